@@ -1,0 +1,116 @@
+/**
+ * Coupon coverage with unequal odds: draws are independent, draw after draw shows outcome i with chance
+ * `odds[i]`; what is left to 1 shows nothing new. How many draws until every outcome was seen?
+ * Source: P. Flajolet, D. Gardy, L. Thimonier, "Birthday paradox, coupon collectors, caching algorithms and
+ * self-organizing search", Discrete Applied Mathematics 39 (1992).
+ */
+import type { Pmf } from './pmf';
+import { choose } from './binomial';
+
+function checkOdds(odds: readonly number[]): void {
+  if (odds.length === 0) throw new RangeError('odds: at least one outcome is needed');
+  if (odds.some((p) => !(p > 0))) throw new RangeError('odds: every chance must be above 0');
+  if (odds.reduce((a, b) => a + b, 0) > 1 + 1e-9) throw new RangeError('odds: the chances add up to more than 1');
+}
+
+/**
+ * Expected number of draws until all outcomes were seen. Draws are set on a Poisson clock of rate 1, which
+ * leaves the mean unchanged and makes the outcomes independent:
+ * E = ∫ 1 − Π(1 − e^(−p·t)) dt. Nothing alternates in sign, so twenty counters lose no precision.
+ */
+export function meanDrawsToSeeAll(odds: readonly number[]): number {
+  checkOdds(odds);
+  const missing = (t: number): number => {
+    let logAllSeen = 0;
+    for (const p of odds) logAllSeen += Math.log(-Math.expm1(-p * t));
+    return -Math.expm1(logAllSeen);
+  };
+  // Trapezoid rule in u = ln t: both ends decay, so it converges geometrically with the step.
+  const step = 1 / 64;
+  const last = Math.log((50 + Math.log(odds.length)) / Math.min(...odds));
+  let total = 0;
+  for (let u = -45; u <= last; u += step) total += Math.exp(u) * missing(Math.exp(u));
+  return total * step;
+}
+
+/**
+ * Chance that all outcomes were seen within `draws` draws: inclusion and exclusion over the sets left out,
+ * Σ (−1)^|S| (1 − p(S))^draws, equal odds taken together and terms below 1e-18 cut off.
+ */
+export function chanceAllSeenWithin(odds: readonly number[], draws: number): number {
+  checkOdds(odds);
+  if (draws < odds.length) return 0;
+  const groups = grouped(odds);
+  const visit = (index: number, left: number, weight: number): number => {
+    const term = left > 0 ? Math.exp(draws * Math.log1p(left - 1)) : 0;
+    if (Math.abs(weight) * term < 1e-18) return 0;
+    const group = groups[index];
+    if (!group) return weight * term;
+    let total = 0;
+    for (let taken = 0; taken <= group.times; taken++) {
+      total += visit(index + 1, left - taken * group.p, weight * choose(group.times, taken) * (taken % 2 ? -1 : 1));
+    }
+    return total;
+  };
+  return Math.min(1, Math.max(0, visit(0, 1, 1)));
+}
+
+/** Smallest number of draws within which all outcomes are seen with chance `q` (0 < q < 1). */
+export function drawsToSeeAllQuantile(odds: readonly number[], q: number): number {
+  checkOdds(odds);
+  if (!(q > 0 && q < 1)) throw new RangeError(`q: ${q} is not between 0 and 1`);
+  let high = odds.length;
+  while (chanceAllSeenWithin(odds, high) < q) high *= 2;
+  let low = odds.length - 1;
+  while (high - low > 1) {
+    const middle = Math.floor((low + high) / 2);
+    if (chanceAllSeenWithin(odds, middle) >= q) high = middle;
+    else low = middle;
+  }
+  return high;
+}
+
+/** Expected number of different outcomes seen in `draws` draws. */
+export const meanDistinctSeen = (odds: readonly number[], draws: number): number => odds.reduce((total, p) => total - Math.expm1(draws * Math.log1p(-p)), 0);
+
+/**
+ * How many different outcomes are seen in `draws` draws, exactly:
+ * draws! · [x^draws y^d] e^(rest·x) Π (1 + y(e^(p·x) − 1)). All terms are positive.
+ * Takes time in outcomes² · draws²: for tens of each.
+ */
+export function distinctSeen(odds: readonly number[], draws: number): Pmf {
+  checkOdds(odds);
+  // ways[d][m]: m of the draws are accounted for and showed d different outcomes, with its chance up to m!.
+  const rest = Math.max(0, 1 - odds.reduce((a, b) => a + b, 0));
+  const exponential = (p: number): number[] => {
+    const terms = [1];
+    for (let m = 1; m <= draws; m++) terms.push((terms[m - 1]! * p) / m);
+    return terms;
+  };
+  let ways: number[][] = [exponential(rest < 1e-12 ? 0 : rest)];
+  for (const p of odds) {
+    const terms = exponential(p);
+    const next = Array.from({ length: ways.length + 1 }, () => new Array<number>(draws + 1).fill(0));
+    ways.forEach((row, d) =>
+      row.forEach((have, m) => {
+        if (have === 0) return;
+        next[d]![m]! += have;
+        for (let shown = 1; m + shown <= draws; shown++) next[d + 1]![m + shown]! += have * terms[shown]!;
+      }),
+    );
+    ways = next;
+  }
+  let factorial = 1;
+  for (let m = 2; m <= draws; m++) factorial *= m;
+  return { from: 0, p: ways.map((row) => row[draws]! * factorial) };
+}
+
+function grouped(odds: readonly number[]): { p: number; times: number }[] {
+  const groups: { p: number; times: number }[] = [];
+  for (const p of [...odds].sort((a, b) => b - a)) {
+    const last = groups.at(-1);
+    if (last && Math.abs(last.p - p) < 1e-15) last.times++;
+    else groups.push({ p, times: 1 });
+  }
+  return groups;
+}

@@ -1,0 +1,100 @@
+/**
+ * The one place where a value from outside (a form, a file, a command line) is held against its schema and
+ * Ajv's findings become one friendly sentence per field.
+ */
+import type { Static, TSchema } from '@sinclair/typebox';
+import { Ajv, type ErrorObject, type ValidateFunction } from 'ajv';
+import formats from 'ajv-formats';
+
+/** One sentence per field; the key is the field's path with dots, or '' for the whole. */
+export type FieldErrors = Record<string, string>;
+
+export type Checked<T> = { ok: true; value: T } | { ok: false; errors: FieldErrors };
+
+const make = (coerceTypes: boolean): Ajv => {
+  const ajv = new Ajv({ allErrors: true, useDefaults: true, verbose: true, coerceTypes });
+  formats.default(ajv);
+  return ajv.addKeyword('labels');
+};
+const forJson = make(false);
+const forForms = make(true);
+const compiled = new WeakMap<TSchema, Map<Ajv, ValidateFunction>>();
+
+function validator(ajv: Ajv, schema: TSchema): ValidateFunction {
+  const known = compiled.get(schema) ?? new Map<Ajv, ValidateFunction>();
+  compiled.set(schema, known);
+  const check = known.get(ajv) ?? ajv.compile(schema);
+  known.set(ajv, check);
+  return check;
+}
+
+function checkWith<S extends TSchema>(ajv: Ajv, schema: S, input: unknown): Checked<Static<S>> {
+  const value: unknown = structuredClone(input);
+  const check = validator(ajv, schema);
+  if (check(value)) return { ok: true, value: value as Static<S> };
+  const errors: FieldErrors = {};
+  for (const error of check.errors ?? []) {
+    const field = fieldOf(error);
+    errors[field] ??= sentence(error);
+  }
+  return { ok: false, errors };
+}
+
+/** Checks JSON: types must be right as they are. Missing fields take their defaults. */
+export const checkJson = <S extends TSchema>(schema: S, input: unknown): Checked<Static<S>> => checkWith(forJson, schema, input);
+
+/** Checks the fields of a form, which are all text: "6" is accepted for a number. Surrounding blanks are dropped. */
+export function checkForm<S extends TSchema>(schema: S, form: FormData | Record<string, unknown>): Checked<Static<S>> {
+  const record = form instanceof FormData ? Object.fromEntries([...form.keys()].map((key) => [key, form.get(key)])) : form;
+  const properties = (schema.properties ?? {}) as Record<string, TSchema>;
+  const known: Record<string, unknown> = {};
+  for (const [key, property] of Object.entries(properties)) {
+    const raw = record[key];
+    const value = typeof raw === 'string' ? raw.trim().normalize('NFC') : raw;
+    // An empty box is a missing number, not zero.
+    if (value === undefined || value === null || (value === '' && property.type !== 'string')) continue;
+    known[key] = value;
+  }
+  return checkWith(forForms, schema, known);
+}
+
+function fieldOf(error: ErrorObject): string {
+  const path = error.instancePath.split('/').filter(Boolean).join('.');
+  const extra = error.keyword === 'required' ? String(error.params.missingProperty) : error.keyword === 'additionalProperties' ? String(error.params.additionalProperty) : '';
+  return [path, extra].filter(Boolean).join('.');
+}
+
+function sentence(error: ErrorObject): string {
+  const schema = (error.parentSchema ?? {}) as TSchema;
+  const properties = (schema.properties ?? {}) as Record<string, TSchema>;
+  const missing = error.keyword === 'required' ? String(error.params.missingProperty) : '';
+  const title = missing ? (properties[missing]?.title ?? missing) : (schema.title ?? fieldOf(error)) || 'This';
+  const range = schema.minimum !== undefined && schema.maximum !== undefined ? ` from ${schema.minimum} to ${schema.maximum}` : '';
+  switch (error.keyword) {
+    case 'required':
+      return `${title} is missing.`;
+    case 'minimum':
+    case 'maximum':
+      return range ? `${title} must be${range}.` : `${title} must be ${error.keyword === 'minimum' ? 'at least' : 'at most'} ${error.params.limit}.`;
+    case 'type':
+      if (error.params.type === 'object') return 'The settings must be an object such as {"counters": 6}.';
+      return error.params.type === 'integer' ? `${title} must be a whole number${range}.` : `${title} must be ${error.params.type === 'number' ? 'a number' : `of type ${error.params.type}`}${range}.`;
+    case 'enum': {
+      const labels = schema.labels as Record<string, string> | undefined;
+      return `${title} must be one of: ${(error.params.allowedValues as string[]).map((value) => (labels?.[value] ? `${value} (${labels[value]})` : value)).join('; ')}.`;
+    }
+    case 'minLength':
+    case 'pattern':
+      return schema.description ? `${title}: ${schema.description}` : `${title} must not be empty.`;
+    case 'maxLength':
+      return `${title} has room for ${error.params.limit} characters.`;
+    case 'minItems':
+      return `Choose at least ${error.params.limit} for ${title.toLowerCase()}.`;
+    case 'format':
+      return `${title} is not a valid ${error.params.format}.`;
+    case 'additionalProperties':
+      return `There is no setting called “${error.params.additionalProperty}”.`;
+    default:
+      return `${title} ${error.message ?? 'is not right'}.`;
+  }
+}

@@ -1,0 +1,127 @@
+/** The one interface by which every game is known. */
+import type { TObject } from '@sinclair/typebox';
+import type { Fact } from '~/core/cards/facts';
+import type { Pmf } from '~/core/chance/pmf';
+import type { Random } from '~/core/chance/random';
+import type { Args, Wording } from '~/core/words/message';
+import type { Sheet, SheetContext } from '~/core/print/sheet';
+
+export const AGE_BANDS = { preK: 'pre-K', K: 'kindergarten', g1: 'grade 1', g2: 'grade 2', g3: 'grade 3 and up' } as const;
+export type AgeBand = keyof typeof AGE_BANDS;
+
+/** Seconds one turn takes, by age band: a visible assumption that can be changed. */
+export const SECONDS_PER_TURN: Record<AgeBand, number> = { preK: 40, K: 30, g1: 25, g2: 20, g3: 15 };
+
+export interface Assumptions {
+  ageBand: AgeBand;
+  secondsPerTurn: number;
+}
+export const assume = (ageBand: AgeBand): Assumptions => ({ ageBand, secondsPerTurn: SECONDS_PER_TURN[ageBand] });
+
+/** A figure as the margin shows it. */
+export interface Figure {
+  /** Name under which it stands in the reckoning's JSON. */
+  name: string;
+  label: string;
+  value: number;
+  unit: string;
+  /** One sentence: where the number comes from. */
+  reason: string;
+}
+
+/** How many of a material one play needs. Quantities in the material's unit. */
+export interface PartNeed {
+  material: string;
+  expected: number;
+  /** Suffices in 95 of 100 plays. */
+  enough: number;
+  /** The most the rules can ever need. */
+  worst: number;
+  reason: string;
+}
+
+export interface Notice {
+  code: string;
+  /** `stop`: it does not work so. `mind`: it works, but look. `know`: worth knowing. */
+  severity: 'stop' | 'mind' | 'know';
+  text: string;
+  mend?: { label: string; params: Params };
+}
+
+export interface Length {
+  turns: Pmf;
+  secondsPerTurn: number;
+  setUpMinutes: number;
+  /** Whole minutes, rounded up: expected, middle and 90 in 100. */
+  minutes: { mean: number; p50: number; p90: number };
+}
+
+export interface Practised {
+  fact: Fact;
+  /** Expected number of meetings in one play, all players together. */
+  meetings: number;
+}
+
+export interface Rung {
+  params: Params;
+  /** What changes, for a button: "Use 5 counters". */
+  label: string;
+}
+
+export interface Reckoning {
+  figures: Record<string, number>;
+  explained: Figure[];
+  parts: PartNeed[];
+  prep: string[];
+  length: Length;
+  practice: Practised[];
+  skills: string[];
+  space: { place: 'table' | 'floor' | 'outdoors'; widthMm: number; depthMm: number };
+  players: { fewest: number; most: number; alone: boolean };
+  notices: Notice[];
+  ladder: { easier?: Rung; harder?: Rung };
+}
+
+export type StepPart = 'setUp' | 'turn' | 'end' | 'easier' | 'harder' | 'sideBySide' | 'younger' | 'atHome' | 'say' | 'caution';
+
+/** One line of the instructions: a message with its arguments, and the way it shows the number. */
+export interface Step {
+  part: StepPart;
+  id: string;
+  args: Args;
+  show?: 'pieces' | 'drawing' | 'symbols';
+}
+
+/** One turn of a rehearsed play. `coach` is what a grown-up might say. */
+export interface Turn {
+  player: number;
+  id: string;
+  args: Args;
+  coach?: { id: string; args: Args };
+}
+
+export interface Preset<P = Params> {
+  id: string;
+  name: string;
+  /** The accepted way to play that this preset follows, where practitioners differ. */
+  school?: string;
+  ageBand: AgeBand;
+  params: P;
+}
+
+export type Params = Record<string, string | number>;
+
+export interface Game<P = Params> {
+  id: string;
+  /** Checked parameters; each property is a knob of the bench. */
+  schema: TObject;
+  presets: readonly Preset<P>[];
+  words: Wording;
+  reckon(params: P, assumptions: Assumptions): Reckoning;
+  play(params: P, random: Random): Generator<Turn, void>;
+  steps(params: P): Step[];
+  sheets(params: P, context: SheetContext): Sheet[];
+}
+
+/** Binds a game's parts to the type of its own parameters and forgets it for the shelf. */
+export const defineGame = <P extends Params>(game: Game<P>): Game => game as unknown as Game;

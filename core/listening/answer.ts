@@ -1,0 +1,21 @@
+/** What a family can answer. */
+import { Type, type Static } from '@sinclair/typebox';
+import { OneOf, Text, Whole } from '~/core/check/schema';
+
+export const LEVELS = { tooEasy: 'too easy', justRight: 'just right', tooHard: 'too hard' } as const;
+export type Level = keyof typeof LEVELS;
+
+export const answerSchema = Type.Object({
+  children: Type.Optional(Whole(0, 12, { title: 'Children' })),
+  grownUps: Type.Optional(Whole(0, 12, { title: 'Grown-ups' })),
+  times: Type.Optional(Whole(0, 60, { title: 'Times played' })),
+  minutes: Type.Optional(Whole(1, 180, { title: 'Minutes' })),
+  level: Type.Optional(OneOf<Level>(LEVELS, { title: 'Level' })),
+  childDid: Text(1500, { title: 'What the children did' }),
+  missing: Text(500, { title: 'Missing or broken' }),
+  anythingElse: Text(1500, { title: 'Anything else' }),
+});
+export type Answer = Static<typeof answerSchema>;
+
+/** Whether nothing at all was answered. */
+export const isEmpty = (answer: Answer): boolean => Object.values(answer).every((value) => value === undefined || value === '');

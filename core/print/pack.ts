@@ -1,0 +1,54 @@
+/** Everything that is printed for the copies of a kit, as one list of pages. */
+import { gameOf } from '~/core/games';
+import { recipeOf, type KitPart, type KitPlan } from '~/core/kits/recipe';
+import { WORDED, type Worded } from '~/core/words/message';
+import { instructionSheets } from './instructions';
+import { labelSheets } from './labels';
+import type { Sheet, SheetContext } from './sheet';
+
+export const PACK_ITEMS = {
+  instructions: 'Instruction sheets',
+  games: 'Record sheets and paper counters',
+  labels: 'Contents and tag labels',
+} as const;
+export type PackItem = keyof typeof PACK_ITEMS;
+
+export interface PackCopy {
+  tag: string;
+  link: string;
+}
+
+export interface PackOrder {
+  kitName: string;
+  schoolName: string;
+  plan: KitPlan;
+  parts: readonly KitPart[];
+  copies: readonly PackCopy[];
+  items: readonly PackItem[];
+  /** Game ids with the languages that a fluent reader has checked. */
+  checked: Readonly<Record<string, readonly Worded[]>>;
+}
+
+/** All pages for all copies: copy after copy, then the labels together so that few sheets are cut. */
+export function packSheets(order: PackOrder, context: SheetContext): Sheet[] {
+  const recipe = recipeOf(order.plan);
+  const sheets: Sheet[] = [];
+  for (const copy of order.copies) {
+    for (const { variant, reckoning } of recipe.variants) {
+      const game = gameOf(variant.gameId);
+      if (order.items.includes('instructions')) {
+        const unchecked = WORDED.filter((language) => language !== 'en' && !order.checked[game.id]?.includes(language));
+        const players = Number(variant.params.players ?? order.plan.players);
+        const source = { game, params: variant.params, players, minutes: reckoning.length.minutes.mean, parts: order.parts, unchecked, link: copy.link };
+        sheets.push(...instructionSheets(source, context).map((sheet) => ({ ...sheet, title: `${sheet.title} · ${copy.tag}` })));
+      }
+      if (order.items.includes('games')) sheets.push(...game.sheets(variant.params, context));
+    }
+  }
+  if (order.items.includes('labels')) {
+    const caution = recipe.notices.find((notice) => notice.code === 'small-parts')?.text;
+    sheets.push(...labelSheets(order.copies.map((copy) => ({ kitName: order.kitName, schoolName: order.schoolName, parts: order.parts, caution, ...copy })), context));
+  }
+  return sheets;
+}
+

@@ -1,0 +1,48 @@
+/** Code 128 and QR symbols as shapes in mm. */
+import bwip from 'bwip-js/browser';
+import { INK, type Shape } from './sheet';
+
+interface RawBars {
+  sbs: number[];
+}
+interface RawMatrix {
+  pixs: number[];
+  pixx: number;
+  pixy: number;
+}
+
+/**
+ * A Code 128 symbol of the text, as wide as `widthMm` without its quiet zones (ten modules on each side are
+ * left to the caller). Source: ISO/IEC 15417.
+ */
+export function code128(text: string, x: number, y: number, widthMm: number, heightMm: number): Shape[] {
+  const [{ sbs }] = bwip.raw({ bcid: 'code128', text }) as unknown as [RawBars];
+  const moduleMm = widthMm / sbs.reduce((a, b) => a + b, 0);
+  const shapes: Shape[] = [];
+  let at = x;
+  sbs.forEach((modules, i) => {
+    const width = modules * moduleMm;
+    if (i % 2 === 0) shapes.push({ kind: 'rect', x: at, y, width, height: heightMm, fill: INK });
+    at += width;
+  });
+  return shapes;
+}
+
+/** A QR symbol with middle error correction; four modules of quiet zone on each side are left to the caller. Source: ISO/IEC 18004. */
+export function qrCode(text: string, x: number, y: number, sizeMm: number): Shape[] {
+  const [{ pixs, pixx }] = bwip.raw({ bcid: 'qrcode', text, eclevel: 'M' } as Parameters<typeof bwip.raw>[0]) as unknown as [RawMatrix];
+  const moduleMm = sizeMm / pixx;
+  // One path for the whole symbol: neighbouring modules must not show hairlines between them.
+  const parts: string[] = [];
+  for (let row = 0; row < pixs.length / pixx; row++) {
+    for (let column = 0; column < pixx; column++) {
+      let run = 0;
+      while (column + run < pixx && pixs[row * pixx + column + run]) run++;
+      if (run === 0) continue;
+      const [left, top] = [x + column * moduleMm, y + row * moduleMm];
+      parts.push(`M${left} ${top} L${left + run * moduleMm} ${top} L${left + run * moduleMm} ${top + moduleMm} L${left} ${top + moduleMm} Z`);
+      column += run;
+    }
+  }
+  return [{ kind: 'path', d: parts.join(' '), fill: INK }];
+}

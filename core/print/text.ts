@@ -1,0 +1,64 @@
+/** Setting text: words into lines of a given width. Pure, given the measure of the fonts. */
+import type { Worded } from '~/core/words/message';
+import { INK, PT_MM, type FontName, type Measure, type Shape } from './sheet';
+
+export interface TextStyle {
+  sizePt: number;
+  font?: FontName;
+  fill?: string;
+  anchor?: 'start' | 'middle' | 'end';
+  language?: Worded;
+}
+
+/** Height of one line, in mm. */
+export const lineMm = (sizePt: number): number => sizePt * PT_MM * 1.28;
+
+/** One line of text with its baseline at y. */
+export const line = (x: number, y: number, text: string, style: TextStyle): Shape => ({
+  kind: 'text',
+  x,
+  y,
+  text,
+  sizePt: style.sizePt,
+  font: style.font ?? 'body',
+  anchor: style.anchor ?? 'start',
+  fill: style.fill ?? INK,
+  language: style.language,
+});
+
+/** Breaks text into lines no wider than `widthMm`; a single word that is wider is broken between letters. */
+export function breakLines(text: string, widthMm: number, measure: Measure, style: Pick<TextStyle, 'sizePt' | 'font'>): string[] {
+  const width = (piece: string): number => measure(piece, style.font ?? 'body', style.sizePt);
+  const lines: string[] = [];
+  let current = '';
+  for (const word of text.split(/\s+/).filter(Boolean)) {
+    const longer = current ? `${current} ${word}` : word;
+    if (width(longer) <= widthMm) {
+      current = longer;
+      continue;
+    }
+    if (current) lines.push(current);
+    current = word;
+    while (width(current) > widthMm && current.length > 1) {
+      let cut = current.length - 1;
+      while (cut > 1 && width(current.slice(0, cut)) > widthMm) cut--;
+      lines.push(current.slice(0, cut));
+      current = current.slice(cut);
+    }
+  }
+  if (current) lines.push(current);
+  return lines;
+}
+
+export interface Block {
+  shapes: Shape[];
+  heightMm: number;
+}
+
+/** A paragraph whose top left corner is (x, y). */
+export function paragraph(text: string, x: number, y: number, widthMm: number, measure: Measure, style: TextStyle): Block {
+  const lines = breakLines(text, widthMm, measure, style);
+  const step = lineMm(style.sizePt);
+  const anchorX = style.anchor === 'middle' ? x + widthMm / 2 : style.anchor === 'end' ? x + widthMm : x;
+  return { shapes: lines.map((words, i) => line(anchorX, y + step * i + style.sizePt * PT_MM, words, style)), heightMm: step * lines.length };
+}

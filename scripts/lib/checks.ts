@@ -1,0 +1,19 @@
+import { run } from './system.ts';
+
+const node = async (file: string, ...args: string[]): Promise<void> => {
+  await run(process.execPath, [`node_modules/${file}`, ...args]);
+};
+
+/** The checks that need neither a database nor a browser. */
+export const CHECKS = [
+  {
+    name: 'types',
+    run: async () => {
+      await node('@react-router/dev/bin.js', 'typegen');
+      await node('typescript/bin/tsc', '-p', '.');
+    },
+  },
+  { name: 'lint', run: () => node('eslint/bin/eslint.js', '.', '--max-warnings', '0') },
+  { name: 'boundaries', run: () => node('dependency-cruiser/bin/dependency-cruise.mjs', 'core', 'data', 'server', 'app', '--output-type', 'err') },
+  { name: 'formatting', run: () => node('prettier/bin/prettier.cjs', '--check', '--log-level', 'warn', '.') },
+];

@@ -1,0 +1,80 @@
+/** Building and serving the web application. */
+import { type ChildProcess, spawn } from 'node:child_process';
+import { createHash } from 'node:crypto';
+import { existsSync, mkdirSync, readFileSync, readdirSync, statSync, writeFileSync } from 'node:fs';
+import { createServer } from 'node:net';
+import { join } from 'node:path';
+import { Trouble } from './say.ts';
+import { run } from './system.ts';
+
+const SOURCES = ['core', 'data', 'server', 'app', 'package-lock.json', 'vite.config.ts', 'react-router.config.ts', 'tsconfig.json'];
+
+function fingerprint(): string {
+  const hash = createHash('sha256');
+  const add = (path: string): void => {
+    if (statSync(path).isDirectory()) for (const name of readdirSync(path).sort()) add(join(path, name));
+    else if (!path.includes('.test.')) hash.update(path).update(readFileSync(path));
+  };
+  SOURCES.forEach(add);
+  return hash.digest('hex');
+}
+
+/** Builds when the sources have changed since the last build. */
+export async function ensureBuild(): Promise<void> {
+  const stamp = join('build', '.sources');
+  const now = fingerprint();
+  if (existsSync(stamp) && readFileSync(stamp, 'utf8') === now) return;
+  await run(process.execPath, ['node_modules/@react-router/dev/bin.js', 'build'], { env: { ...process.env, NODE_ENV: 'production' } });
+  mkdirSync('build', { recursive: true });
+  writeFileSync(stamp, now);
+}
+
+const isFree = (port: number): Promise<boolean> =>
+  new Promise((done) => {
+    const probe = createServer();
+    probe.on('error', () => done(false));
+    probe.listen(port, '127.0.0.1', () => probe.close(() => done(true)));
+  });
+
+/** `first`, or the next port after it that nobody listens on. */
+export async function freePortFrom(first: number): Promise<number> {
+  for (let port = first; port < first + 200; port++) if (await isFree(port)) return port;
+  throw new Trouble(`No free port between ${first} and ${first + 199}.`, 'close a program that uses one of them.');
+}
+
+export interface WebServer {
+  address: string;
+  stop(): Promise<void>;
+  /** Settles when the server ends by itself. */
+  ended: Promise<number>;
+}
+
+/** Serves the built application on loopback and answers when it is ready. */
+export async function serve(options: { port: number; databaseUrl: string; quiet?: boolean; env?: Record<string, string> }): Promise<WebServer> {
+  const address = `http://127.0.0.1:${options.port}`;
+  let log = '';
+  const child: ChildProcess = spawn(process.execPath, ['--import', 'tsx', 'server/main.ts'], {
+    env: { ...process.env, NODE_ENV: 'production', DATABASE_URL: options.databaseUrl, PORT: String(options.port), HOST: '127.0.0.1', ...options.env },
+    stdio: ['ignore', 'pipe', 'pipe'],
+    detached: true,
+  });
+  for (const stream of [child.stdout, child.stderr]) {
+    stream?.on('data', (data: Buffer) => {
+      log = (log + data).slice(-8000);
+      if (!options.quiet) process.stderr.write(data);
+    });
+  }
+  const ended = new Promise<number>((done) => child.on('exit', (code) => done(code ?? 1)));
+  const stop = async (): Promise<void> => {
+    if (child.exitCode === null) child.kill('SIGTERM');
+    await ended;
+  };
+  for (let attempt = 0; attempt < 200; attempt++) {
+    if (child.exitCode !== null) break;
+    const ready = await fetch(`${address}/healthz`).then((answer) => answer.ok, () => false);
+    if (ready) return { address, stop, ended };
+    await new Promise((done) => setTimeout(done, 100));
+  }
+  await stop();
+  throw new Trouble(`The web server did not start.\n${log}`, 'read the lines above.');
+}

@@ -1,0 +1,26 @@
+import { defineConfig } from 'vitest/config';
+
+const shared = { resolve: { tsconfigPaths: true } };
+
+export default defineConfig({
+  ...shared,
+  test: {
+    projects: [
+      { ...shared, test: { name: 'unit', include: ['core/**/*.test.ts', 'server/**/*.test.ts', 'app/**/*.test.{ts,tsx}', 'scripts/**/*.test.ts'] } },
+      {
+        ...shared,
+        test: { name: 'database', include: ['data/**/*.test.ts', 'tests/database/**/*.test.ts'], fileParallelism: false, testTimeout: 20_000 },
+      },
+      {
+        ...shared,
+        test: {
+          name: 'journeys',
+          include: ['tests/journeys/**/*.test.ts'],
+          fileParallelism: false,
+          testTimeout: 120_000,
+          hookTimeout: 60_000,
+        },
+      },
+    ],
+  },
+});
