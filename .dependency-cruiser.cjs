@@ -25,7 +25,12 @@ module.exports = {
       from: { path: '^(core|app|server|data)/', pathNot: '^core/games/(index\\.ts|[a-z-]+/)|\\.test\\.ts$' },
       to: { path: '^core/games/[a-z-]+/' },
     },
-    { name: 'no-circles', severity: 'error', from: {}, to: { circular: true, viaOnly: { dependencyTypesNot: ['type-only'] } } },
+    {
+      name: 'no-circles',
+      severity: 'error',
+      from: {},
+      to: { circular: true, viaOnly: { dependencyTypesNot: ['type-only'] } },
+    },
   ],
   options: {
     doNotFollow: { path: 'node_modules' },

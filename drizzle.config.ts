@@ -1,3 +1,8 @@
 import { defineConfig } from 'drizzle-kit';
 
-export default defineConfig({ dialect: 'postgresql', schema: './data/schema', out: './data/migrations' });
+export default defineConfig({
+  dialect: 'postgresql',
+  schema: './data/schema',
+  out: './data/migrations',
+  casing: 'snake_case',
+});

@@ -6,10 +6,26 @@ export default defineConfig({
   ...shared,
   test: {
     projects: [
-      { ...shared, test: { name: 'unit', include: ['core/**/*.test.ts', 'server/**/*.test.ts', 'app/**/*.test.{ts,tsx}', 'scripts/**/*.test.ts'] } },
       {
         ...shared,
-        test: { name: 'database', include: ['data/**/*.test.ts', 'tests/database/**/*.test.ts'], fileParallelism: false, testTimeout: 20_000 },
+        test: {
+          name: 'unit',
+          include: [
+            'core/**/*.test.ts',
+            'server/**/*.test.ts',
+            'app/**/*.test.{ts,tsx}',
+            'scripts/**/*.test.ts',
+          ],
+        },
+      },
+      {
+        ...shared,
+        test: {
+          name: 'database',
+          include: ['data/**/*.test.ts', 'tests/database/**/*.test.ts'],
+          fileParallelism: false,
+          testTimeout: 20_000,
+        },
       },
       {
         ...shared,

@@ -12,7 +12,9 @@ process.chdir(root);
 
 const [major, minor] = process.versions.node.split('.').map(Number);
 if (major < 20 || (major === 20 && minor < 19)) {
-  console.error(`Fern Basket needs Node 20.19 or newer; this is ${process.versions.node}. Install a newer Node and try again.`);
+  console.error(
+    `Fern Basket needs Node 20.19 or newer; this is ${process.versions.node}. Install a newer Node and try again.`,
+  );
   process.exit(1);
 }
 
@@ -23,14 +25,19 @@ if (!existsSync(stamp) || readFileSync(stamp, 'utf8') !== lock) {
   // Standard output belongs to the command itself: what npm prints goes to standard error.
   const npm = spawnSync('npm', ['ci', '--no-progress', '--loglevel=error'], { stdio: ['ignore', 2, 2] });
   if (npm.status !== 0) {
-    console.error('Step "npm packages" failed: npm ci ended with an error (above). Check the network and try again.');
+    console.error(
+      'Step "npm packages" failed: npm ci ended with an error (above). Check the network and try again.',
+    );
     process.exit(1);
   }
   mkdirSync('node_modules', { recursive: true });
   writeFileSync(stamp, lock);
 }
 
-const child = spawn(process.execPath, ['--import', 'tsx', join('scripts', `${command}.ts`), ...args], { stdio: 'inherit' });
+const child = spawn(process.execPath, ['--import', 'tsx', join('scripts', `${command}.ts`), ...args], {
+  stdio: 'inherit',
+});
 // The terminal sends Ctrl-C to the child too; it decides when everything has stopped.
-for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.on(signal, () => signal !== 'SIGINT' && child.kill(signal));
+for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP'])
+  process.on(signal, () => signal !== 'SIGINT' && child.kill(signal));
 child.on('exit', (code, signal) => process.exit(signal ? 1 : (code ?? 1)));

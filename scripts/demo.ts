@@ -38,7 +38,8 @@ try {
   const web = await step('web server', () => serve({ port, databaseUrl: url }));
   stops.push(web.stop);
   console.log(`\nOpen ${web.address}`);
-  for (const person of DEMO_PEOPLE) console.log(`  ${person.role.padEnd(13)} name "${person.name}", password "${person.password}"`);
+  for (const person of DEMO_PEOPLE)
+    console.log(`  ${person.role.padEnd(13)} name "${person.name}", password "${person.password}"`);
   if (!loaded) console.log('The data of the last run was kept. For new demo data: npm run demo -- --fresh');
   console.log('Ctrl-C stops everything.');
   await web.ended;

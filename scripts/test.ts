@@ -26,10 +26,22 @@ async function vitest(project: string, env: Record<string, string> = {}): Promis
   mkdirSync('.data/results', { recursive: true });
   const file = `.data/results/${project}.json`;
   rmSync(file, { force: true });
-  const args = ['node_modules/vitest/vitest.mjs', 'run', '--project', project, '--reporter=default', '--reporter=json', `--outputFile.json=${file}`];
+  const args = [
+    'node_modules/vitest/vitest.mjs',
+    'run',
+    '--project',
+    project,
+    '--reporter=default',
+    '--reporter=json',
+    `--outputFile.json=${file}`,
+  ];
   await run(process.execPath, args, { env: { ...process.env, ...env }, show: true }).catch(() => undefined);
   try {
-    const result = JSON.parse(readFileSync(file, 'utf8')) as { numPassedTests: number; numFailedTests: number; success: boolean };
+    const result = JSON.parse(readFileSync(file, 'utf8')) as {
+      numPassedTests: number;
+      numFailedTests: number;
+      success: boolean;
+    };
     passed += result.numPassedTests;
     failed += result.numFailedTests;
     // A file that does not load fails without a failed test.
@@ -41,7 +53,8 @@ async function vitest(project: string, env: Record<string, string> = {}): Promis
 }
 
 let cluster: Cluster | undefined;
-for (const signal of ['SIGINT', 'SIGTERM'] as const) process.on(signal, () => void (cluster?.stop() ?? Promise.resolve()).then(() => process.exit(1)));
+for (const signal of ['SIGINT', 'SIGTERM'] as const)
+  process.on(signal, () => void (cluster?.stop() ?? Promise.resolve()).then(() => process.exit(1)));
 
 console.log('Checks');
 for (const check of CHECKS) await counted(check.name, check.run);
@@ -67,7 +80,12 @@ if (ready && cluster) {
       const port = await freePortFrom(4700);
       try {
         // Journeys sign in far more often from one address than a school does.
-        const web = await serve({ port, databaseUrl: journeys, quiet: true, env: { SIGN_IN_TRIES_PER_ADDRESS: '1000' } });
+        const web = await serve({
+          port,
+          databaseUrl: journeys,
+          quiet: true,
+          env: { SIGN_IN_TRIES_PER_ADDRESS: '1000' },
+        });
         await vitest('journeys', { DATABASE_URL: journeys, FERN_ADDRESS: web.address });
         await web.stop();
       } catch (error) {

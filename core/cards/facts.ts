@@ -10,4 +10,5 @@ export interface Fact {
 export const split = (a: number, b: number): Fact => ({ op: 'split', a, b, answer: a + b });
 
 /** How a fact is written: "2 + 4 = 6". */
-export const written = (fact: Fact): string => `${fact.a} ${fact.op === 'subtract' ? '−' : '+'} ${fact.b} = ${fact.answer}`;
+export const written = (fact: Fact): string =>
+  `${fact.a} ${fact.op === 'subtract' ? '−' : '+'} ${fact.b} = ${fact.answer}`;

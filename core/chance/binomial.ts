@@ -4,7 +4,8 @@ import type { Pmf } from './pmf';
 export function choose(n: number, k: number): number {
   if (k < 0 || k > n) return 0;
   let result = 1;
-  for (let i = 1; i <= Math.min(k, n - k); i++) result = Math.round((result * (n - Math.min(k, n - k) + i)) / i);
+  for (let i = 1; i <= Math.min(k, n - k); i++)
+    result = Math.round((result * (n - Math.min(k, n - k) + i)) / i);
   return result;
 }
 

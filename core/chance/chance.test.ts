@@ -1,18 +1,42 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { binomial, choose } from './binomial';
-import { chanceAllSeenWithin, distinctSeen, drawsToSeeAllQuantile, meanDistinctSeen, meanDrawsToSeeAll } from './coverage';
-import { atMost, entries, fromEntries, largest, map, mean, nFold, point, quantile, sum, type Pmf } from './pmf';
+import {
+  chanceAllSeenWithin,
+  distinctSeen,
+  drawsToSeeAllQuantile,
+  meanDistinctSeen,
+  meanDrawsToSeeAll,
+} from './coverage';
+import {
+  atMost,
+  entries,
+  fromEntries,
+  largest,
+  map,
+  mean,
+  nFold,
+  point,
+  quantile,
+  sum,
+  type Pmf,
+} from './pmf';
 import { seeded } from './random';
 
 const anyPmf = fc
-  .array(fc.tuple(fc.integer({ min: -5, max: 12 }), fc.integer({ min: 1, max: 20 })), { minLength: 1, maxLength: 8 })
+  .array(fc.tuple(fc.integer({ min: -5, max: 12 }), fc.integer({ min: 1, max: 20 })), {
+    minLength: 1,
+    maxLength: 8,
+  })
   .map((pairs) => {
     const total = pairs.reduce((a, [, w]) => a + w, 0);
     return fromEntries(pairs.map(([v, w]) => [v, w / total] as const));
   });
 const anyOdds = fc
-  .tuple(fc.array(fc.integer({ min: 1, max: 9 }), { minLength: 1, maxLength: 5 }), fc.integer({ min: 0, max: 9 }))
+  .tuple(
+    fc.array(fc.integer({ min: 1, max: 9 }), { minLength: 1, maxLength: 5 }),
+    fc.integer({ min: 0, max: 9 }),
+  )
   .map(([weights, nothing]) => weights.map((w) => w / (weights.reduce((a, b) => a + b, 0) + nothing)));
 const total = (pmf: Pmf) => pmf.p.reduce((a, b) => a + b, 0);
 
@@ -37,7 +61,8 @@ describe('probability mass functions', () => {
   it('sum to 1 under every operation', () => {
     fc.assert(
       fc.property(anyPmf, anyPmf, fc.integer({ min: 0, max: 6 }), (a, b, n) => {
-        for (const pmf of [sum(a, b), nFold(a, n), map(a, (v) => v * v)]) expect(total(pmf)).toBeCloseTo(1, 10);
+        for (const pmf of [sum(a, b), nFold(a, n), map(a, (v) => v * v)])
+          expect(total(pmf)).toBeCloseTo(1, 10);
         expect(mean(sum(a, b))).toBeCloseTo(mean(a) + mean(b), 8);
         expect(mean(nFold(a, n))).toBeCloseTo(n * mean(a), 8);
       }),
@@ -55,8 +80,24 @@ describe('probability mass functions', () => {
 
   it('say what a quantile is at its edges', () => {
     expect(quantile(point(4), 0.01)).toBe(4);
-    expect(quantile(fromEntries([[1, 0.5], [3, 0.5]]), 0.5)).toBe(1);
-    expect(quantile(fromEntries([[1, 0.5], [3, 0.5]]), 0.51)).toBe(3);
+    expect(
+      quantile(
+        fromEntries([
+          [1, 0.5],
+          [3, 0.5],
+        ]),
+        0.5,
+      ),
+    ).toBe(1);
+    expect(
+      quantile(
+        fromEntries([
+          [1, 0.5],
+          [3, 0.5],
+        ]),
+        0.51,
+      ),
+    ).toBe(3);
     expect(() => fromEntries([])).toThrow(RangeError);
     expect(() => nFold(point(1), 1.5)).toThrow(RangeError);
   });
@@ -65,7 +106,11 @@ describe('probability mass functions', () => {
     expect(choose(20, 10)).toBe(184756);
     expect(choose(5, 6)).toBe(0);
     expect(mean(binomial(12, 0.3))).toBeCloseTo(3.6, 12);
-    expect(entries(binomial(2, 0.5))).toEqual([[0, 0.25], [1, 0.5], [2, 0.25]]);
+    expect(entries(binomial(2, 0.5))).toEqual([
+      [0, 0.25],
+      [1, 0.5],
+      [2, 0.25],
+    ]);
   });
 });
 

@@ -10,7 +10,8 @@ import { choose } from './binomial';
 function checkOdds(odds: readonly number[]): void {
   if (odds.length === 0) throw new RangeError('odds: at least one outcome is needed');
   if (odds.some((p) => !(p > 0))) throw new RangeError('odds: every chance must be above 0');
-  if (odds.reduce((a, b) => a + b, 0) > 1 + 1e-9) throw new RangeError('odds: the chances add up to more than 1');
+  if (odds.reduce((a, b) => a + b, 0) > 1 + 1e-9)
+    throw new RangeError('odds: the chances add up to more than 1');
 }
 
 /**
@@ -48,7 +49,11 @@ export function chanceAllSeenWithin(odds: readonly number[], draws: number): num
     if (!group) return weight * term;
     let total = 0;
     for (let taken = 0; taken <= group.times; taken++) {
-      total += visit(index + 1, left - taken * group.p, weight * choose(group.times, taken) * (taken % 2 ? -1 : 1));
+      total += visit(
+        index + 1,
+        left - taken * group.p,
+        weight * choose(group.times, taken) * (taken % 2 ? -1 : 1),
+      );
     }
     return total;
   };
@@ -71,7 +76,8 @@ export function drawsToSeeAllQuantile(odds: readonly number[], q: number): numbe
 }
 
 /** Expected number of different outcomes seen in `draws` draws. */
-export const meanDistinctSeen = (odds: readonly number[], draws: number): number => odds.reduce((total, p) => total - Math.expm1(draws * Math.log1p(-p)), 0);
+export const meanDistinctSeen = (odds: readonly number[], draws: number): number =>
+  odds.reduce((total, p) => total - Math.expm1(draws * Math.log1p(-p)), 0);
 
 /**
  * How many different outcomes are seen in `draws` draws, exactly:

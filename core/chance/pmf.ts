@@ -23,7 +23,9 @@ export function fromEntries(entries: Iterable<readonly [value: number, chance: n
 
 /** Value-chance pairs with a chance above zero, in ascending order of value. */
 export function entries(pmf: Pmf): [value: number, chance: number][] {
-  return pmf.p.map((chance, i): [number, number] => [pmf.from + i, chance]).filter(([, chance]) => chance > 0);
+  return pmf.p
+    .map((chance, i): [number, number] => [pmf.from + i, chance])
+    .filter(([, chance]) => chance > 0);
 }
 
 /** The sum of two independent values (convolution). */
@@ -46,13 +48,16 @@ export function nFold(pmf: Pmf, n: number): Pmf {
 }
 
 /** The pmf of `f(value)`. */
-export const map = (pmf: Pmf, f: (value: number) => number): Pmf => fromEntries(entries(pmf).map(([value, chance]) => [f(value), chance]));
+export const map = (pmf: Pmf, f: (value: number) => number): Pmf =>
+  fromEntries(entries(pmf).map(([value, chance]) => [f(value), chance]));
 
 /** The expected value. */
-export const mean = (pmf: Pmf): number => pmf.p.reduce((total, chance, i) => total + chance * (pmf.from + i), 0);
+export const mean = (pmf: Pmf): number =>
+  pmf.p.reduce((total, chance, i) => total + chance * (pmf.from + i), 0);
 
 /** Chance that the value is at most `value`. */
-export const atMost = (pmf: Pmf, value: number): number => pmf.p.slice(0, Math.max(0, value - pmf.from + 1)).reduce((a, b) => a + b, 0);
+export const atMost = (pmf: Pmf, value: number): number =>
+  pmf.p.slice(0, Math.max(0, value - pmf.from + 1)).reduce((a, b) => a + b, 0);
 
 /**
  * The smallest value that is reached or undercut with chance `q` (0 < q ≤ 1). A rounding allowance of

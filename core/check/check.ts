@@ -41,11 +41,16 @@ function checkWith<S extends TSchema>(ajv: Ajv, schema: S, input: unknown): Chec
 }
 
 /** Checks JSON: types must be right as they are. Missing fields take their defaults. */
-export const checkJson = <S extends TSchema>(schema: S, input: unknown): Checked<Static<S>> => checkWith(forJson, schema, input);
+export const checkJson = <S extends TSchema>(schema: S, input: unknown): Checked<Static<S>> =>
+  checkWith(forJson, schema, input);
 
 /** Checks the fields of a form, which are all text: "6" is accepted for a number. Surrounding blanks are dropped. */
-export function checkForm<S extends TSchema>(schema: S, form: FormData | Record<string, unknown>): Checked<Static<S>> {
-  const record = form instanceof FormData ? Object.fromEntries([...form.keys()].map((key) => [key, form.get(key)])) : form;
+export function checkForm<S extends TSchema>(
+  schema: S,
+  form: FormData | Record<string, unknown>,
+): Checked<Static<S>> {
+  const record =
+    form instanceof FormData ? Object.fromEntries([...form.keys()].map((key) => [key, form.get(key)])) : form;
   const properties = (schema.properties ?? {}) as Record<string, TSchema>;
   const known: Record<string, unknown> = {};
   for (const [key, property] of Object.entries(properties)) {
@@ -60,7 +65,12 @@ export function checkForm<S extends TSchema>(schema: S, form: FormData | Record<
 
 function fieldOf(error: ErrorObject): string {
   const path = error.instancePath.split('/').filter(Boolean).join('.');
-  const extra = error.keyword === 'required' ? String(error.params.missingProperty) : error.keyword === 'additionalProperties' ? String(error.params.additionalProperty) : '';
+  const extra =
+    error.keyword === 'required'
+      ? String(error.params.missingProperty)
+      : error.keyword === 'additionalProperties'
+        ? String(error.params.additionalProperty)
+        : '';
   return [path, extra].filter(Boolean).join('.');
 }
 
@@ -68,17 +78,26 @@ function sentence(error: ErrorObject): string {
   const schema = (error.parentSchema ?? {}) as TSchema;
   const properties = (schema.properties ?? {}) as Record<string, TSchema>;
   const missing = error.keyword === 'required' ? String(error.params.missingProperty) : '';
-  const title = missing ? (properties[missing]?.title ?? missing) : (schema.title ?? fieldOf(error)) || 'This';
-  const range = schema.minimum !== undefined && schema.maximum !== undefined ? ` from ${schema.minimum} to ${schema.maximum}` : '';
+  const title = missing
+    ? (properties[missing]?.title ?? missing)
+    : (schema.title ?? fieldOf(error)) || 'This';
+  const range =
+    schema.minimum !== undefined && schema.maximum !== undefined
+      ? ` from ${schema.minimum} to ${schema.maximum}`
+      : '';
   switch (error.keyword) {
     case 'required':
       return `${title} is missing.`;
     case 'minimum':
     case 'maximum':
-      return range ? `${title} must be${range}.` : `${title} must be ${error.keyword === 'minimum' ? 'at least' : 'at most'} ${error.params.limit}.`;
+      return range
+        ? `${title} must be${range}.`
+        : `${title} must be ${error.keyword === 'minimum' ? 'at least' : 'at most'} ${error.params.limit}.`;
     case 'type':
       if (error.params.type === 'object') return 'The settings must be an object such as {"counters": 6}.';
-      return error.params.type === 'integer' ? `${title} must be a whole number${range}.` : `${title} must be ${error.params.type === 'number' ? 'a number' : `of type ${error.params.type}`}${range}.`;
+      return error.params.type === 'integer'
+        ? `${title} must be a whole number${range}.`
+        : `${title} must be ${error.params.type === 'number' ? 'a number' : `of type ${error.params.type}`}${range}.`;
     case 'enum': {
       const labels = schema.labels as Record<string, string> | undefined;
       return `${title} must be one of: ${(error.params.allowedValues as string[]).map((value) => (labels?.[value] ? `${value} (${labels[value]})` : value)).join('; ')}.`;

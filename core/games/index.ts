@@ -10,6 +10,9 @@ export const findGame = (id: string): Game | undefined => SHELF.find((game) => g
 /** The game with this id. Throws RangeError when there is none. */
 export function gameOf(id: string): Game {
   const game = findGame(id);
-  if (!game) throw new RangeError(`There is no game called "${id}". The games are: ${SHELF.map((one) => one.id).join(', ')}.`);
+  if (!game)
+    throw new RangeError(
+      `There is no game called "${id}". The games are: ${SHELF.map((one) => one.id).join(', ')}.`,
+    );
   return game;
 }

@@ -4,9 +4,15 @@ import type { Fact } from '~/core/cards/facts';
 import type { Pmf } from '~/core/chance/pmf';
 import type { Random } from '~/core/chance/random';
 import type { Args, Wording } from '~/core/words/message';
-import type { Sheet, SheetContext } from '~/core/print/sheet';
+import type { Shape, Sheet, SheetContext } from '~/core/print/sheet';
 
-export const AGE_BANDS = { preK: 'pre-K', K: 'kindergarten', g1: 'grade 1', g2: 'grade 2', g3: 'grade 3 and up' } as const;
+export const AGE_BANDS = {
+  preK: 'pre-K',
+  K: 'kindergarten',
+  g1: 'grade 1',
+  g2: 'grade 2',
+  g3: 'grade 3 and up',
+} as const;
 export type AgeBand = keyof typeof AGE_BANDS;
 
 /** Seconds one turn takes, by age band: a visible assumption that can be changed. */
@@ -16,7 +22,10 @@ export interface Assumptions {
   ageBand: AgeBand;
   secondsPerTurn: number;
 }
-export const assume = (ageBand: AgeBand): Assumptions => ({ ageBand, secondsPerTurn: SECONDS_PER_TURN[ageBand] });
+export const assume = (ageBand: AgeBand): Assumptions => ({
+  ageBand,
+  secondsPerTurn: SECONDS_PER_TURN[ageBand],
+});
 
 /** A figure as the margin shows it. */
 export interface Figure {
@@ -82,7 +91,8 @@ export interface Reckoning {
   ladder: { easier?: Rung; harder?: Rung };
 }
 
-export type StepPart = 'setUp' | 'turn' | 'end' | 'easier' | 'harder' | 'sideBySide' | 'younger' | 'atHome' | 'say' | 'caution';
+export type StepPart =
+  'setUp' | 'turn' | 'end' | 'easier' | 'harder' | 'sideBySide' | 'younger' | 'atHome' | 'say' | 'caution';
 
 /** One line of the instructions: a message with its arguments, and the way it shows the number. */
 export interface Step {
@@ -117,9 +127,13 @@ export interface Game<P = Params> {
   schema: TObject;
   presets: readonly Preset<P>[];
   words: Wording;
+  /** Our own small picture of the mechanic, in a box of 100 by 60. */
+  drawing: readonly Shape[];
   reckon(params: P, assumptions: Assumptions): Reckoning;
   play(params: P, random: Random): Generator<Turn, void>;
   steps(params: P): Step[];
+  /** What is played, in a few words of a sentence: "6 counters". */
+  subject(params: P): string;
   sheets(params: P, context: SheetContext): Sheet[];
 }
 

@@ -1,9 +1,19 @@
 /** What goes into one copy of a kit: the parts of its variants, shared where games can share them. */
 import { gameOf } from '~/core/games';
-import { assume, type AgeBand, type Notice, type Params, type PartNeed, type Reckoning } from '~/core/games/types';
+import {
+  assume,
+  type AgeBand,
+  type Notice,
+  type Params,
+  type PartNeed,
+  type Reckoning,
+} from '~/core/games/types';
 import { fitsChokeTube, materialOf, materials } from './materials';
 
-export const ASSURANCES = { usual: 'Usual: enough in 95 of 100 plays', worst: 'The most the rules can ever need' } as const;
+export const ASSURANCES = {
+  usual: 'Usual: enough in 95 of 100 plays',
+  worst: 'The most the rules can ever need',
+} as const;
 export type Assurance = keyof typeof ASSURANCES;
 
 export interface KitVariant {
@@ -38,9 +48,13 @@ export interface Recipe {
 
 /** The variant as this kit plays it: for the kit's number of players, where the game has them. */
 export function forPlayers(variant: KitVariant, players: number): KitVariant {
-  const range = gameOf(variant.gameId).schema.properties.players as { minimum?: number; maximum?: number } | undefined;
+  const range = gameOf(variant.gameId).schema.properties.players as
+    { minimum?: number; maximum?: number } | undefined;
   if (range?.minimum === undefined || range.maximum === undefined) return variant;
-  return { ...variant, params: { ...variant.params, players: Math.min(range.maximum, Math.max(range.minimum, players)) } };
+  return {
+    ...variant,
+    params: { ...variant.params, players: Math.min(range.maximum, Math.max(range.minimum, players)) },
+  };
 }
 
 /**
@@ -54,32 +68,70 @@ export function recipeOf(plan: KitPlan): Recipe {
   });
   const quantity = (need: PartNeed): number => (plan.assurance === 'worst' ? need.worst : need.enough);
   const parts: KitPart[] = materials().flatMap((material): KitPart[] => {
-    const needs = variants.flatMap(({ variant, reckoning }) => reckoning.parts.filter((need) => need.material === material.id).map((need) => ({ variant, need })));
+    const needs = variants.flatMap(({ variant, reckoning }) =>
+      reckoning.parts.filter((need) => need.material === material.id).map((need) => ({ variant, need })),
+    );
     if (needs.length === 0) return [];
     const shared = material.kind === 'durable';
-    const total = shared ? Math.max(...needs.map(({ need }) => quantity(need))) : needs.reduce((sum, { need }) => sum + quantity(need), 0);
-    return [{ material: material.id, quantity: total, reasons: needs.map(({ variant, need }) => (variants.length > 1 ? `${variant.name}: ${need.reason}` : need.reason)) }];
+    const total = shared
+      ? Math.max(...needs.map(({ need }) => quantity(need)))
+      : needs.reduce((sum, { need }) => sum + quantity(need), 0);
+    return [
+      {
+        material: material.id,
+        quantity: total,
+        reasons: needs.map(({ variant, need }) =>
+          variants.length > 1 ? `${variant.name}: ${need.reason}` : need.reason,
+        ),
+      },
+    ];
   });
   if (variants.length) {
-    parts.push({ material: 'instruction-sheet', quantity: variants.length, reasons: ['One for each game, in two languages.'] });
+    parts.push({
+      material: 'instruction-sheet',
+      quantity: variants.length,
+      reasons: ['One for each game, in two languages.'],
+    });
     parts.push({ material: 'bag', quantity: 1, reasons: ['To carry it home.'] });
   }
   const notices: Notice[] = variants.flatMap(({ variant, reckoning }) =>
-    reckoning.notices.filter((notice) => notice.code !== 'small-parts').map((notice) => ({ ...notice, mend: undefined, text: variants.length > 1 ? `${variant.name}: ${notice.text}` : notice.text })),
+    reckoning.notices
+      .filter((notice) => notice.code !== 'small-parts')
+      .map((notice) => ({
+        ...notice,
+        mend: undefined,
+        text: variants.length > 1 ? `${variant.name}: ${notice.text}` : notice.text,
+      })),
   );
   const small = parts.map((part) => materialOf(part.material)).filter(fitsChokeTube);
   if (small.length) {
-    const source = variants.flatMap(({ reckoning }) => reckoning.notices).find((notice) => notice.code === 'small-parts');
-    notices.unshift(source ?? { code: 'small-parts', severity: 'mind', text: `Small parts: ${small.map((material) => material.plural).join(', ')}. Keep them from children under three; your district's rules and licensed staff decide.` });
+    const source = variants
+      .flatMap(({ reckoning }) => reckoning.notices)
+      .find((notice) => notice.code === 'small-parts');
+    notices.unshift(
+      source ?? {
+        code: 'small-parts',
+        severity: 'mind',
+        text: `Small parts: ${small.map((material) => material.plural).join(', ')}. Keep them from children under three; your district's rules and licensed staff decide.`,
+      },
+    );
   }
   return {
     variants,
     parts,
     notices,
     minutes: variants.reduce((total, { reckoning }) => total + reckoning.length.minutes.mean, 0),
-    costCents: Math.round(parts.reduce((total, part) => total + (part.quantity * materialOf(part.material).pack.priceCents) / materialOf(part.material).pack.size, 0)),
+    costCents: Math.round(
+      parts.reduce(
+        (total, part) =>
+          total +
+          (part.quantity * materialOf(part.material).pack.priceCents) / materialOf(part.material).pack.size,
+        0,
+      ),
+    ),
   };
 }
 
 /** Whether a part can choke a child under three, for families with the flag. */
-export const hasSmallParts = (parts: readonly { material: string }[]): boolean => parts.some((part) => fitsChokeTube(materialOf(part.material)));
+export const hasSmallParts = (parts: readonly { material: string }[]): boolean =>
+  parts.some((part) => fitsChokeTube(materialOf(part.material)));

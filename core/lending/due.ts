@@ -9,7 +9,8 @@ export const ANSWER_DAYS = 14;
 export const daysAfter = (day: string, days: number): string => parseDate(day).add({ days }).toString();
 
 /** Whole days from one day to another; negative when it lies before. */
-export const daysBetween = (from: string, to: string): number => Math.round((parseDate(to).toDate('UTC').getTime() - parseDate(from).toDate('UTC').getTime()) / 86_400_000);
+export const daysBetween = (from: string, to: string): number =>
+  Math.round((parseDate(to).toDate('UTC').getTime() - parseDate(from).toDate('UTC').getTime()) / 86_400_000);
 
 export type DueState = 'overdue' | 'today' | 'soon' | 'later';
 
@@ -28,8 +29,14 @@ export function dueWords(dueOn: string, today: string): string {
 }
 
 /** Whether a family may answer: while the copy is out, and until `ANSWER_DAYS` after it came back. */
-export const mayAnswer = (returnedOn: string | null, today: string): boolean => returnedOn === null || daysBetween(returnedOn, today) <= ANSWER_DAYS;
+export const mayAnswer = (returnedOn: string | null, today: string): boolean =>
+  returnedOn === null || daysBetween(returnedOn, today) <= ANSWER_DAYS;
 
-const shown = new Intl.DateTimeFormat('en-US', { day: 'numeric', month: 'short', weekday: 'short', timeZone: 'UTC' });
+const shown = new Intl.DateTimeFormat('en-US', {
+  day: 'numeric',
+  month: 'short',
+  weekday: 'short',
+  timeZone: 'UTC',
+});
 /** "Tue, Dec 15". */
 export const showDay = (day: string): string => shown.format(parseDate(day).toDate('UTC'));

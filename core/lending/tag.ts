@@ -10,11 +10,13 @@ export const TAG_ALPHABET = '34679CFHJKMPRTWXY';
 const PRIME = TAG_ALPHABET.length;
 const DATA_LENGTH = 4;
 
-const weighted = (characters: string): number => [...characters].reduce((total, character, i) => total + (i + 1) * TAG_ALPHABET.indexOf(character), 0);
+const weighted = (characters: string): number =>
+  [...characters].reduce((total, character, i) => total + (i + 1) * TAG_ALPHABET.indexOf(character), 0);
 
 /** The tag with its check character, from four characters of the alphabet. Throws RangeError for others. */
 export function tagFrom(data: string): string {
-  if (data.length !== DATA_LENGTH || [...data].some((c) => !TAG_ALPHABET.includes(c))) throw new RangeError(`data: "${data}" is not ${DATA_LENGTH} characters of ${TAG_ALPHABET}`);
+  if (data.length !== DATA_LENGTH || [...data].some((c) => !TAG_ALPHABET.includes(c)))
+    throw new RangeError(`data: "${data}" is not ${DATA_LENGTH} characters of ${TAG_ALPHABET}`);
   const sum = weighted(data);
   const weight = DATA_LENGTH + 1;
   const check = [...TAG_ALPHABET].find((_, value) => (sum + weight * value) % PRIME === 0)!;
@@ -22,7 +24,8 @@ export function tagFrom(data: string): string {
 }
 
 /** A tag made of random characters. */
-export const randomTag = (random: Random): string => tagFrom(Array.from({ length: DATA_LENGTH }, () => TAG_ALPHABET[random.whole(0, PRIME - 1)]).join(''));
+export const randomTag = (random: Random): string =>
+  tagFrom(Array.from({ length: DATA_LENGTH }, () => TAG_ALPHABET[random.whole(0, PRIME - 1)]).join(''));
 
 /** As it is printed and read aloud: "K7M4-R". */
 export const showTag = (tag: string): string => `${tag.slice(0, DATA_LENGTH)}-${tag.slice(DATA_LENGTH)}`;
@@ -40,7 +43,12 @@ export function readTag(text: string): TagReading {
   const stranger = [...plain].find((character) => !TAG_ALPHABET.includes(character));
   // Five letters without a figure are more likely a name than a tag misread.
   if (stranger && !/\d/.test(plain)) return { kind: 'other' };
-  if (stranger) return { kind: 'misread', reason: `No tag has the character ${stranger}. Read it again, or scan it.` };
-  if (weighted(plain) % PRIME !== 0) return { kind: 'misread', reason: `${showTag(plain)} is not a tag: one character is wrong or two are swapped.` };
+  if (stranger)
+    return { kind: 'misread', reason: `No tag has the character ${stranger}. Read it again, or scan it.` };
+  if (weighted(plain) % PRIME !== 0)
+    return {
+      kind: 'misread',
+      reason: `${showTag(plain)} is not a tag: one character is wrong or two are swapped.`,
+    };
   return { kind: 'tag', tag: plain };
 }

@@ -18,4 +18,5 @@ export const answerSchema = Type.Object({
 export type Answer = Static<typeof answerSchema>;
 
 /** Whether nothing at all was answered. */
-export const isEmpty = (answer: Answer): boolean => Object.values(answer).every((value) => value === undefined || value === '');
+export const isEmpty = (answer: Answer): boolean =>
+  Object.values(answer).every((value) => value === undefined || value === '');

@@ -17,25 +17,37 @@ function oneForEachFamily(heard: readonly Heard[]): Heard[] {
  * "2 of 3 families found 6 counters just right; 5–12 minutes, against 9 expected."
  * Undefined while nobody has answered about level or minutes.
  */
-export function sentenceFor(heard: readonly Heard[], subject: string, expectedMinutes: number): string | undefined {
+export function sentenceFor(
+  heard: readonly Heard[],
+  subject: string,
+  expectedMinutes: number,
+): string | undefined {
   const families = oneForEachFamily(heard);
   const levels = families.map((one) => one.level).filter((level) => level !== null);
   const minutes = families.map((one) => one.minutes).filter((value) => value !== null);
   const parts: string[] = [];
   if (levels.length) {
-    const tally = (Object.keys(LEVELS) as Level[]).map((level) => ({ level, n: levels.filter((one) => one === level).length }));
+    const tally = (Object.keys(LEVELS) as Level[]).map((level) => ({
+      level,
+      n: levels.filter((one) => one === level).length,
+    }));
     const most = Math.max(...tally.map(({ n }) => n));
     const leaders = tally.filter(({ n }) => n === most);
     const of = count(levels.length, 'family', 'families');
     parts.push(
       leaders.length === 1
         ? `${most} of ${of} found ${subject} ${LEVELS[leaders[0]!.level]}`
-        : `${of} do not agree about ${subject}: ${tally.filter(({ n }) => n).map(({ level, n }) => `${n} ${LEVELS[level]}`).join(', ')}`,
+        : `${of} do not agree about ${subject}: ${tally
+            .filter(({ n }) => n)
+            .map(({ level, n }) => `${n} ${LEVELS[level]}`)
+            .join(', ')}`,
     );
   }
   if (minutes.length) {
     const [low, high] = [Math.min(...minutes), Math.max(...minutes)];
-    parts.push(`${low === high ? count(low, 'minute') : `${low}–${high} minutes`}, against ${expectedMinutes} expected`);
+    parts.push(
+      `${low === high ? count(low, 'minute') : `${low}–${high} minutes`}, against ${expectedMinutes} expected`,
+    );
   }
   if (parts.length === 0) return undefined;
   const sentence = parts.join('; ');
@@ -46,10 +58,20 @@ export type NextStep = { direction: 'easier' | 'harder'; reason: string };
 
 /** What the levels mean for the next basket: a step easier or harder once most of at least three families say so. */
 export function nextStep(heard: readonly Heard[]): NextStep | undefined {
-  const levels = oneForEachFamily(heard).map((one) => one.level).filter((level) => level !== null);
+  const levels = oneForEachFamily(heard)
+    .map((one) => one.level)
+    .filter((level) => level !== null);
   const of = (level: Level): number => levels.filter((one) => one === level).length;
   if (levels.length < 3) return undefined;
-  if (of('tooHard') * 2 > levels.length) return { direction: 'easier', reason: `${of('tooHard')} of ${levels.length} families found it too hard.` };
-  if (of('tooEasy') * 2 > levels.length) return { direction: 'harder', reason: `${of('tooEasy')} of ${levels.length} families found it too easy.` };
+  if (of('tooHard') * 2 > levels.length)
+    return {
+      direction: 'easier',
+      reason: `${of('tooHard')} of ${levels.length} families found it too hard.`,
+    };
+  if (of('tooEasy') * 2 > levels.length)
+    return {
+      direction: 'harder',
+      reason: `${of('tooEasy')} of ${levels.length} families found it too easy.`,
+    };
   return undefined;
 }

@@ -28,22 +28,43 @@ export function labelSheets(sources: readonly LabelSource[], context: SheetConte
   for (let first = 0; first < sources.length; first += perPage) {
     const shapes = sources.slice(first, first + perPage).flatMap((source, i): Shape[] => {
       const top = MARGIN_MM + 1 + i * (LABEL.heightMm + LABEL.gapMm);
-      return [...contentsLabel(source, left, top, context), ...tagLabel(source, left + LABEL.contentsMm + LABEL.gapMm, top, context)];
+      return [
+        ...contentsLabel(source, left, top, context),
+        ...tagLabel(source, left + LABEL.contentsMm + LABEL.gapMm, top, context),
+      ];
     });
     sheets.push({ ...blank('Labels', paper, shapes), begins: true });
   }
   return sheets;
 }
 
-const frame = (x: number, y: number, width: number): Shape => ({ kind: 'rect', x, y, width, height: LABEL.heightMm, radius: 2, stroke: GREY, strokeMm: 0.2, dashMm: [2, 1] });
+const frame = (x: number, y: number, width: number): Shape => ({
+  kind: 'rect',
+  x,
+  y,
+  width,
+  height: LABEL.heightMm,
+  radius: 2,
+  stroke: GREY,
+  strokeMm: 0.2,
+  dashMm: [2, 1],
+});
 
 /** What is in the bag, with a box to tick for each part. */
-function contentsLabel(source: LabelSource, x: number, y: number, { measure, languages }: SheetContext): Shape[] {
+function contentsLabel(
+  source: LabelSource,
+  x: number,
+  y: number,
+  { measure, languages }: SheetContext,
+): Shape[] {
   const inner = x + 4;
   const width = LABEL.contentsMm - 8;
   const shapes: Shape[] = [
     frame(x, y, LABEL.contentsMm),
-    ...paragraph(source.kitName, inner, y + 2.5, width - 26, measure, { sizePt: 14, font: 'display' }).shapes.slice(0, 1),
+    ...paragraph(source.kitName, inner, y + 2.5, width - 26, measure, {
+      sizePt: 14,
+      font: 'display',
+    }).shapes.slice(0, 1),
     line(x + LABEL.contentsMm - 4, y + 7.6, showTag(source.tag), { sizePt: 12, font: 'bold', anchor: 'end' }),
     { kind: 'line', x1: inner, y1: y + 10.5, x2: inner + width, y2: y + 10.5, stroke: INK, strokeMm: 0.2 },
   ];
@@ -51,12 +72,33 @@ function contentsLabel(source: LabelSource, x: number, y: number, { measure, lan
   const rowMm = Math.min(6.2, (LABEL.heightMm - 25) / Math.max(1, parts.length));
   parts.forEach((part, i) => {
     const rowY = y + 15.6 + i * rowMm;
-    shapes.push({ kind: 'rect', x: inner, y: rowY - 3, width: 3.2, height: 3.2, stroke: INK, strokeMm: 0.25 });
+    shapes.push({
+      kind: 'rect',
+      x: inner,
+      y: rowY - 3,
+      width: 3.2,
+      height: 3.2,
+      stroke: INK,
+      strokeMm: 0.25,
+    });
     languages.forEach((language, column) => {
-      shapes.push(line(inner + 6 + column * (width / 2), rowY, say(MATERIAL_WORDS, language, part.material, { quantity: part.quantity }), { sizePt: rowMm < 5 ? 9 : 11, language }));
+      shapes.push(
+        line(
+          inner + 6 + column * (width / 2),
+          rowY,
+          say(MATERIAL_WORDS, language, part.material, { quantity: part.quantity }),
+          { sizePt: rowMm < 5 ? 9 : 11, language },
+        ),
+      );
     });
   });
-  if (source.caution) shapes.push(...paragraph(source.caution, inner, y + LABEL.heightMm - 10.5, width, measure, { sizePt: 8, fill: '#333333' }).shapes.slice(0, 2));
+  if (source.caution)
+    shapes.push(
+      ...paragraph(source.caution, inner, y + LABEL.heightMm - 10.5, width, measure, {
+        sizePt: 8,
+        fill: '#333333',
+      }).shapes.slice(0, 2),
+    );
   return shapes;
 }
 
@@ -69,7 +111,12 @@ function tagLabel(source: LabelSource, x: number, y: number, { languages, measur
     line(x + 4, y + 12, showTag(source.tag), { sizePt: 26, font: 'bold' }),
     ...code128(source.tag, x + 7, y + 17, 34, 13),
     ...qrCode(source.link, x + LABEL.tagMm - qr - 4, y + 4, qr),
-    ...languages.flatMap((language, i) => paragraph(say(FAMILY_WORDS, language, 'scan'), x + 4, y + 36 + i * 9.5, width, measure, { sizePt: 9, language }).shapes.slice(0, 2)),
+    ...languages.flatMap((language, i) =>
+      paragraph(say(FAMILY_WORDS, language, 'scan'), x + 4, y + 36 + i * 9.5, width, measure, {
+        sizePt: 9,
+        language,
+      }).shapes.slice(0, 2),
+    ),
     line(x + 4, y + LABEL.heightMm - 3.5, source.schoolName, { sizePt: 9, fill: '#333333' }),
   ];
 }

@@ -37,18 +37,43 @@ export function packSheets(order: PackOrder, context: SheetContext): Sheet[] {
     for (const { variant, reckoning } of recipe.variants) {
       const game = gameOf(variant.gameId);
       if (order.items.includes('instructions')) {
-        const unchecked = WORDED.filter((language) => language !== 'en' && !order.checked[game.id]?.includes(language));
+        const unchecked = WORDED.filter(
+          (language) => language !== 'en' && !order.checked[game.id]?.includes(language),
+        );
         const players = Number(variant.params.players ?? order.plan.players);
-        const source = { game, params: variant.params, players, minutes: reckoning.length.minutes.mean, parts: order.parts, unchecked, link: copy.link };
-        sheets.push(...instructionSheets(source, context).map((sheet) => ({ ...sheet, title: `${sheet.title} · ${copy.tag}` })));
+        const source = {
+          game,
+          params: variant.params,
+          players,
+          minutes: reckoning.length.minutes.mean,
+          parts: order.parts,
+          unchecked,
+          link: copy.link,
+        };
+        sheets.push(
+          ...instructionSheets(source, context).map((sheet) => ({
+            ...sheet,
+            title: `${sheet.title} · ${copy.tag}`,
+          })),
+        );
       }
       if (order.items.includes('games')) sheets.push(...game.sheets(variant.params, context));
     }
   }
   if (order.items.includes('labels')) {
     const caution = recipe.notices.find((notice) => notice.code === 'small-parts')?.text;
-    sheets.push(...labelSheets(order.copies.map((copy) => ({ kitName: order.kitName, schoolName: order.schoolName, parts: order.parts, caution, ...copy })), context));
+    sheets.push(
+      ...labelSheets(
+        order.copies.map((copy) => ({
+          kitName: order.kitName,
+          schoolName: order.schoolName,
+          parts: order.parts,
+          caution,
+          ...copy,
+        })),
+        context,
+      ),
+    );
   }
   return sheets;
 }
-

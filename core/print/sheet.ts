@@ -20,7 +20,17 @@ export interface Ink {
 }
 
 export type Shape =
-  | { kind: 'text'; x: number; y: number; text: string; sizePt: number; font: FontName; anchor: 'start' | 'middle' | 'end'; fill: string; language?: Worded }
+  | {
+      kind: 'text';
+      x: number;
+      y: number;
+      text: string;
+      sizePt: number;
+      font: FontName;
+      anchor: 'start' | 'middle' | 'end';
+      fill: string;
+      language?: Worded;
+    }
   | ({ kind: 'line'; x1: number; y1: number; x2: number; y2: number } & Ink)
   | ({ kind: 'rect'; x: number; y: number; width: number; height: number; radius?: number } & Ink)
   | ({ kind: 'circle'; x: number; y: number; radius: number } & Ink)
@@ -55,7 +65,12 @@ export const INK = '#1A1A1A';
 export const GREY = '#6B6B6B';
 export const PT_MM = 25.4 / 72;
 
-export const blank = (title: string, paper: Paper, shapes: Shape[]): Sheet => ({ title, widthMm: PAPERS[paper].widthMm, heightMm: PAPERS[paper].heightMm, shapes });
+export const blank = (title: string, paper: Paper, shapes: Shape[]): Sheet => ({
+  title,
+  widthMm: PAPERS[paper].widthMm,
+  heightMm: PAPERS[paper].heightMm,
+  shapes,
+});
 
 /**
  * Adds empty pages so that in two-sided printing every document begins on a fresh sheet of paper and every back
@@ -65,7 +80,8 @@ export function forTwoSides(sheets: readonly Sheet[]): Sheet[] {
   const pages: Sheet[] = [];
   for (const sheet of sheets) {
     const last = pages.at(-1);
-    if (sheet.begins && last && pages.length % 2 === 1) pages.push({ ...last, title: '', shapes: [], begins: false, back: false });
+    if (sheet.begins && last && pages.length % 2 === 1)
+      pages.push({ ...last, title: '', shapes: [], begins: false, back: false });
     pages.push(sheet);
   }
   return pages;

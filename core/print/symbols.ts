@@ -30,7 +30,9 @@ export function code128(text: string, x: number, y: number, widthMm: number, hei
 
 /** A QR symbol with middle error correction; four modules of quiet zone on each side are left to the caller. Source: ISO/IEC 18004. */
 export function qrCode(text: string, x: number, y: number, sizeMm: number): Shape[] {
-  const [{ pixs, pixx }] = bwip.raw({ bcid: 'qrcode', text, eclevel: 'M' } as Parameters<typeof bwip.raw>[0]) as unknown as [RawMatrix];
+  const [{ pixs, pixx }] = bwip.raw({ bcid: 'qrcode', text, eclevel: 'M' } as Parameters<
+    typeof bwip.raw
+  >[0]) as unknown as [RawMatrix];
   const moduleMm = sizeMm / pixx;
   // One path for the whole symbol: neighbouring modules must not show hairlines between them.
   const parts: string[] = [];
@@ -40,7 +42,9 @@ export function qrCode(text: string, x: number, y: number, sizeMm: number): Shap
       while (column + run < pixx && pixs[row * pixx + column + run]) run++;
       if (run === 0) continue;
       const [left, top] = [x + column * moduleMm, y + row * moduleMm];
-      parts.push(`M${left} ${top} L${left + run * moduleMm} ${top} L${left + run * moduleMm} ${top + moduleMm} L${left} ${top + moduleMm} Z`);
+      parts.push(
+        `M${left} ${top} L${left + run * moduleMm} ${top} L${left + run * moduleMm} ${top + moduleMm} L${left} ${top + moduleMm} Z`,
+      );
       column += run;
     }
   }

@@ -27,7 +27,12 @@ export const line = (x: number, y: number, text: string, style: TextStyle): Shap
 });
 
 /** Breaks text into lines no wider than `widthMm`; a single word that is wider is broken between letters. */
-export function breakLines(text: string, widthMm: number, measure: Measure, style: Pick<TextStyle, 'sizePt' | 'font'>): string[] {
+export function breakLines(
+  text: string,
+  widthMm: number,
+  measure: Measure,
+  style: Pick<TextStyle, 'sizePt' | 'font'>,
+): string[] {
   const width = (piece: string): number => measure(piece, style.font ?? 'body', style.sizePt);
   const lines: string[] = [];
   let current = '';
@@ -56,9 +61,19 @@ export interface Block {
 }
 
 /** A paragraph whose top left corner is (x, y). */
-export function paragraph(text: string, x: number, y: number, widthMm: number, measure: Measure, style: TextStyle): Block {
+export function paragraph(
+  text: string,
+  x: number,
+  y: number,
+  widthMm: number,
+  measure: Measure,
+  style: TextStyle,
+): Block {
   const lines = breakLines(text, widthMm, measure, style);
   const step = lineMm(style.sizePt);
   const anchorX = style.anchor === 'middle' ? x + widthMm / 2 : style.anchor === 'end' ? x + widthMm : x;
-  return { shapes: lines.map((words, i) => line(anchorX, y + step * i + style.sizePt * PT_MM, words, style)), heightMm: step * lines.length };
+  return {
+    shapes: lines.map((words, i) => line(anchorX, y + step * i + style.sizePt * PT_MM, words, style)),
+    heightMm: step * lines.length,
+  };
 }

@@ -22,11 +22,17 @@ export function counterSpots(paper: Paper): Spot[] {
   const rows = Math.floor((heightMm - 2 * inner - HEAD_MM + GAP_MM) / pitch);
   const left = (widthMm - (columns - 1) * pitch) / 2;
   const top = HEAD_MM + (heightMm - HEAD_MM - (rows - 1) * pitch) / 2;
-  return Array.from({ length: rows * columns }, (_, i) => ({ x: left + (i % columns) * pitch, y: top + Math.floor(i / columns) * pitch }));
+  return Array.from({ length: rows * columns }, (_, i) => ({
+    x: left + (i % columns) * pitch,
+    y: top + Math.floor(i / columns) * pitch,
+  }));
 }
 
 /** Where a spot lies on the back when the sheet is flipped on its long edge. */
-export const mirrored = (spot: Spot, paper: Paper): Spot => ({ x: PAPERS[paper].widthMm - spot.x, y: spot.y });
+export const mirrored = (spot: Spot, paper: Paper): Spot => ({
+  x: PAPERS[paper].widthMm - spot.x,
+  y: spot.y,
+});
 
 const leaf = ({ x, y }: Spot): Shape => ({
   kind: 'path',
@@ -50,14 +56,27 @@ function registers(paper: Paper): Shape[] {
 export function twoSidedCounters(paper: Paper, titles: { front: string; back: string }): Sheet[] {
   const spots = counterSpots(paper);
   const radius = COUNTER_MM / 2;
-  const head = (text: string) => line(PAPERS[paper].widthMm / 2, MARGIN_MM + 4.5, text, { sizePt: 11, anchor: 'middle', fill: GREY });
+  const head = (text: string) =>
+    line(PAPERS[paper].widthMm / 2, MARGIN_MM + 4.5, text, { sizePt: 11, anchor: 'middle', fill: GREY });
   const front = spots.flatMap((spot): Shape[] => [
     { kind: 'circle', ...spot, radius: radius + BLEED_MM, fill: '#2F6B4A' },
     { kind: 'circle', ...spot, radius, stroke: '#FFFFFF', strokeMm: 0.3, dashMm: [1.2, 1.2] },
     leaf(spot),
   ]);
-  const back = spots.map((spot): Shape => ({ kind: 'circle', ...mirrored(spot, paper), radius, stroke: '#B9B9B9', strokeMm: 0.3 }));
-  const rings = spots.map((spot): Shape => ({ kind: 'circle', ...mirrored(spot, paper), radius: radius - 5, stroke: '#D9A92E', strokeMm: 1.6 }));
+  const back = spots.map((spot): Shape => ({
+    kind: 'circle',
+    ...mirrored(spot, paper),
+    radius,
+    stroke: '#B9B9B9',
+    strokeMm: 0.3,
+  }));
+  const rings = spots.map((spot): Shape => ({
+    kind: 'circle',
+    ...mirrored(spot, paper),
+    radius: radius - 5,
+    stroke: '#D9A92E',
+    strokeMm: 1.6,
+  }));
   return [
     { ...blank(titles.front, paper, [head(titles.front), ...registers(paper), ...front]), begins: true },
     { ...blank(titles.back, paper, [head(titles.back), ...registers(paper), ...back, ...rings]), back: true },

@@ -22,7 +22,8 @@ export const FAMILY_WORDS = {
     minutes: 'About {minutes, plural, one {# minute} other {# minutes}}',
     players: '{players, plural, one {# player} other {# players}}',
     scan: 'Read this on a phone, and tell us how it went:',
-    backToSchool: 'Please count the parts back into the bag. If something is lost or broken, tell us; it happens.',
+    backToSchool:
+      'Please count the parts back into the bag. If something is lost or broken, tell us; it happens.',
     language: 'Language',
     tell: 'How did it go?',
     tellWhy: 'Your answer helps us choose the next basket. No name is needed; leave empty what you like.',
@@ -41,14 +42,17 @@ export const FAMILY_WORDS = {
     thanks: 'Thank you',
     thanksWhy: 'Your answer has reached the school.',
     backToGame: 'Back to the game',
-    'refuse.notOut': 'This basket is at school now, so there is nothing to answer. The game can still be read here.',
+    'refuse.notOut':
+      'This basket is at school now, so there is nothing to answer. The game can still be read here.',
     'refuse.busy': 'Too many visits in a short time. Please wait a few minutes and try again.',
-    'refuse.unknown': 'This link does not belong to a basket. Please scan the square on the label again, or ask at school.',
+    'refuse.unknown':
+      'This link does not belong to a basket. Please scan the square on the label again, or ask at school.',
     'error.number': 'Please write a number from {from} to {to}, or leave it empty.',
     'error.long': 'There is room for {limit} characters here.',
     'error.choice': 'Please choose one of the answers.',
     'error.empty': 'Please answer at least one question.',
-    'error.top': 'The answer was not sent yet. What you wrote is still here; please look at the marked places.',
+    'error.top':
+      'The answer was not sent yet. What you wrote is still here; please look at the marked places.',
     optional: 'you may leave this empty',
     skip: 'Go to the game',
   },
@@ -72,10 +76,12 @@ export const FAMILY_WORDS = {
     minutes: 'Unos {minutes, plural, one {# minuto} other {# minutos}}',
     players: '{players, plural, one {# participante} other {# participantes}}',
     scan: 'Léanlo en el teléfono y cuéntennos cómo les fue:',
-    backToSchool: 'Por favor, cuenten las piezas al guardarlas. Si algo se pierde o se rompe, avísennos; suele pasar.',
+    backToSchool:
+      'Por favor, cuenten las piezas al guardarlas. Si algo se pierde o se rompe, avísennos; suele pasar.',
     language: 'Idioma',
     tell: '¿Cómo les fue?',
-    tellWhy: 'Su respuesta nos ayuda a elegir la próxima canasta. No hace falta ningún nombre; dejen en blanco lo que quieran.',
+    tellWhy:
+      'Su respuesta nos ayuda a elegir la próxima canasta. No hace falta ningún nombre; dejen en blanco lo que quieran.',
     children: '¿Cuántos niños y niñas jugaron?',
     grownUps: '¿Cuántas personas adultas jugaron?',
     times: '¿Cuántas veces jugaron?',
@@ -91,14 +97,18 @@ export const FAMILY_WORDS = {
     thanks: 'Gracias',
     thanksWhy: 'Su respuesta ha llegado a la escuela.',
     backToGame: 'Volver al juego',
-    'refuse.notOut': 'Esta canasta ya está en la escuela, así que no hay nada que contestar. Aquí se puede seguir leyendo el juego.',
-    'refuse.busy': 'Demasiadas visitas en poco tiempo. Por favor, esperen unos minutos e inténtenlo de nuevo.',
-    'refuse.unknown': 'Este enlace no es de ninguna canasta. Por favor, escaneen otra vez el cuadro de la etiqueta o pregunten en la escuela.',
+    'refuse.notOut':
+      'Esta canasta ya está en la escuela, así que no hay nada que contestar. Aquí se puede seguir leyendo el juego.',
+    'refuse.busy':
+      'Demasiadas visitas en poco tiempo. Por favor, esperen unos minutos e inténtenlo de nuevo.',
+    'refuse.unknown':
+      'Este enlace no es de ninguna canasta. Por favor, escaneen otra vez el cuadro de la etiqueta o pregunten en la escuela.',
     'error.number': 'Por favor, escriban un número de {from} a {to}, o déjenlo en blanco.',
     'error.long': 'Aquí caben {limit} caracteres.',
     'error.choice': 'Por favor, elijan una de las respuestas.',
     'error.empty': 'Por favor, contesten al menos una pregunta.',
-    'error.top': 'La respuesta aún no se ha enviado. Lo que escribieron sigue aquí; por favor, miren los lugares marcados.',
+    'error.top':
+      'La respuesta aún no se ha enviado. Lo que escribieron sigue aquí; por favor, miren los lugares marcados.',
     optional: 'se puede dejar en blanco',
     skip: 'Ir al juego',
   },

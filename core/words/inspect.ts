@@ -26,7 +26,8 @@ export function argumentsOf(message: string): string[] {
 export function digitsIn(message: string): string[] {
   const found: string[] = [];
   walk(new IntlMessageFormat(message, 'en').getAst(), (element) => {
-    if (element.type === LITERAL) found.push(...((element as { value: string }).value.match(/\p{Nd}+/gu) ?? []));
+    if (element.type === LITERAL)
+      found.push(...((element as { value: string }).value.match(/\p{Nd}+/gu) ?? []));
   });
   return found;
 }

@@ -15,7 +15,8 @@ export const WORDED = ['en', 'es'] as const;
 export type Worded = (typeof WORDED)[number];
 
 /** The language itself when it has wording, else English. */
-export const wordedOr = (language: string | null | undefined): Worded => (WORDED.includes(language as Worded) ? (language as Worded) : 'en');
+export const wordedOr = (language: string | null | undefined): Worded =>
+  WORDED.includes(language as Worded) ? (language as Worded) : 'en';
 
 export type Args = Readonly<Record<string, string | number>>;
 /** Messages of one language by their id. */

@@ -4,7 +4,8 @@ const fine = new Intl.NumberFormat('en-US', { maximumFractionDigits: 1 });
 const finer = new Intl.NumberFormat('en-US', { maximumSignificantDigits: 2 });
 
 /** Whole from 20 up, one decimal below, two leading digits below 1. */
-export const plain = (value: number): string => (Math.abs(value) >= 20 || value === 0 ? whole : Math.abs(value) >= 1 ? fine : finer).format(value);
+export const plain = (value: number): string =>
+  (Math.abs(value) >= 20 || value === 0 ? whole : Math.abs(value) >= 1 ? fine : finer).format(value);
 
 /** A chance as a person says it: "31 in 100", "1 in 64". */
 export function share(chance: number): string {
@@ -14,4 +15,5 @@ export function share(chance: number): string {
 }
 
 /** "1 game", "3 games". */
-export const count = (n: number, one: string, many = `${one}s`): string => `${whole.format(n)} ${n === 1 ? one : many}`;
+export const count = (n: number, one: string, many = `${one}s`): string =>
+  `${whole.format(n)} ${n === 1 ? one : many}`;

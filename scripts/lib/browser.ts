@@ -6,7 +6,11 @@ export const CHROMIUM = '/usr/bin/chromium';
 
 /** Debian's Chromium and the PDF tools, installed when missing. */
 export function ensureBrowser(): void {
-  const missing = [...(existsSync(CHROMIUM) ? [] : ['chromium']), ...(existsSync('/usr/bin/pdftoppm') ? [] : ['poppler-utils'])];
+  const missing = [
+    ...(existsSync(CHROMIUM) ? [] : ['chromium']),
+    ...(existsSync('/usr/bin/pdftoppm') ? [] : ['poppler-utils']),
+  ];
   if (missing.length) installDebian(missing, missing.join(' and '));
-  if (!existsSync(CHROMIUM)) throw new Trouble(`${CHROMIUM} is not there.`, 'install the Debian package chromium.');
+  if (!existsSync(CHROMIUM))
+    throw new Trouble(`${CHROMIUM} is not there.`, 'install the Debian package chromium.');
 }

@@ -14,6 +14,18 @@ export const CHECKS = [
     },
   },
   { name: 'lint', run: () => node('eslint/bin/eslint.js', '.', '--max-warnings', '0') },
-  { name: 'boundaries', run: () => node('dependency-cruiser/bin/dependency-cruise.mjs', 'core', 'data', 'server', 'app', '--output-type', 'err') },
+  {
+    name: 'boundaries',
+    run: () =>
+      node(
+        'dependency-cruiser/bin/dependency-cruise.mjs',
+        'core',
+        'data',
+        'server',
+        'app',
+        '--output-type',
+        'err',
+      ),
+  },
   { name: 'formatting', run: () => node('prettier/bin/prettier.cjs', '--check', '--log-level', 'warn', '.') },
 ];

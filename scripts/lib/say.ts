@@ -18,7 +18,9 @@ export async function step<T>(name: string, work: () => Promise<T> | T): Promise
     return result;
   } catch (error) {
     console.error(`  ✗ Step "${name}" failed: ${error instanceof Error ? error.message : String(error)}`);
-    console.error(`    What to do: ${error instanceof Trouble ? error.todo : 'read the message above and run the command again.'}`);
+    console.error(
+      `    What to do: ${error instanceof Trouble ? error.todo : 'read the message above and run the command again.'}`,
+    );
     throw error;
   }
 }

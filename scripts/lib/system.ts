@@ -22,7 +22,11 @@ export function installDebian(packages: string[], why: string): void {
 }
 
 /** Runs a program to its end; its output is shown only when it fails. Returns what it printed. */
-export function run(file: string, args: string[], options: { env?: NodeJS.ProcessEnv; show?: boolean } = {}): Promise<string> {
+export function run(
+  file: string,
+  args: string[],
+  options: { env?: NodeJS.ProcessEnv; show?: boolean } = {},
+): Promise<string> {
   return new Promise((resolve, reject) => {
     const child = spawn(file, args, {
       env: options.env ?? process.env,
@@ -35,7 +39,12 @@ export function run(file: string, args: string[], options: { env?: NodeJS.Proces
     child.on('close', (code) => {
       if (code === 0) return resolve(output);
       if (!options.show) process.stderr.write(output);
-      reject(new Trouble(`${file.split('/').at(-1)} ${args[0] ?? ''} ended with code ${code}.`, 'mend what the output above names, and run the command again.'));
+      reject(
+        new Trouble(
+          `${file.split('/').at(-1)} ${args[0] ?? ''} ended with code ${code}.`,
+          'mend what the output above names, and run the command again.',
+        ),
+      );
     });
   });
 }

@@ -7,7 +7,16 @@ import { join } from 'node:path';
 import { Trouble } from './say.ts';
 import { run } from './system.ts';
 
-const SOURCES = ['core', 'data', 'server', 'app', 'package-lock.json', 'vite.config.ts', 'react-router.config.ts', 'tsconfig.json'];
+const SOURCES = [
+  'core',
+  'data',
+  'server',
+  'app',
+  'package-lock.json',
+  'vite.config.ts',
+  'react-router.config.ts',
+  'tsconfig.json',
+];
 
 function fingerprint(): string {
   const hash = createHash('sha256');
@@ -24,7 +33,9 @@ export async function ensureBuild(): Promise<void> {
   const stamp = join('build', '.sources');
   const now = fingerprint();
   if (existsSync(stamp) && readFileSync(stamp, 'utf8') === now) return;
-  await run(process.execPath, ['node_modules/@react-router/dev/bin.js', 'build'], { env: { ...process.env, NODE_ENV: 'production' } });
+  await run(process.execPath, ['node_modules/@react-router/dev/bin.js', 'build'], {
+    env: { ...process.env, NODE_ENV: 'production' },
+  });
   mkdirSync('build', { recursive: true });
   writeFileSync(stamp, now);
 }
@@ -39,7 +50,10 @@ const isFree = (port: number): Promise<boolean> =>
 /** `first`, or the next port after it that nobody listens on. */
 export async function freePortFrom(first: number): Promise<number> {
   for (let port = first; port < first + 200; port++) if (await isFree(port)) return port;
-  throw new Trouble(`No free port between ${first} and ${first + 199}.`, 'close a program that uses one of them.');
+  throw new Trouble(
+    `No free port between ${first} and ${first + 199}.`,
+    'close a program that uses one of them.',
+  );
 }
 
 export interface WebServer {
@@ -50,11 +64,23 @@ export interface WebServer {
 }
 
 /** Serves the built application on loopback and answers when it is ready. */
-export async function serve(options: { port: number; databaseUrl: string; quiet?: boolean; env?: Record<string, string> }): Promise<WebServer> {
+export async function serve(options: {
+  port: number;
+  databaseUrl: string;
+  quiet?: boolean;
+  env?: Record<string, string>;
+}): Promise<WebServer> {
   const address = `http://127.0.0.1:${options.port}`;
   let log = '';
   const child: ChildProcess = spawn(process.execPath, ['--import', 'tsx', 'server/main.ts'], {
-    env: { ...process.env, NODE_ENV: 'production', DATABASE_URL: options.databaseUrl, PORT: String(options.port), HOST: '127.0.0.1', ...options.env },
+    env: {
+      ...process.env,
+      NODE_ENV: 'production',
+      DATABASE_URL: options.databaseUrl,
+      PORT: String(options.port),
+      HOST: '127.0.0.1',
+      ...options.env,
+    },
     stdio: ['ignore', 'pipe', 'pipe'],
     detached: true,
   });
@@ -71,7 +97,10 @@ export async function serve(options: { port: number; databaseUrl: string; quiet?
   };
   for (let attempt = 0; attempt < 200; attempt++) {
     if (child.exitCode !== null) break;
-    const ready = await fetch(`${address}/healthz`).then((answer) => answer.ok, () => false);
+    const ready = await fetch(`${address}/healthz`).then(
+      (answer) => answer.ok,
+      () => false,
+    );
     if (ready) return { address, stop, ended };
     await new Promise((done) => setTimeout(done, 100));
   }

@@ -1,5 +1,11 @@
 import { split } from '~/core/cards/facts';
-import { chanceAllSeenWithin, distinctSeen, drawsToSeeAllQuantile, meanDistinctSeen, meanDrawsToSeeAll } from '~/core/chance/coverage';
+import {
+  chanceAllSeenWithin,
+  distinctSeen,
+  drawsToSeeAllQuantile,
+  meanDistinctSeen,
+  meanDrawsToSeeAll,
+} from '~/core/chance/coverage';
 import { map, nFold, point } from '~/core/chance/pmf';
 import { CHOKE_TUBE_MM, materialOf } from '~/core/kits/materials';
 import { plain, share } from '~/core/words/numbers';
@@ -19,7 +25,10 @@ export function reckon(params: SpillParams, assumptions: Assumptions): Reckoning
   const toSeeAll = { mean: meanDrawsToSeeAll(odds), p95: drawsToSeeAllQuantile(odds, 0.95) };
   const distinct = meanDistinctSeen(odds, spills);
   const rarest = Math.min(...odds);
-  const turnsEach = finish === 'turnOver' ? map(distinctSeen(odds, spills), (seen) => spills + ways.length - seen) : point(spills);
+  const turnsEach =
+    finish === 'turnOver'
+      ? map(distinctSeen(odds, spills), (seen) => spills + ways.length - seen)
+      : point(spills);
   const practice = ways.map((way) => ({
     fact: split(way.a, way.b),
     // When missing ways are turned over at the end, every way is met at least once by each player.
@@ -27,23 +36,67 @@ export function reckon(params: SpillParams, assumptions: Assumptions): Reckoning
   }));
 
   const explained: Figure[] = [
-    { name: 'ways', label: 'Ways to split', value: ways.length, unit: 'ways', reason: order === 'ordered' ? `From 0 and ${counters} to ${counters} and 0; order counts.` : `From ${counters} and 0 to ${ways.at(-1)!.a} and ${ways.at(-1)!.b}; order does not count.` },
-    { name: 'distinctAfterSpills.mean', label: 'Ways a child sees', value: distinct, unit: `of ${ways.length}`, reason: `The average over ${plain(spills)} spills; the middle ways come again and again.` },
-    { name: 'spillsToSeeAll.mean', label: 'Spills to see every way', value: toSeeAll.mean, unit: 'spills', reason: 'The average, by shaking alone.' },
-    { name: 'spillsToSeeAll.p95', label: 'Spills to be nearly sure', value: toSeeAll.p95, unit: 'spills', reason: '95 of 100 children have seen every way by then.' },
-    { name: 'rarestWay.chance', label: 'Rarest way', value: rarest, unit: 'per spill', reason: `${counters} and 0: ${order === 'ordered' ? 'every counter on one given side' : 'every counter on the same side'}, ${share(rarest)}.` },
+    {
+      name: 'ways',
+      label: 'Ways to split',
+      value: ways.length,
+      unit: 'ways',
+      reason:
+        order === 'ordered'
+          ? `From 0 and ${counters} to ${counters} and 0; order counts.`
+          : `From ${counters} and 0 to ${ways.at(-1)!.a} and ${ways.at(-1)!.b}; order does not count.`,
+    },
+    {
+      name: 'distinctAfterSpills.mean',
+      label: 'Ways a child sees',
+      value: distinct,
+      unit: `of ${ways.length}`,
+      reason: `The average over ${plain(spills)} spills; the middle ways come again and again.`,
+    },
+    {
+      name: 'spillsToSeeAll.mean',
+      label: 'Spills to see every way',
+      value: toSeeAll.mean,
+      unit: 'spills',
+      reason: 'The average, by shaking alone.',
+    },
+    {
+      name: 'spillsToSeeAll.p95',
+      label: 'Spills to be nearly sure',
+      value: toSeeAll.p95,
+      unit: 'spills',
+      reason: '95 of 100 children have seen every way by then.',
+    },
+    {
+      name: 'rarestWay.chance',
+      label: 'Rarest way',
+      value: rarest,
+      unit: 'per spill',
+      reason: `${counters} and 0: ${order === 'ordered' ? 'every counter on one given side' : 'every counter on the same side'}, ${share(rarest)}.`,
+    },
   ];
 
   return {
     figures: Object.fromEntries(explained.map((figure) => [figure.name, figure.value])),
     explained,
     parts: [
-      need('two-colour-counter', counters, `${counters} counters are spilled together; the players share them in turns.`),
+      need(
+        'two-colour-counter',
+        counters,
+        `${counters} counters are spilled together; the players share them in turns.`,
+      ),
       need('cup', 1, 'One cup to shake, passed on after each spill.'),
-      need('record-sheet', players, `One sheet of ${spills} rows for each of ${players} ${players === 1 ? 'player' : 'players'}.`),
+      need(
+        'record-sheet',
+        players,
+        `One sheet of ${spills} rows for each of ${players} ${players === 1 ? 'player' : 'players'}.`,
+      ),
       need('pencil', players, 'One for each player.'),
     ],
-    prep: [`Count ${counters} counters into the cup.`, `Print ${players} record ${players === 1 ? 'sheet' : 'sheets'} of ${spills} rows.`],
+    prep: [
+      `Count ${counters} counters into the cup.`,
+      `Print ${players} record ${players === 1 ? 'sheet' : 'sheets'} of ${spills} rows.`,
+    ],
     length: lengthOf(nFold(turnsEach, players), assumptions.secondsPerTurn, SET_UP_MINUTES),
     practice,
     skills: skillsOf(practice),
@@ -55,12 +108,26 @@ export function reckon(params: SpillParams, assumptions: Assumptions): Reckoning
 }
 
 /** A part whose number never varies from play to play. */
-const need = (material: string, quantity: number, reason: string) => ({ material, expected: quantity, enough: quantity, worst: quantity, reason });
+const need = (material: string, quantity: number, reason: string) => ({
+  material,
+  expected: quantity,
+  enough: quantity,
+  worst: quantity,
+  reason,
+});
 
-function notices(params: SpillParams, ways: number, distinct: number, toSeeAll: { mean: number; p95: number }): Notice[] {
+function notices(
+  params: SpillParams,
+  ways: number,
+  distinct: number,
+  toSeeAll: { mean: number; p95: number },
+): Notice[] {
   const { counters, spills, players, finish } = params;
   const found: Notice[] = [];
-  const chance = chanceAllSeenWithin(waysOf(params).map((way) => way.chance), spills);
+  const chance = chanceAllSeenWithin(
+    waysOf(params).map((way) => way.chance),
+    spills,
+  );
   if (finish === 'asTheyFall' && chance < 0.5) {
     found.push({
       code: 'all-ways-unlikely',
@@ -104,6 +171,12 @@ function notices(params: SpillParams, ways: number, distinct: number, toSeeAll: 
 
 /** The next easier and the next harder number of counters. */
 export function reckonLadder(params: SpillParams): { easier?: Rung; harder?: Rung } {
-  const to = (counters: number | undefined): Rung | undefined => (counters === undefined ? undefined : { params: { ...params, counters }, label: `Use ${counters} counters` });
-  return { easier: to(LEVELS.findLast((level) => level < params.counters)), harder: to(LEVELS.find((level) => level > params.counters)) };
+  const to = (counters: number | undefined): Rung | undefined =>
+    counters === undefined
+      ? undefined
+      : { params: { ...params, counters }, label: `Use ${counters} counters` };
+  return {
+    easier: to(LEVELS.findLast((level) => level < params.counters)),
+    harder: to(LEVELS.find((level) => level > params.counters)),
+  };
 }

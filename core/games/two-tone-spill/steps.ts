@@ -24,9 +24,21 @@ export function steps(params: SpillParams): Step[] {
     { part: 'turn', id: order === 'ordered' ? 'turn.ordered' : 'turn.unordered', args: { a, b } },
     players > 1 && { part: 'turn', id: 'turn.pass', args: {} },
     { part: 'end', id: 'end.rows', args: { spills, players } },
-    finish === 'turnOver' ? { part: 'end', id: 'end.turnOver', args: { ways: all }, show: 'pieces' } : { part: 'end', id: 'end.look', args: { ways: all } },
-    easier && { part: 'easier', id: 'easier.fewer', args: { counters: Number(easier.params.counters) }, show: 'pieces' },
-    harder && { part: 'harder', id: 'harder.more', args: { counters: Number(harder.params.counters) }, show: 'pieces' },
+    finish === 'turnOver'
+      ? { part: 'end', id: 'end.turnOver', args: { ways: all }, show: 'pieces' }
+      : { part: 'end', id: 'end.look', args: { ways: all } },
+    easier && {
+      part: 'easier',
+      id: 'easier.fewer',
+      args: { counters: Number(easier.params.counters) },
+      show: 'pieces',
+    },
+    harder && {
+      part: 'harder',
+      id: 'harder.more',
+      args: { counters: Number(harder.params.counters) },
+      show: 'pieces',
+    },
     { part: 'harder', id: 'harder.hide', args: {}, show: 'pieces' },
     { part: 'sideBySide', id: 'sideBySide.own', args: { counters, ways: all } },
     { part: 'younger', id: 'younger.line', args: { years: 3 } },

@@ -1,0 +1,44 @@
+/** The table of contents: every address of the application. */
+import { index, layout, prefix, route, type RouteConfig } from '@react-router/dev/routes';
+
+export default [
+  index('routes/home.tsx'),
+  route('healthz', 'routes/healthz.ts'),
+  route('set-up', 'routes/people/set-up.tsx'),
+  route('sign-in', 'routes/people/sign-in.tsx'),
+  route('sign-out', 'routes/people/sign-out.ts'),
+
+  layout('routes/staff.tsx', [
+    ...prefix('choose', [index('routes/choose/shelf.tsx'), route(':gameId', 'routes/choose/bench.tsx')]),
+    ...prefix('fill', [
+      index('routes/fill/kits.tsx'),
+      route('new', 'routes/fill/new.tsx'),
+      route(':kitId', 'routes/fill/kit.tsx'),
+    ]),
+    ...prefix('word', [index('routes/word/games.tsx'), route(':gameId', 'routes/word/desk.tsx')]),
+    route('print', 'routes/print/pack.tsx'),
+    ...prefix('lend', [
+      index('routes/lend/desk.tsx'),
+      ...prefix('families', [
+        index('routes/lend/families.tsx'),
+        route('new', 'routes/lend/family-new.tsx'),
+        route('import', 'routes/lend/families-import.tsx'),
+        route(':familyId', 'routes/lend/family.tsx'),
+      ]),
+    ]),
+    ...prefix('take-back', [
+      index('routes/take-back/out.tsx'),
+      route(':loanId', 'routes/take-back/check.tsx'),
+    ]),
+    route('listen', 'routes/listen/answers.tsx'),
+    route('look-back', 'routes/look-back/overview.tsx'),
+    route('copies/:copyId', 'routes/look-back/copy.tsx'),
+    route('*', 'routes/not-found.tsx'),
+  ]),
+
+  route('scan', 'routes/scan.ts'),
+  route('print/pack.pdf', 'routes/print/pack-pdf.ts'),
+  route('lend/families.csv', 'routes/lend/families-csv.ts'),
+
+  ...prefix('p/:linkKey', [index('routes/play/game.tsx'), route('answer', 'routes/play/answer.tsx')]),
+] satisfies RouteConfig;

@@ -1,0 +1,196 @@
+import { Form, useNavigation } from 'react-router';
+import type { FieldErrors } from '~/core/check/check';
+import { AGE_BANDS, type AgeBand, type Params } from '~/core/games/types';
+import { ASSURANCES, recipeOf, type Assurance, type Recipe } from '~/core/kits/recipe';
+import { count } from '~/core/words/numbers';
+import { materialOf } from '~/core/kits/materials';
+import { Button, ButtonLink } from '~/app/ui/Button';
+import { Choice, NumberBox, Pick, TextBox, TickBox } from '~/app/ui/fields';
+import { Notices, Said } from '~/app/ui/Notices';
+import { Empty, Entered, Entries, Faint, Margin, Row, Sheet, Stack } from '~/app/ui/Page';
+import { Tray } from '~/app/ui/Tray';
+
+export interface KitDraft {
+  name: string;
+  ageBand: AgeBand;
+  players: number;
+  paper: string;
+  assurance: Assurance;
+  variantIds: string[];
+}
+
+export interface ChoosableVariant {
+  id: string;
+  gameId: string;
+  name: string;
+  params: Params;
+  ageBand: AgeBand;
+}
+
+/** The recipe of a draft, reckoned as it is changed. */
+export const recipeOfDraft = (draft: KitDraft, variants: readonly ChoosableVariant[]): Recipe =>
+  recipeOf({
+    ageBand: draft.ageBand,
+    players: draft.players,
+    assurance: draft.assurance,
+    variants: draft.variantIds
+      .flatMap((id) => variants.find((variant) => variant.id === id) ?? [])
+      .map(({ gameId, name, params }) => ({ gameId, name, params })),
+  });
+
+interface KitFormProps {
+  draft: KitDraft;
+  onChange: (change: Partial<KitDraft>) => void;
+  onSubmit: () => void;
+  variants: readonly ChoosableVariant[];
+  errors: FieldErrors;
+  action: string;
+}
+
+/** What a kit is for and what is in it. */
+export function KitForm({ draft, onChange, onSubmit, variants, errors, action }: KitFormProps) {
+  const busy = useNavigation().state !== 'idle';
+  const toggle = (id: string, on: boolean): void =>
+    onChange({ variantIds: on ? [...draft.variantIds, id] : draft.variantIds.filter((one) => one !== id) });
+  return (
+    <Form method="post" onSubmit={onSubmit}>
+      <input type="hidden" name="intent" value="save" />
+      <Stack>
+        {Object.keys(errors).length > 0 && (
+          <Said kind="mind" word="Not saved yet" live>
+            {errors[''] ?? 'Please look at the marked places; everything you set is still here.'}
+          </Said>
+        )}
+        <Row $gap="1.4rem">
+          <TextBox
+            name="name"
+            label="Name of the kit"
+            value={draft.name}
+            onChange={(name) => onChange({ name })}
+            error={errors.name}
+            maxLength={60}
+          />
+          <Pick
+            name="ageBand"
+            label="For which grade band"
+            value={draft.ageBand}
+            onChange={(value) => onChange({ ageBand: value as AgeBand })}
+            options={Object.entries(AGE_BANDS).map(([value, label]) => ({ value, label }))}
+            error={errors.ageBand}
+          />
+          <NumberBox
+            name="players"
+            label="Players"
+            value={draft.players}
+            onChange={(players) => onChange({ players })}
+            min={1}
+            max={6}
+            error={errors.players}
+          />
+        </Row>
+        <fieldset style={{ border: 0, margin: 0, padding: 0 }}>
+          <legend style={{ fontWeight: 700, padding: 0 }}>Games in the basket</legend>
+          {variants.length === 0 && (
+            <Empty
+              title="No variant to put in"
+              action={<ButtonLink href="/choose">Choose a game</ButtonLink>}
+            >
+              Save a variant on a game bench first.
+            </Empty>
+          )}
+          {variants.map((variant) => (
+            <TickBox
+              key={variant.id}
+              name="variantIds"
+              value={variant.id}
+              isSelected={draft.variantIds.includes(variant.id)}
+              onChange={(on) => toggle(variant.id, on)}
+            >
+              {variant.name} <Faint as="span">({AGE_BANDS[variant.ageBand]})</Faint>
+            </TickBox>
+          ))}
+          {errors.variantIds && (
+            <Said kind="mind" word="Look here">
+              {errors.variantIds}
+            </Said>
+          )}
+        </fieldset>
+        <Row $gap="1.4rem">
+          <Choice
+            name="assurance"
+            label="How many of each part"
+            value={draft.assurance}
+            onChange={(value) => onChange({ assurance: value as Assurance })}
+            options={Object.entries(ASSURANCES).map(([value, label]) => ({ value, label }))}
+            error={errors.assurance}
+          />
+          <Choice
+            name="paper"
+            label="Paper"
+            value={draft.paper}
+            onChange={(paper) => onChange({ paper })}
+            options={[
+              { value: 'letter', label: 'Letter' },
+              { value: 'a4', label: 'A4' },
+            ]}
+            error={errors.paper}
+          />
+        </Row>
+        <Row>
+          <Button type="submit" isPending={busy}>
+            {action}
+          </Button>
+        </Row>
+      </Stack>
+    </Form>
+  );
+}
+
+/** The tray and, below it, where each number comes from. */
+export const Contents = ({ recipe }: { recipe: Recipe }) => (
+  <Sheet aria-labelledby="tray">
+    <Stack $gap="0.8rem">
+      <h2 id="tray">One copy holds</h2>
+      {recipe.parts.length === 0 ? (
+        <Faint>Tick a game, and its parts are counted here.</Faint>
+      ) : (
+        <Tray parts={recipe.parts} />
+      )}
+    </Stack>
+  </Sheet>
+);
+
+const money = new Intl.NumberFormat('en-US', { style: 'currency', currency: 'USD' });
+
+export const RecipeMargin = ({ recipe }: { recipe: Recipe }) => (
+  <Stack>
+    <Margin label="Reckonings">
+      <Entries>
+        {recipe.parts.map((part) => (
+          <Entered
+            key={part.material}
+            label={materialOf(part.material).plural}
+            number={String(part.quantity)}
+            reason={part.reasons.join(' ')}
+          />
+        ))}
+        {recipe.parts.length > 0 && (
+          <Entered
+            label="Everything once"
+            number={String(recipe.minutes)}
+            unit="minutes expected"
+            reason={`${count(recipe.variants.length, 'game')}, one after the other.`}
+          />
+        )}
+        {recipe.parts.length > 0 && (
+          <Entered
+            label="Parts for one copy"
+            number={money.format(recipe.costCents / 100)}
+            reason="At the prices of the catalogue, packs shared out."
+          />
+        )}
+      </Entries>
+    </Margin>
+    <Notices notices={recipe.notices} />
+  </Stack>
+);

@@ -1,0 +1,269 @@
+import { useState } from 'react';
+import { data, Form, Link, redirect, useNavigation, useSearchParams } from 'react-router';
+import { checkForm, type FieldErrors } from '~/core/check/check';
+import { AGE_BANDS } from '~/core/games/types';
+import { buildSchema, MOST_COPIES } from '~/core/kits/forms';
+import { ASSURANCES, recipeOf } from '~/core/kits/recipe';
+import { dueWords, showDay } from '~/core/lending/due';
+import { randomTag, showTag } from '~/core/lending/tag';
+import { PAPERS } from '~/core/print/sheet';
+import { count } from '~/core/words/numbers';
+import { buildCopies, findKit, listCopies, listVariants, planOf } from '~/data/queries/kits';
+import { secureRandom } from '~/server/random';
+import { isId } from '~/server/ids';
+import { saveKitForm } from '~/server/kits/save';
+import { newLinkKey } from '~/server/links';
+import { requireRole } from '~/server/people/session';
+import { notFound } from '~/server/refusals';
+import { today } from '~/server/today';
+import { Button, ButtonLink } from '~/app/ui/Button';
+import { NumberBox } from '~/app/ui/fields';
+import { Said } from '~/app/ui/Notices';
+import { Empty, Faint, Heading, Row, Sheet, Stack, State, TableFrame, Tag, Workplace } from '~/app/ui/Page';
+import { useRemembered } from '~/app/ui/remember';
+import { Contents, KitForm, RecipeMargin, recipeOfDraft, type KitDraft } from './KitForm';
+import type { Route } from './+types/kit';
+
+export const meta: Route.MetaFunction = ({ loaderData }) => [
+  { title: `${loaderData?.kit.name ?? 'Kit'} · Fern Basket` },
+];
+
+export async function loader({ request, params }: Route.LoaderArgs) {
+  const person = await requireRole(request, 'coordinator', 'helper');
+  const kit = isId(params.kitId) ? await findKit(params.kitId) : undefined;
+  if (!kit) throw notFound('This kit');
+  const copies = (await listCopies({ kitId: kit.id })).map(
+    ({ id, tag, builtOn, printedAt, loan, buildRunId }) => ({
+      id,
+      tag,
+      builtOn,
+      printed: printedAt !== null,
+      loan,
+      buildRunId,
+    }),
+  );
+  return {
+    kit,
+    copies,
+    variants: await listVariants(),
+    mayChange: person.role === 'coordinator',
+    today: today(),
+  };
+}
+
+export async function action({ request, params }: Route.ActionArgs) {
+  const form = await request.formData();
+  const build = form.get('intent') === 'build';
+  const person = await requireRole(request, 'coordinator', ...(build ? (['helper'] as const) : []));
+  const kit = isId(params.kitId) ? await findKit(params.kitId) : undefined;
+  if (!kit) throw notFound('This kit');
+  if (build) {
+    const checked = checkForm(buildSchema, form);
+    if (!checked.ok) return data({ build: true, errors: checked.errors }, { status: 400 });
+    if (kit.variants.length === 0)
+      return data(
+        { build: true, errors: { copies: 'Put a game into this kit first.' } as FieldErrors },
+        { status: 400 },
+      );
+    const { runId } = await buildCopies({
+      kit,
+      count: checked.value.copies,
+      builtOn: today(),
+      builtBy: person.id,
+      newTag: () => randomTag(secureRandom),
+      newLinkKey,
+    });
+    throw redirect(`/fill/${kit.id}?run=${runId}`);
+  }
+  const saved = await saveKitForm(form, kit.id);
+  if (!saved.ok) return data({ build: false, errors: saved.errors }, { status: saved.status });
+  throw redirect(`/fill/${kit.id}?saved=1`);
+}
+
+export default function KitPage({ loaderData, actionData }: Route.ComponentProps) {
+  const { kit, copies, variants, mayChange } = loaderData;
+  const [search] = useSearchParams();
+  const [changing, setChanging] = useState(false);
+  const run = search.get('run');
+  const fresh = copies.filter((copy) => copy.buildRunId === run);
+  const recipe = recipeOf(planOf(kit));
+  const errors: FieldErrors = actionData?.errors ?? {};
+  if (mayChange && (changing || (actionData && !actionData.build)))
+    return (
+      <Change key={kit.id} kit={kit} variants={variants} errors={errors} onDone={() => setChanging(false)} />
+    );
+  return (
+    <Workplace>
+      <Stack>
+        <Heading
+          title={kit.name}
+          action={
+            mayChange && (
+              <Button quiet onPress={() => setChanging(true)}>
+                Change this kit
+              </Button>
+            )
+          }
+        >
+          {AGE_BANDS[kit.ageBand]}, {count(kit.players, 'player')}:{' '}
+          {kit.variants.map((variant) => variant.name).join(', ')}. {PAPERS[kit.paper].name} paper.{' '}
+          {ASSURANCES[kit.assurance]}.
+        </Heading>
+        {fresh.length > 0 && (
+          <Said
+            kind="done"
+            word="Built"
+            live
+            action={
+              <ButtonLink
+                href={`/print?run=${run}`}
+              >{`Print ${fresh.length === 1 ? 'its pack' : `${fresh.length} packs`}`}</ButtonLink>
+            }
+          >
+            {fresh.length === 1 ? 'One copy has' : `${fresh.length} copies have`} a tag now:{' '}
+            {fresh.map((copy) => showTag(copy.tag)).join(', ')}.
+          </Said>
+        )}
+        {search.has('saved') && !run && (
+          <Said kind="done" word="Saved" live>
+            Copies built before stay as they were; new ones follow the kit as it is now.
+          </Said>
+        )}
+        <Contents recipe={recipe} />
+        <Sheet aria-labelledby="build">
+          <BuildForm error={actionData?.build ? errors.copies : undefined} />
+        </Sheet>
+        <Sheet aria-labelledby="copies">
+          <Stack $gap="0.6rem">
+            <h2 id="copies">Copies</h2>
+            {copies.length === 0 ? (
+              <Empty title="No copy yet">
+                Build the first ones above: each gets a tag and labels of its own.
+              </Empty>
+            ) : (
+              <TableFrame>
+                <table>
+                  <thead>
+                    <tr>
+                      <th>Tag</th>
+                      <th>Built</th>
+                      <th>Pack</th>
+                      <th>Where</th>
+                    </tr>
+                  </thead>
+                  <tbody>
+                    {copies.map((copy) => (
+                      <tr key={copy.id}>
+                        <td>
+                          <Link to={`/copies/${copy.id}`}>
+                            <Tag>{showTag(copy.tag)}</Tag>
+                          </Link>
+                        </td>
+                        <td>{showDay(copy.builtOn)}</td>
+                        <td>
+                          {copy.printed ? 'printed' : <Link to={`/print?copy=${copy.id}`}>print it</Link>}
+                        </td>
+                        <td>
+                          {copy.loan ? (
+                            `with ${copy.loan.familyName}, ${dueWords(copy.loan.dueOn, loaderData.today)}`
+                          ) : (
+                            <State tone="calm">at school</State>
+                          )}
+                        </td>
+                      </tr>
+                    ))}
+                  </tbody>
+                </table>
+              </TableFrame>
+            )}
+          </Stack>
+        </Sheet>
+      </Stack>
+      <RecipeMargin recipe={recipe} />
+    </Workplace>
+  );
+}
+
+function BuildForm({ error }: { error?: string }) {
+  const busy = useNavigation().state !== 'idle';
+  return (
+    <Form method="post">
+      <input type="hidden" name="intent" value="build" />
+      <Stack $gap="0.7rem">
+        <h2 id="build">Build copies</h2>
+        <Row>
+          <NumberBox
+            name="copies"
+            label="How many"
+            min={1}
+            max={MOST_COPIES}
+            defaultValue={4}
+            error={error}
+          />
+          <Button type="submit" isPending={busy}>
+            Build and tag these copies
+          </Button>
+        </Row>
+        <Faint>Each copy gets its own tag; print the packs, then count the parts into the bags.</Faint>
+      </Stack>
+    </Form>
+  );
+}
+
+function Change({
+  kit,
+  variants,
+  errors,
+  onDone,
+}: {
+  kit: Route.ComponentProps['loaderData']['kit'];
+  variants: Route.ComponentProps['loaderData']['variants'];
+  errors: FieldErrors;
+  onDone: () => void;
+}) {
+  const start: KitDraft = {
+    name: kit.name,
+    ageBand: kit.ageBand,
+    players: kit.players,
+    paper: kit.paper,
+    assurance: kit.assurance,
+    variantIds: kit.variants.map((variant) => variant.id),
+  };
+  const { value: draft, set, forget } = useRemembered<KitDraft>(`kit ${kit.id}`, start);
+  const recipe = recipeOfDraft(draft, variants);
+  return (
+    <Workplace>
+      <Stack>
+        <Heading
+          title={`Change ${kit.name}`}
+          action={
+            <Button
+              quiet
+              onPress={() => {
+                forget();
+                onDone();
+              }}
+            >
+              Leave it as it was
+            </Button>
+          }
+        />
+        <Sheet aria-label="The kit">
+          <KitForm
+            draft={draft}
+            onChange={(change) => set((old) => ({ ...old, ...change }))}
+            onSubmit={() => {
+              forget();
+              onDone();
+            }}
+            variants={variants}
+            errors={errors}
+            action="Save the changes"
+          />
+        </Sheet>
+        <Contents recipe={recipe} />
+      </Stack>
+      <RecipeMargin recipe={recipe} />
+    </Workplace>
+  );
+}

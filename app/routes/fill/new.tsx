@@ -1,0 +1,61 @@
+import { data, redirect } from 'react-router';
+import { findSchool } from '~/data/queries/people';
+import { listVariants } from '~/data/queries/kits';
+import { saveKitForm } from '~/server/kits/save';
+import { requireRole } from '~/server/people/session';
+import { Heading, Stack, Workplace, Sheet } from '~/app/ui/Page';
+import { useRemembered } from '~/app/ui/remember';
+import { Contents, KitForm, RecipeMargin, recipeOfDraft, type KitDraft } from './KitForm';
+import type { Route } from './+types/new';
+
+export const meta: Route.MetaFunction = () => [{ title: 'New kit · Fern Basket' }];
+
+export async function loader({ request }: Route.LoaderArgs) {
+  await requireRole(request, 'coordinator');
+  return { variants: await listVariants(), paper: (await findSchool())!.paper };
+}
+
+export async function action({ request }: Route.ActionArgs) {
+  await requireRole(request, 'coordinator');
+  const saved = await saveKitForm(await request.formData());
+  if (!saved.ok) return data({ errors: saved.errors }, { status: saved.status });
+  throw redirect(`/fill/${saved.id}?saved=1`);
+}
+
+export default function NewKit({ loaderData, actionData }: Route.ComponentProps) {
+  const { variants, paper } = loaderData;
+  const {
+    value: draft,
+    set,
+    forget,
+  } = useRemembered<KitDraft>('new kit', {
+    name: '',
+    ageBand: 'g1',
+    players: 2,
+    paper,
+    assurance: 'usual',
+    variantIds: [],
+  });
+  const recipe = recipeOfDraft(draft, variants);
+  return (
+    <Workplace>
+      <Stack>
+        <Heading title="A new kit">
+          For whom is it, and what goes in? The margin counts as you choose.
+        </Heading>
+        <Sheet aria-label="The kit">
+          <KitForm
+            draft={draft}
+            onChange={(change) => set((old) => ({ ...old, ...change }))}
+            onSubmit={forget}
+            variants={variants}
+            errors={actionData?.errors ?? {}}
+            action="Save this kit"
+          />
+        </Sheet>
+        <Contents recipe={recipe} />
+      </Stack>
+      <RecipeMargin recipe={recipe} />
+    </Workplace>
+  );
+}

@@ -1,0 +1,87 @@
+import type { ReactNode } from 'react';
+import { Form, useNavigation } from 'react-router';
+import type { FieldErrors } from '~/core/check/check';
+import type { FamilyFields } from '~/core/lending/families';
+import { LANGUAGES } from '~/core/words/message';
+import { Button } from '~/app/ui/Button';
+import { Choice, TextBox, TickBox } from '~/app/ui/fields';
+import { Said } from '~/app/ui/Notices';
+import { Row, Stack } from '~/app/ui/Page';
+
+interface Props {
+  value: FamilyFields;
+  onChange: (change: Partial<FamilyFields>) => void;
+  onSubmit: () => void;
+  errors: FieldErrors;
+  languages: readonly string[];
+  action: string;
+  children?: ReactNode;
+}
+
+/** What the school keeps about a family: little, and nothing about the children but one flag. */
+export function FamilyForm({ value, onChange, onSubmit, errors, languages, action, children }: Props) {
+  const busy = useNavigation().state !== 'idle';
+  return (
+    <Form method="post" onSubmit={onSubmit}>
+      <Stack>
+        {Object.keys(errors).length > 0 && (
+          <Said kind="mind" word="Not saved yet" live>
+            Please look at the marked places; what you typed is still here.
+          </Said>
+        )}
+        <TextBox
+          name="name"
+          label="Family name"
+          value={value.name}
+          onChange={(name) => onChange({ name })}
+          error={errors.name}
+          hint="As the family wants to be called. No children’s names."
+          maxLength={80}
+          autoFocus
+        />
+        <Choice
+          name="language"
+          label="Home language"
+          value={value.language}
+          onChange={(language) => onChange({ language: language as FamilyFields['language'] })}
+          error={errors.language}
+          options={Object.entries(LANGUAGES)
+            .filter(([code]) => languages.includes(code) || code === value.language)
+            .map(([code, { name }]) => ({ value: code, label: name }))}
+        />
+        <TextBox
+          name="reach"
+          label="How to reach them"
+          value={value.reach}
+          onChange={(reach) => onChange({ reach })}
+          error={errors.reach}
+          hint="A phone number, a mail address, or “at the gate”."
+          maxLength={120}
+        />
+        <TickBox
+          name="underThree"
+          value="true"
+          isSelected={value.underThree}
+          onChange={(underThree) => onChange({ underThree })}
+        >
+          A child under three lives at home (small parts)
+        </TickBox>
+        <TextBox
+          name="allergens"
+          label="Allergens"
+          value={value.allergens}
+          onChange={(allergens) => onChange({ allergens })}
+          error={errors.allergens}
+          hint="Only what matters for a basket, such as latex."
+          maxLength={120}
+        />
+        <Row>
+          <Button type="submit" isPending={busy}>
+            {action}
+          </Button>
+          {children}
+        </Row>
+      </Stack>
+    </Form>
+  );
+}

@@ -1,0 +1,374 @@
+import { useState } from 'react';
+import { data, Form, Link, redirect, useNavigation, useSearchParams, useSubmit } from 'react-router';
+import { hasSmallParts } from '~/core/kits/recipe';
+import { materialOf } from '~/core/kits/materials';
+import { daysAfter, daysBetween, dueState, dueWords, LOAN_DAYS, showDay } from '~/core/lending/due';
+import { readTag, showTag } from '~/core/lending/tag';
+import { LANGUAGES } from '~/core/words/message';
+import { count } from '~/core/words/numbers';
+import { findFamily } from '~/data/queries/families';
+import { findCopy, listCopies } from '~/data/queries/kits';
+import { findLoan, lend, listOut, listShortages, undoLoan } from '~/data/queries/lending';
+import { isId } from '~/server/ids';
+import { requireRole } from '~/server/people/session';
+import { readDay } from '~/server/days';
+import { today as todayAtSchool } from '~/server/today';
+import { Button, ButtonLink } from '~/app/ui/Button';
+import { TextBox } from '~/app/ui/fields';
+import { Said } from '~/app/ui/Notices';
+import {
+  Empty,
+  Entered,
+  Entries,
+  Faint,
+  Heading,
+  Margin,
+  Row,
+  Sheet,
+  Stack,
+  State,
+  TableFrame,
+  Tag,
+  Workplace,
+} from '~/app/ui/Page';
+import { useReadyAction } from '~/app/ui/ScanLine';
+import type { Route } from './+types/desk';
+
+export const meta: Route.MetaFunction = () => [{ title: 'Lend · Fern Basket' }];
+
+export async function loader({ request }: Route.LoaderArgs) {
+  const person = await requireRole(request, 'coordinator', 'helper');
+  const search = new URL(request.url).searchParams;
+  const tag = readTag(search.get('copy') ?? '');
+  const copy = tag.kind === 'tag' ? await findCopy({ tag: tag.tag }) : undefined;
+  const familyId = search.get('family');
+  const family = isId(familyId) ? await findFamily(familyId) : undefined;
+  const lentId = search.get('lent');
+  const lent = isId(lentId) ? await findLoan(lentId) : undefined;
+  const short = await listShortages();
+  const day = todayAtSchool();
+  return {
+    copy: copy && {
+      id: copy.id,
+      tag: copy.tag,
+      kitName: copy.kitName,
+      loan: copy.loan,
+      printed: copy.printedAt !== null,
+      small: hasSmallParts(copy.parts),
+      allergens: [...new Set(copy.parts.flatMap((part) => materialOf(part.material).allergens))],
+    },
+    lacking: short
+      .filter((one) => one.copyId === copy?.id)
+      .map((one) => `${one.expected - one.counted} of ${one.expected} ${materialOf(one.material).plural}`),
+    family: family && {
+      id: family.id,
+      name: family.name,
+      language: family.language,
+      underThree: family.underThree,
+      allergens: family.allergens,
+    },
+    lent: lent?.closedAs === null ? lent : undefined,
+    undone: search.has('undone'),
+    home: (await listCopies())
+      .filter((one) => !one.loan)
+      .map((one) => ({
+        id: one.id,
+        tag: one.tag,
+        kitName: one.kitName,
+        printed: one.printedAt !== null,
+        short: short.some((part) => part.copyId === one.id),
+      })),
+    out: await listOut(),
+    today: day,
+    dueOn: daysAfter(day, LOAN_DAYS),
+    maySeeFamilies: person.role === 'coordinator',
+  };
+}
+
+export async function action({ request }: Route.ActionArgs) {
+  const person = await requireRole(request, 'coordinator', 'helper');
+  const form = await request.formData();
+  if (form.get('intent') === 'undo') {
+    const loanId = form.get('loan');
+    if (!isId(loanId) || !(await undoLoan(loanId, person.id)))
+      return data(
+        { problem: 'This loan was ended already, so there is nothing to undo.', dueOn: '' },
+        { status: 409 },
+      );
+    throw redirect('/lend?undone=1');
+  }
+  const [copyId, familyId] = [form.get('copy'), form.get('family')];
+  const dueOn = readDay(form.get('dueOn'));
+  const kept = String(form.get('dueOn') ?? '');
+  const day = todayAtSchool();
+  if (!isId(copyId) || !isId(familyId))
+    return data({ problem: 'Choose a copy and a family first.', dueOn: kept }, { status: 400 });
+  if (!dueOn || daysBetween(day, dueOn) < 0 || daysBetween(day, dueOn) > 366)
+    return data(
+      {
+        problem: 'The due date must be a day from today to a year from now. Nothing was lent yet.',
+        dueOn: kept,
+      },
+      { status: 400 },
+    );
+  const result = await lend({ copyId, familyId, lentOn: day, dueOn, personId: person.id });
+  if (!result.ok)
+    return data(
+      {
+        problem:
+          result.reason === 'out'
+            ? 'This copy went out a moment ago, at another desk. Nothing was changed; choose another copy.'
+            : 'This copy or this family is not there any more. Nothing was changed.',
+        dueOn: kept,
+      },
+      { status: 409 },
+    );
+  throw redirect(`/lend?lent=${result.loanId}`);
+}
+
+export default function Desk({ loaderData, actionData }: Route.ComponentProps) {
+  const { copy, family, lacking, lent, undone, home, out, today } = loaderData;
+  const [search] = useSearchParams();
+  const submit = useSubmit();
+  const busy = useNavigation().state !== 'idle';
+  const [dueOn, setDueOn] = useState(loaderData.dueOn);
+  const ready = Boolean(copy && !copy.loan && family);
+  const says =
+    ready && dueOn ? `lend ${showTag(copy!.tag)} to ${family!.name} until ${showDay(dueOn)}` : undefined;
+  useReadyAction(
+    says,
+    () =>
+      void submit(
+        { copy: copy!.id, family: family!.id, dueOn },
+        { method: 'post', action: `/lend?${search}` },
+      ),
+  );
+  const clear = (name: string): string => {
+    const rest = new URLSearchParams(search);
+    rest.delete(name);
+    return `/lend?${rest}`;
+  };
+  return (
+    <Workplace>
+      <Stack>
+        <Heading
+          title="Lend"
+          action={
+            loaderData.maySeeFamilies && (
+              <ButtonLink quiet href="/lend/families">
+                Families
+              </ButtonLink>
+            )
+          }
+        >
+          Which copy goes to which family? Scan the tag, then scan or type the family, then press Enter.
+        </Heading>
+        {actionData?.problem && (
+          <Said kind="stop" word="Not lent" live>
+            {actionData.problem}
+          </Said>
+        )}
+        {undone && !actionData && !copy && !family && (
+          <Said kind="done" word="Undone" live>
+            The copy is at school again, as if it had not been lent.
+          </Said>
+        )}
+        {lent && !actionData && (
+          <Said
+            kind="done"
+            word="Lent"
+            live
+            action={
+              <Form method="post" action="/lend">
+                <input type="hidden" name="intent" value="undo" />
+                <input type="hidden" name="loan" value={lent.id} />
+                <Button type="submit" quiet>
+                  Undo this loan
+                </Button>
+              </Form>
+            }
+          >
+            {showTag(lent.tag)} ({lent.kitName}) is with {lent.familyName} until {showDay(lent.dueOn)}.
+          </Said>
+        )}
+        <Row $gap="1rem" style={{ alignItems: 'stretch' }}>
+          <Sheet aria-labelledby="copy" style={{ flex: '1 1 280px' }}>
+            <Stack $gap="0.5rem">
+              <h2 id="copy">Copy</h2>
+              {copy ? (
+                <>
+                  <p style={{ fontSize: '1.5rem' }}>
+                    <Tag>{showTag(copy.tag)}</Tag>
+                  </p>
+                  <p>{copy.kitName}</p>
+                  {copy.loan && (
+                    <Said
+                      kind="mind"
+                      action={<ButtonLink href={`/take-back/${copy.loan.id}`}>Take it back</ButtonLink>}
+                    >
+                      It is out with {copy.loan.familyName}, {dueWords(copy.loan.dueOn, today)}.
+                    </Said>
+                  )}
+                  <Link to={clear('copy')}>Choose another copy</Link>
+                </>
+              ) : (
+                <Faint>Scan a tag, or press one below.</Faint>
+              )}
+            </Stack>
+          </Sheet>
+          <Sheet aria-labelledby="family" style={{ flex: '1 1 280px' }}>
+            <Stack $gap="0.5rem">
+              <h2 id="family">Family</h2>
+              {family ? (
+                <>
+                  <p style={{ fontSize: '1.5rem' }}>{family.name}</p>
+                  <p>{LANGUAGES[family.language].name}</p>
+                  <Link to={clear('family')}>Choose another family</Link>
+                </>
+              ) : (
+                <Faint>Type a part of the name on the scan line{copy ? ' now' : ''}.</Faint>
+              )}
+            </Stack>
+          </Sheet>
+        </Row>
+        {copy && family && copy.small && family.underThree && (
+          <Said kind="mind" word="A child under three lives there">
+            This basket holds small parts that can choke a child under three. Say so when you hand it over, or
+            choose another; your district’s rules and licensed staff decide.
+          </Said>
+        )}
+        {copy && family && family.allergens && (
+          <Said kind="mind" word="Allergens">
+            This family named: {family.allergens}.{' '}
+            {copy.allergens.length
+              ? `Parts of this basket contain ${copy.allergens.join(', ')}.`
+              : 'No part of this basket is listed with an allergen; check what you packed instead.'}
+          </Said>
+        )}
+        {lacking.length > 0 && (
+          <Said kind="mind" word="Parts are missing">
+            When it last came home it lacked {lacking.join(' and ')}. Put them in before it goes out.
+          </Said>
+        )}
+        {ready && (
+          <Sheet aria-label="Lend">
+            <Form method="post">
+              <input type="hidden" name="copy" value={copy!.id} />
+              <input type="hidden" name="family" value={family!.id} />
+              <Row>
+                <TextBox
+                  name="dueOn"
+                  label="Due back on"
+                  inputType="date"
+                  value={dueOn}
+                  onChange={setDueOn}
+                  hint={dueOn && `${showDay(dueOn)}, ${dueWords(dueOn, today)}`}
+                />
+                <Button type="submit" isPending={busy}>
+                  Lend this copy
+                </Button>
+              </Row>
+            </Form>
+          </Sheet>
+        )}
+        {!copy && (
+          <Sheet aria-labelledby="home">
+            <Stack $gap="0.6rem">
+              <h2 id="home">At school</h2>
+              {home.length === 0 ? (
+                <Empty
+                  title="Every copy is out"
+                  action={<ButtonLink href="/fill">Build more copies</ButtonLink>}
+                >
+                  Nothing to lend right now.
+                </Empty>
+              ) : (
+                <Row $gap="0.5rem">
+                  {home.map((one) => (
+                    <ButtonLink
+                      key={one.id}
+                      quiet
+                      href={`/lend?copy=${one.tag}${family ? `&family=${family.id}` : ''}`}
+                    >
+                      <Tag>{showTag(one.tag)}</Tag> {one.kitName}
+                      {one.short && <State tone="hand">parts missing</State>}
+                      {!one.printed && <State tone="wait">pack not printed</State>}
+                    </ButtonLink>
+                  ))}
+                </Row>
+              )}
+            </Stack>
+          </Sheet>
+        )}
+        <Sheet aria-labelledby="out">
+          <Stack $gap="0.6rem">
+            <h2 id="out">Out now</h2>
+            {out.length === 0 ? <Faint>No copy is out.</Faint> : <OutTable out={out} today={today} />}
+          </Stack>
+        </Sheet>
+      </Stack>
+      <Margin label="Reckonings">
+        <Entries>
+          <Entered
+            label="At school"
+            number={String(home.length)}
+            unit={home.length === 1 ? 'copy' : 'copies'}
+            reason={`${count(home.filter((one) => one.printed && !one.short).length, 'copy is', 'copies are')} printed and complete.`}
+          />
+          <Entered
+            label="Out"
+            number={String(out.length)}
+            unit={out.length === 1 ? 'copy' : 'copies'}
+            reason={`${out.filter((one) => dueState(one.dueOn, today) === 'overdue').length} overdue, ${out.filter((one) => one.dueOn === today).length} due today.`}
+          />
+          <Entered
+            label="A loan lasts"
+            number={String(LOAN_DAYS)}
+            unit="days"
+            reason={`From today until ${showDay(loaderData.dueOn)}; change it for any one loan.`}
+          />
+        </Entries>
+      </Margin>
+    </Workplace>
+  );
+}
+
+const OutTable = ({ out, today }: { out: Route.ComponentProps['loaderData']['out']; today: string }) => (
+  <TableFrame>
+    <table>
+      <thead>
+        <tr>
+          <th>Tag</th>
+          <th>Kit</th>
+          <th>Family</th>
+          <th>Due</th>
+        </tr>
+      </thead>
+      <tbody>
+        {out.map((loan) => (
+          <tr key={loan.id}>
+            <td>
+              <Link to={`/take-back/${loan.id}`}>
+                <Tag>{showTag(loan.tag)}</Tag>
+              </Link>
+            </td>
+            <td>{loan.kitName}</td>
+            <td>{loan.familyName}</td>
+            <td>
+              <DueFlag dueOn={loan.dueOn} today={today} />
+            </td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  </TableFrame>
+);
+
+export function DueFlag({ dueOn, today }: { dueOn: string; today: string }) {
+  const tone = { overdue: 'hand', today: 'wait', soon: 'wait', later: 'calm' } as const;
+  return (
+    <>
+      {showDay(dueOn)} <State tone={tone[dueState(dueOn, today)]}>{dueWords(dueOn, today)}</State>
+    </>
+  );
+}

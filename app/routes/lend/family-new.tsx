@@ -1,0 +1,59 @@
+import { data, redirect } from 'react-router';
+import { checkForm, type FieldErrors } from '~/core/check/check';
+import { familySchema, type FamilyFields } from '~/core/lending/families';
+import { createFamily } from '~/data/queries/families';
+import { findSchool } from '~/data/queries/people';
+import { requireRole } from '~/server/people/session';
+import { Faint, Heading, Margin, Sheet, Stack, Workplace } from '~/app/ui/Page';
+import { useRemembered } from '~/app/ui/remember';
+import { FamilyForm } from './FamilyForm';
+import type { Route } from './+types/family-new';
+
+export const meta: Route.MetaFunction = () => [{ title: 'Add a family · Fern Basket' }];
+
+export async function loader({ request }: Route.LoaderArgs) {
+  await requireRole(request, 'coordinator');
+  return { languages: (await findSchool())!.languages };
+}
+
+export async function action({ request }: Route.ActionArgs) {
+  await requireRole(request, 'coordinator');
+  const checked = checkForm(familySchema, await request.formData());
+  if (!checked.ok) return data({ errors: checked.errors }, { status: 400 });
+  const made = await createFamily(checked.value);
+  if (!made)
+    return data(
+      { errors: { name: `There is a family called “${checked.value.name}” already.` } as FieldErrors },
+      { status: 409 },
+    );
+  throw redirect(`/lend/families?added=${made.id}`);
+}
+
+const EMPTY: FamilyFields = { name: '', language: 'en', reach: '', underThree: false, allergens: '' };
+
+export default function NewFamily({ loaderData, actionData }: Route.ComponentProps) {
+  const { value, set, forget } = useRemembered('new family', EMPTY);
+  return (
+    <Workplace>
+      <Stack>
+        <Heading title="Add a family" />
+        <Sheet>
+          <FamilyForm
+            value={value}
+            onChange={(change) => set((old) => ({ ...old, ...change }))}
+            onSubmit={forget}
+            errors={actionData?.errors ?? {}}
+            languages={loaderData.languages}
+            action="Add this family"
+          />
+        </Sheet>
+      </Stack>
+      <Margin label="About this page">
+        <Faint>
+          Only what changes a decision is kept: no surnames of children, no birth dates, nothing about income
+          or status. A family can be forgotten on request.
+        </Faint>
+      </Margin>
+    </Workplace>
+  );
+}

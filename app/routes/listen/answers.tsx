@@ -1,0 +1,186 @@
+import { Form } from 'react-router';
+import styled from 'styled-components';
+import { gameOf } from '~/core/games';
+import { recipeOf, type KitPlan } from '~/core/kits/recipe';
+import { LEVELS } from '~/core/listening/answer';
+import { nextStep, sentenceFor, type Heard } from '~/core/listening/sentence';
+import { showTag } from '~/core/lending/tag';
+import { count } from '~/core/words/numbers';
+import { listAnswers, markRead, type AnswerRow } from '~/data/queries/listening';
+import { isId } from '~/server/ids';
+import { requireRole } from '~/server/people/session';
+import { Button, ButtonLink } from '~/app/ui/Button';
+import { Said } from '~/app/ui/Notices';
+import { Empty, Faint, Heading, Row, Sheet, Stack, State, Tag, Wide } from '~/app/ui/Page';
+import { color } from '~/app/ui/theme';
+import type { Route } from './+types/answers';
+
+export const meta: Route.MetaFunction = () => [{ title: 'Listen · Fern Basket' }];
+
+/** What a family heard about: "6 counters" for one game, the kit's name for several. */
+function subjectOf(plan: KitPlan, kitName: string): string {
+  const only = plan.variants.length === 1 ? plan.variants[0] : undefined;
+  return only ? gameOf(only.gameId).subject(only.params) : `“${kitName}”`;
+}
+
+function group(rows: AnswerRow[]) {
+  const subjects = new Map<
+    string,
+    { key: string; kitName: string; subject: string; expected: number; plan: KitPlan; rows: AnswerRow[] }
+  >();
+  for (const row of rows) {
+    const subject = subjectOf(row.plan, row.kitName);
+    const key = `${row.kitId} ${JSON.stringify(row.plan)}`;
+    const found = subjects.get(key) ?? {
+      key,
+      kitName: row.kitName,
+      subject,
+      expected: recipeOf(row.plan).minutes,
+      plan: row.plan,
+      rows: [],
+    };
+    found.rows.push(row);
+    subjects.set(key, found);
+  }
+  return [...subjects.values()];
+}
+
+export async function loader({ request }: Route.LoaderArgs) {
+  await requireRole(request, 'coordinator');
+  const groups = group(await listAnswers()).map(({ kitName, subject, expected, plan, rows }) => {
+    const heard: Heard[] = rows.map((row) => ({
+      familyId: row.familyId,
+      level: row.answer.level,
+      minutes: row.answer.minutes,
+    }));
+    const next = nextStep(heard);
+    const only = plan.variants.length === 1 ? recipeOf(plan).variants[0] : undefined;
+    const rung = next && only?.reckoning.ladder[next.direction];
+    return {
+      kitName,
+      sentence: sentenceFor(heard, subject, expected),
+      next: next && { ...next, gameId: only?.variant.gameId, rung: rung?.label },
+      rows: rows
+        .reverse()
+        .map(({ answer, familyName, tag }) => ({
+          ...answer,
+          sentAt: answer.sentAt.toISOString().slice(0, 10),
+          isNew: answer.readAt === null,
+          familyName,
+          tag,
+        })),
+    };
+  });
+  return { groups };
+}
+
+export async function action({ request }: Route.ActionArgs) {
+  await requireRole(request, 'coordinator');
+  const form = await request.formData();
+  await markRead(form.getAll('answer').filter(isId), form.get('intent') !== 'unread');
+  return null;
+}
+
+const Voice = styled.article<{ $new: boolean }>`
+  padding: 0.7rem 0 0.7rem 1rem;
+  border-inline-start: 5px solid ${({ $new }) => ($new ? color.straw : color.line)};
+  display: grid;
+  gap: 0.3rem;
+  blockquote {
+    margin: 0;
+    font-size: 1.08rem;
+  }
+`;
+const Sentence = styled.p`
+  font-family: 'Young Serif', serif;
+  font-size: 1.35rem;
+  line-height: 1.35;
+  color: ${color.deepFern};
+`;
+
+export default function Answers({ loaderData }: Route.ComponentProps) {
+  const { groups } = loaderData;
+  const fresh = groups.flatMap((one) => one.rows).filter((row) => row.isNew);
+  return (
+    <Wide>
+      <Stack $gap="1.6rem">
+        <Heading
+          title="Listen"
+          action={
+            fresh.length > 0 && (
+              <Form method="post">
+                {fresh.map((row) => (
+                  <input key={row.id} type="hidden" name="answer" value={row.id} />
+                ))}
+                <Button type="submit" quiet>
+                  I have read {fresh.length === 1 ? 'the new answer' : `all ${fresh.length} new answers`}
+                </Button>
+              </Form>
+            )
+          }
+        >
+          What did families say, and what does it mean for the next basket?
+        </Heading>
+        {groups.length === 0 && (
+          <Empty title="Nobody has answered yet" action={<ButtonLink href="/lend">Lend a copy</ButtonLink>}>
+            Families answer on the page behind the QR code of the label.
+          </Empty>
+        )}
+        {groups.map((one) => (
+          <Sheet key={one.kitName + one.rows[0]!.id} aria-label={one.kitName}>
+            <Stack>
+              <h2>{one.kitName}</h2>
+              {one.sentence && <Sentence>{one.sentence}</Sentence>}
+              {one.next && (
+                <Said
+                  kind="know"
+                  word="For the next basket"
+                  action={
+                    one.next.gameId && (
+                      <ButtonLink quiet href={`/choose/${one.next.gameId}`}>
+                        Open the game bench
+                      </ButtonLink>
+                    )
+                  }
+                >
+                  {one.next.reason} One step {one.next.direction}
+                  {one.next.rung ? `: ${one.next.rung.toLowerCase()}` : ''}.
+                </Said>
+              )}
+              {one.rows.map((row) => (
+                <Voice key={row.id} $new={row.isNew}>
+                  <Row $gap="0.7rem">
+                    <strong>{row.familyName}</strong>
+                    <Tag>{showTag(row.tag)}</Tag>
+                    <Faint as="span">{row.sentAt}</Faint>
+                    {row.level && (
+                      <State tone={row.level === 'justRight' ? 'calm' : 'wait'}>{LEVELS[row.level]}</State>
+                    )}
+                    {row.isNew && <State tone="note">new</State>}
+                  </Row>
+                  <p>
+                    {[
+                      row.times !== null && `played ${count(row.times, 'time')}`,
+                      row.minutes !== null && `about ${count(row.minutes, 'minute')}`,
+                      row.children !== null && count(row.children, 'child', 'children'),
+                      row.grownUps !== null && count(row.grownUps, 'grown-up'),
+                    ]
+                      .filter(Boolean)
+                      .join(', ')}
+                  </p>
+                  {row.childDid && <blockquote lang={row.language}>“{row.childDid}”</blockquote>}
+                  {row.missing && (
+                    <p lang={row.language}>
+                      <State tone="hand">missing or broken</State> {row.missing}
+                    </p>
+                  )}
+                  {row.anythingElse && <p lang={row.language}>{row.anythingElse}</p>}
+                </Voice>
+              ))}
+            </Stack>
+          </Sheet>
+        ))}
+      </Stack>
+    </Wide>
+  );
+}

@@ -1,0 +1,110 @@
+import { Link } from 'react-router';
+import { dueWords, showDay } from '~/core/lending/due';
+import { materialOf } from '~/core/kits/materials';
+import { showTag } from '~/core/lending/tag';
+import { labelSheets } from '~/core/print/labels';
+import { findCopy } from '~/data/queries/kits';
+import { findSchool } from '~/data/queries/people';
+import { listShortages, strandOf } from '~/data/queries/lending';
+import { isId } from '~/server/ids';
+import { familyLink } from '~/server/links';
+import { requireRole } from '~/server/people/session';
+import { measure } from '~/server/print/fonts';
+import { notFound } from '~/server/refusals';
+import { today } from '~/server/today';
+import { ButtonLink } from '~/app/ui/Button';
+import { Entered, Entries, Heading, Margin, Row, Sheet, Stack, State, Workplace } from '~/app/ui/Page';
+import { SheetView } from '~/app/ui/SheetView';
+import { Strand } from '~/app/ui/Strand';
+import { Tray } from '~/app/ui/Tray';
+import type { Route } from './+types/copy';
+
+export const meta: Route.MetaFunction = ({ loaderData }) => [
+  { title: `${loaderData ? showTag(loaderData.copy.tag) : 'Copy'} · Fern Basket` },
+];
+
+export async function loader({ request, params }: Route.LoaderArgs) {
+  await requireRole(request, 'coordinator', 'helper');
+  const copy = isId(params.copyId) ? await findCopy({ id: params.copyId }) : undefined;
+  if (!copy) throw notFound('This copy');
+  const school = (await findSchool())!;
+  const link = familyLink(request, copy.linkKey);
+  const [labels] = labelSheets(
+    [{ kitName: copy.kitName, schoolName: school.name, tag: copy.tag, link, parts: copy.parts }],
+    { paper: school.paper, languages: ['es', 'en'], seed: 1, measure },
+  );
+  const { plan: _, linkKey: __, ...shown } = copy;
+  return {
+    copy: { ...shown, printedAt: undefined, printed: copy.printedAt !== null },
+    link,
+    labels: { ...labels!, heightMm: 75 },
+    strand: await strandOf(copy.id),
+    shortages: await listShortages(copy.id),
+    today: today(),
+  };
+}
+
+export default function CopyPage({ loaderData }: Route.ComponentProps) {
+  const { copy, link, labels, strand, shortages, today } = loaderData;
+  return (
+    <Workplace>
+      <Stack>
+        <Heading
+          title={`Copy ${showTag(copy.tag)}`}
+          action={
+            <ButtonLink href={copy.loan ? `/take-back/${copy.loan.id}` : `/lend?copy=${copy.tag}`}>
+              {copy.loan ? 'Take this copy back' : 'Lend this copy'}
+            </ButtonLink>
+          }
+        >
+          <Link to={`/fill/${copy.kitId}`}>{copy.kitName}</Link>,{' '}
+          {copy.loan ? `with ${copy.loan.familyName}, ${dueWords(copy.loan.dueOn, today)}` : 'at school'}.
+        </Heading>
+        <Sheet aria-label="Life">
+          <Strand points={strand} />
+        </Sheet>
+        <Tray parts={copy.parts} />
+        <Sheet aria-labelledby="labels">
+          <Stack $gap="0.8rem">
+            <h2 id="labels">Labels</h2>
+            <SheetView sheet={labels} label={`Labels of ${showTag(copy.tag)}`} />
+            <Row>
+              <ButtonLink quiet href={`/print?copy=${copy.id}`}>
+                Print its pack
+              </ButtonLink>
+              <a href={link} target="_blank" rel="noreferrer">
+                Open the family page
+              </a>
+            </Row>
+          </Stack>
+        </Sheet>
+      </Stack>
+      <Margin label="Reckonings">
+        <Entries>
+          <Entered
+            label="Lent so far"
+            number={String(strand.filter((event) => event.kind === 'lent').length)}
+            unit="times"
+            reason={`Built on ${showDay(copy.builtOn)}.`}
+          />
+          <Entered
+            label="Missing now"
+            number={String(shortages.reduce((total, one) => total + one.expected - one.counted, 0))}
+            unit="parts"
+            reason={
+              shortages.length
+                ? shortages
+                    .map(
+                      (one) =>
+                        `${one.expected - one.counted} of ${one.expected} ${materialOf(one.material).plural}`,
+                    )
+                    .join(', ')
+                : 'Complete, as far as it was counted.'
+            }
+          />
+        </Entries>
+        {!copy.printed && <State tone="wait">pack not printed</State>}
+      </Margin>
+    </Workplace>
+  );
+}

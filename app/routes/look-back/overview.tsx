@@ -1,0 +1,157 @@
+import { Form, Link, data } from 'react-router';
+import { materialOf } from '~/core/kits/materials';
+import { daysAfter, showDay } from '~/core/lending/due';
+import { showTag } from '~/core/lending/tag';
+import { LANGUAGES } from '~/core/words/message';
+import { listShortages, mend } from '~/data/queries/lending';
+import { answeredSince, reachSince } from '~/data/queries/reach';
+import { isId } from '~/server/ids';
+import { requireRole } from '~/server/people/session';
+import { today } from '~/server/today';
+import { Button } from '~/app/ui/Button';
+import { Said } from '~/app/ui/Notices';
+import {
+  Empty,
+  Entered,
+  Entries,
+  Heading,
+  Margin,
+  Sheet,
+  Stack,
+  State,
+  TableFrame,
+  Tag,
+  Workplace,
+} from '~/app/ui/Page';
+import { ReachChart } from '~/app/ui/ReachChart';
+import type { Route } from './+types/overview';
+
+export const meta: Route.MetaFunction = () => [{ title: 'Look back · Fern Basket' }];
+
+const DAYS_BACK = 90;
+
+export async function loader({ request }: Route.LoaderArgs) {
+  await requireRole(request, 'coordinator');
+  const since = daysAfter(today(), -DAYS_BACK);
+  return {
+    since,
+    reach: await reachSince(since),
+    answered: await answeredSince(since),
+    shortages: await listShortages(),
+  };
+}
+
+export async function action({ request }: Route.ActionArgs) {
+  const person = await requireRole(request, 'coordinator');
+  const copyId = (await request.formData()).get('copy');
+  if (!isId(copyId)) return data({ mended: 0 }, { status: 400 });
+  return data({ mended: await mend(copyId, person.id) });
+}
+
+export default function Overview({ loaderData, actionData }: Route.ComponentProps) {
+  const { since, reach, answered, shortages } = loaderData;
+  const reached = reach.reduce((total, one) => total + one.reached, 0);
+  const families = reached + reach.reduce((total, one) => total + one.notYet, 0);
+  const copies = [...new Map(shortages.map((one) => [one.copyId, one])).values()];
+  return (
+    <Workplace>
+      <Stack>
+        <Heading title="Look back">
+          Who was reached since {showDay(since)}, and who was not? Which baskets need a hand?
+        </Heading>
+        <Sheet aria-labelledby="reach">
+          <Stack $gap="0.6rem">
+            <h2 id="reach">Families, by home language</h2>
+            {families === 0 ? (
+              <Empty title="No family yet">Add families at the lending desk first.</Empty>
+            ) : (
+              <ReachChart bars={reach.map((one) => ({ ...one, language: LANGUAGES[one.language].name }))} />
+            )}
+          </Stack>
+        </Sheet>
+        {actionData && actionData.mended > 0 && (
+          <Said kind="done" word="Mended" live>
+            The copy counts as complete again.
+          </Said>
+        )}
+        <Sheet aria-labelledby="mend">
+          <Stack $gap="0.6rem">
+            <h2 id="mend">Copies that lack parts</h2>
+            {copies.length === 0 ? (
+              <Empty title="Nothing to mend">
+                Every copy that came home was complete, or its parts were put back.
+              </Empty>
+            ) : (
+              <TableFrame>
+                <table>
+                  <thead>
+                    <tr>
+                      <th>Tag</th>
+                      <th>Kit</th>
+                      <th>Missing</th>
+                      <th>
+                        <span className="visually-hidden">Action</span>
+                      </th>
+                    </tr>
+                  </thead>
+                  <tbody>
+                    {copies.map((copy) => (
+                      <tr key={copy.copyId}>
+                        <td>
+                          <Link to={`/copies/${copy.copyId}`}>
+                            <Tag>{showTag(copy.tag)}</Tag>
+                          </Link>
+                        </td>
+                        <td>{copy.kitName}</td>
+                        <td>
+                          {shortages
+                            .filter((one) => one.copyId === copy.copyId)
+                            .map((one) => (
+                              <div key={one.material}>
+                                <State tone="hand">
+                                  {one.expected - one.counted} of {one.expected}
+                                </State>{' '}
+                                {materialOf(one.material).plural}
+                              </div>
+                            ))}
+                        </td>
+                        <td>
+                          <Form method="post">
+                            <input type="hidden" name="copy" value={copy.copyId} />
+                            <Button
+                              type="submit"
+                              quiet
+                              aria-label={`The parts are back in ${showTag(copy.tag)}`}
+                            >
+                              The parts are back in
+                            </Button>
+                          </Form>
+                        </td>
+                      </tr>
+                    ))}
+                  </tbody>
+                </table>
+              </TableFrame>
+            )}
+          </Stack>
+        </Sheet>
+      </Stack>
+      <Margin label="Reckonings">
+        <Entries>
+          <Entered
+            label="Families reached"
+            number={String(reached)}
+            unit={`of ${families}`}
+            reason={`At least one loan since ${showDay(since)}.`}
+          />
+          <Entered
+            label="Loans answered"
+            number={String(answered.answered)}
+            unit={`of ${answered.ended}`}
+            reason="Of the loans that came home since then."
+          />
+        </Entries>
+      </Margin>
+    </Workplace>
+  );
+}

@@ -1,0 +1,100 @@
+import { data, Form, redirect, useNavigation } from 'react-router';
+import { checkForm } from '~/core/check/check';
+import { signInSchema } from '~/core/people/forms';
+import { findPersonByName, findSchool } from '~/data/queries/people';
+import { signInFailed, signInSucceeded, signInWait } from '~/server/limits';
+import { passwordFits } from '~/server/people/password';
+import { signIn, whoIs } from '~/server/people/session';
+import { Button } from '~/app/ui/Button';
+import { TextBox } from '~/app/ui/fields';
+import { Said } from '~/app/ui/Notices';
+import { Stack } from '~/app/ui/Page';
+import { Door } from './Door';
+import type { Route } from './+types/sign-in';
+
+export const meta: Route.MetaFunction = () => [{ title: 'Sign in · Fern Basket' }];
+
+/** Only a path of this server may follow a sign-in. */
+function safeNext(request: Request): string {
+  const next = new URL(request.url).searchParams.get('next') ?? '/';
+  const url = new URL(next.startsWith('/') ? next : '/', 'http://here.invalid');
+  return url.origin === 'http://here.invalid' ? url.pathname + url.search : '/';
+}
+
+export async function loader({ request }: Route.LoaderArgs) {
+  const school = await findSchool();
+  if (!school) throw redirect('/set-up');
+  if (await whoIs(request)) throw redirect(safeNext(request));
+  return { school: school.name };
+}
+
+export async function action({ request, context }: Route.ActionArgs) {
+  const form = await request.formData();
+  const checked = checkForm(signInSchema, form);
+  const name = String(form.get('name') ?? '');
+  if (!checked.ok) return data({ name, errors: checked.errors, problem: undefined }, { status: 400 });
+  const { clientAddress } = context;
+  const wait = await signInWait(checked.value.name, clientAddress);
+  if (wait)
+    return data(
+      {
+        name,
+        errors: {},
+        problem: `Too many tries. Please wait ${wait === 1 ? 'a minute' : `${wait} minutes`} and try again.`,
+      },
+      { status: 429 },
+    );
+  const person = await findPersonByName(checked.value.name);
+  // The password is not trimmed: it is compared as it was typed.
+  const fits = await passwordFits(String(form.get('password')), person?.passwordHash);
+  if (!person || !fits) {
+    await signInFailed(checked.value.name, clientAddress);
+    return data(
+      {
+        name,
+        errors: {},
+        problem:
+          'This name and this password do not belong together. Look at the capital letters and try again.',
+      },
+      { status: 401 },
+    );
+  }
+  await signInSucceeded(checked.value.name);
+  throw redirect(safeNext(request), { headers: await signIn(request, person.id) });
+}
+
+export default function SignIn({ loaderData, actionData }: Route.ComponentProps) {
+  const busy = useNavigation().state !== 'idle';
+  const errors: Record<string, string> = actionData?.errors ?? {};
+  return (
+    <Door title="Fern Basket" lead={loaderData.school}>
+      <Form method="post">
+        <Stack>
+          {actionData?.problem && (
+            <Said kind="mind" word="Not signed in" live>
+              {actionData.problem}
+            </Said>
+          )}
+          <TextBox
+            name="name"
+            label="Name"
+            autoComplete="username"
+            autoFocus
+            defaultValue={actionData?.name}
+            error={errors.name}
+          />
+          <TextBox
+            name="password"
+            label="Password"
+            inputType="password"
+            autoComplete="current-password"
+            error={errors.password}
+          />
+          <Button type="submit" isPending={busy}>
+            Sign in
+          </Button>
+        </Stack>
+      </Form>
+    </Door>
+  );
+}

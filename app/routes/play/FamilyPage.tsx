@@ -1,0 +1,98 @@
+import type { ReactNode } from 'react';
+import styled from 'styled-components';
+import { FAMILY_WORDS, type FamilyMessage } from '~/core/words/family';
+import { LANGUAGES, say, WORDED, type Args, type Worded } from '~/core/words/message';
+import { color, cut } from '~/app/ui/theme';
+
+/** Words of the family pages in one language. */
+export const familyWords =
+  (language: Worded) =>
+  (id: FamilyMessage, args?: Args): string =>
+    say(FAMILY_WORDS, language, id, args);
+
+const Frame = styled.div`
+  max-width: 40rem;
+  margin: 0 auto;
+  padding: 0 1.1rem 3rem;
+  font-size: 1.19rem;
+  line-height: 1.5;
+  h1 {
+    font-size: 2rem;
+  }
+  h2 {
+    font-size: 1.4rem;
+    color: ${color.deepFern};
+  }
+`;
+const Top = styled.header`
+  display: flex;
+  align-items: center;
+  justify-content: space-between;
+  gap: 0.8rem;
+  padding: 0.8rem 0 1rem;
+  nav ul {
+    display: flex;
+    gap: 0.4rem;
+  }
+  nav a {
+    ${cut}
+    display: inline-grid;
+    place-items: center;
+    min-height: 44px;
+    padding: 0 0.9rem;
+    border: 1.5px solid ${color.fern};
+    color: ${color.deepFern};
+    text-decoration: none;
+  }
+  nav a[aria-current] {
+    background: ${color.fern};
+    color: ${color.paper};
+    font-weight: 700;
+  }
+`;
+
+/** The frame of a family page: a leaf, the languages, and the page. Plain links and forms; no script is needed. */
+export const FamilyFrame = ({
+  language,
+  path,
+  children,
+}: {
+  language: Worded;
+  path: string;
+  children: ReactNode;
+}) => (
+  <Frame lang={language} dir={LANGUAGES[language].direction}>
+    <Top>
+      <svg width="44" height="40" viewBox="0 0 44 40" aria-hidden>
+        <path d="M6 34C3 15 15 4 39 4c2 19-11 34-29 30" fill={color.fern} />
+        <path d="M6 36C14 25 22 16 33 10" stroke={color.paper} strokeWidth="2" fill="none" />
+      </svg>
+      <nav aria-label={familyWords(language)('language')}>
+        <ul>
+          {WORDED.map((one) => (
+            <li key={one}>
+              <a href={`${path}?lang=${one}`} lang={one} aria-current={one === language ? 'true' : undefined}>
+                {LANGUAGES[one].own}
+              </a>
+            </li>
+          ))}
+        </ul>
+      </nav>
+    </Top>
+    <main>{children}</main>
+  </Frame>
+);
+
+const Note = styled.div`
+  ${cut}
+  background: ${color.strawLight};
+  border-inline-start: 6px solid ${color.straw};
+  padding: 0.8rem 1rem;
+`;
+export const FamilyNote = ({ children }: { children: ReactNode }) => <Note role="status">{children}</Note>;
+
+export const familyButton = `
+  display: inline-grid; place-items: center; min-height: 54px; width: 100%; padding: 0.6rem 1.2rem;
+  border: 0; border-radius: 4px 16px 5px 12px; background: ${color.fern}; color: ${color.paper};
+  font-weight: 700; font-size: 1.2rem; text-decoration: none; cursor: pointer;
+`;

@@ -1,0 +1,238 @@
+import { randomUUID } from 'node:crypto';
+import { data, redirect } from 'react-router';
+import styled from 'styled-components';
+import { checkForm, type FieldErrors } from '~/core/check/check';
+import { answerSchema, isEmpty, LEVELS, type Level } from '~/core/listening/answer';
+import type { FamilyMessage } from '~/core/words/family';
+import { addAnswer } from '~/data/queries/listening';
+import { isId } from '~/server/ids';
+import { mayAnswerNow } from '~/server/limits';
+import { familyPage } from '~/server/play';
+import { color, cut } from '~/app/ui/theme';
+import type { PageHandle } from '~/app/root';
+import { familyButton, FamilyFrame, FamilyNote, familyWords } from './FamilyPage';
+import type { Route } from './+types/answer';
+
+export const handle: PageHandle = { withoutScripts: true };
+export const meta: Route.MetaFunction = () => [
+  { title: 'Fern Basket' },
+  { name: 'robots', content: 'noindex' },
+];
+
+const NUMBERS = [
+  { name: 'children', from: 0, to: 12 },
+  { name: 'grownUps', from: 0, to: 12 },
+  { name: 'times', from: 0, to: 60 },
+  { name: 'minutes', from: 1, to: 180 },
+] as const;
+const TEXTS = [
+  { name: 'childDid', limit: 1500 },
+  { name: 'missing', limit: 500 },
+  { name: 'anythingElse', limit: 1500 },
+] as const;
+
+export async function loader({ request, params, context }: Route.LoaderArgs) {
+  const page = await familyPage(request, params.linkKey, context.clientAddress);
+  const { language } = page;
+  const path = `/p/${params.linkKey}`;
+  if (page.refused)
+    return data({ state: 'refused' as const, language, path, why: page.refused }, { status: page.status });
+  if (new URL(request.url).searchParams.has('sent')) return data({ state: 'sent' as const, language, path });
+  if (!page.loanId)
+    return data({ state: 'refused' as const, language, path, why: 'notOut' as const }, { status: 403 });
+  return data({ state: 'open' as const, language, path, sendKey: randomUUID() });
+}
+
+/** Which message tells what is wrong with a field, in the family's own language. */
+function mistakes(errors: FieldErrors): Record<string, { id: FamilyMessage; args: Record<string, number> }> {
+  const found: Record<string, { id: FamilyMessage; args: Record<string, number> }> = {};
+  for (const { name, from, to } of NUMBERS)
+    if (errors[name]) found[name] = { id: 'error.number', args: { from, to } };
+  for (const { name, limit } of TEXTS) if (errors[name]) found[name] = { id: 'error.long', args: { limit } };
+  if (errors.level) found.level = { id: 'error.choice', args: {} };
+  return found;
+}
+
+export async function action({ request, params, context }: Route.ActionArgs) {
+  const page = await familyPage(request, params.linkKey, context.clientAddress);
+  const form = await request.formData();
+  const kept = Object.fromEntries([...form.keys()].map((key) => [key, String(form.get(key))]));
+  const sendKey = isId(form.get('sendKey')) ? String(form.get('sendKey')) : randomUUID();
+  const refuse = (top: FamilyMessage, status: number, fields = {}) =>
+    data({ top, kept, sendKey, fields: fields as ReturnType<typeof mistakes> }, { status });
+  if (page.refused) return refuse(`refuse.${page.refused}`, page.status);
+  if (!page.loanId) return refuse('refuse.notOut', 403);
+  if (!(await mayAnswerNow(page.copy.id))) return refuse('refuse.busy', 429);
+  const checked = checkForm(answerSchema, form);
+  if (!checked.ok) return refuse('error.top', 400, mistakes(checked.errors));
+  if (isEmpty(checked.value)) return refuse('error.empty', 400);
+  await addAnswer({ ...checked.value, sendKey, loanId: page.loanId, language: page.language });
+  throw redirect(`/p/${params.linkKey}/answer?lang=${page.language}&sent=1`);
+}
+
+const FormFrame = styled.form`
+  display: grid;
+  gap: 1.3rem;
+  margin-top: 1rem;
+  label,
+  legend {
+    display: block;
+    font-weight: 700;
+    margin-bottom: 0.25rem;
+    padding: 0;
+  }
+  fieldset {
+    border: 0;
+    margin: 0;
+    padding: 0;
+  }
+  input[type='number'],
+  textarea {
+    ${cut}
+    min-height: 50px;
+    padding: 0.5rem 0.8rem;
+    border: 1.5px solid ${color.faint};
+    background: ${color.sheet};
+    font-size: 1.19rem;
+  }
+  input[type='number'] {
+    width: 7rem;
+  }
+  textarea {
+    width: 100%;
+  }
+  [aria-invalid='true'] {
+    border: 2.5px solid ${color.clay};
+  }
+  .mistake {
+    color: #8a3816;
+    font-weight: 700;
+  }
+  .choices {
+    display: grid;
+    gap: 0.5rem;
+  }
+  .choices label {
+    ${cut}
+    display: flex;
+    align-items: center;
+    gap: 0.8rem;
+    min-height: 52px;
+    margin: 0;
+    padding: 0.4rem 1rem;
+    border: 1.5px solid ${color.faint};
+    background: ${color.sheet};
+    font-weight: 400;
+  }
+  .choices label:has(:checked) {
+    border-color: ${color.fern};
+    background: ${color.sprout};
+    font-weight: 700;
+  }
+  input[type='radio'] {
+    width: 1.4rem;
+    height: 1.4rem;
+  }
+`;
+const Send = styled.button`
+  ${familyButton}
+`;
+const Back = styled.p`
+  margin-top: 1.5rem;
+  a {
+    display: inline-block;
+    min-height: 44px;
+  }
+`;
+
+export default function Answer({ loaderData, actionData }: Route.ComponentProps) {
+  const { language, path } = loaderData;
+  const words = familyWords(language);
+  const back = (
+    <Back>
+      <a href={`${path}?lang=${language}`}>{words('backToGame')}</a>
+    </Back>
+  );
+  if (loaderData.state === 'sent') {
+    return (
+      <FamilyFrame language={language} path={`${path}`}>
+        <h1>{words('thanks')}</h1>
+        <p role="status">{words('thanksWhy')}</p>
+        {back}
+      </FamilyFrame>
+    );
+  }
+  if (loaderData.state === 'refused') {
+    return (
+      <FamilyFrame language={language} path={path}>
+        <h1>{words('tell')}</h1>
+        <FamilyNote>{words(`refuse.${loaderData.why}`)}</FamilyNote>
+        {back}
+      </FamilyFrame>
+    );
+  }
+  const kept: Record<string, string> = actionData?.kept ?? {};
+  const mistake = (name: string) => {
+    const found = actionData?.fields[name];
+    return found && words(found.id, found.args);
+  };
+  return (
+    <FamilyFrame language={language} path={`${path}/answer`}>
+      <h1>{words('tell')}</h1>
+      <p>{words('tellWhy')}</p>
+      <FormFrame method="post" action={`${path}/answer?lang=${language}`}>
+        {actionData && <FamilyNote>{words(actionData.top)}</FamilyNote>}
+        <input type="hidden" name="sendKey" value={actionData?.sendKey ?? loaderData.sendKey} />
+        {NUMBERS.map(({ name, from, to }) => (
+          <div key={name}>
+            <label htmlFor={name}>{words(name === 'minutes' ? 'minutesEach' : name)}</label>
+            <input
+              id={name}
+              name={name}
+              type="number"
+              inputMode="numeric"
+              min={from}
+              max={to}
+              defaultValue={kept[name]}
+              aria-invalid={mistake(name) ? true : undefined}
+              aria-describedby={mistake(name) ? `${name}-mistake` : undefined}
+            />
+            {mistake(name) && (
+              <p className="mistake" id={`${name}-mistake`}>
+                {mistake(name)}
+              </p>
+            )}
+          </div>
+        ))}
+        <fieldset>
+          <legend>{words('level')}</legend>
+          <div className="choices">
+            {(Object.keys(LEVELS) as Level[]).map((level) => (
+              <label key={level}>
+                <input type="radio" name="level" value={level} defaultChecked={kept.level === level} />
+                {words(`level.${level}`)}
+              </label>
+            ))}
+          </div>
+          {mistake('level') && <p className="mistake">{mistake('level')}</p>}
+        </fieldset>
+        {TEXTS.map(({ name, limit }) => (
+          <div key={name}>
+            <label htmlFor={name}>{words(name)}</label>
+            <textarea
+              id={name}
+              name={name}
+              rows={name === 'missing' ? 2 : 3}
+              maxLength={limit}
+              defaultValue={kept[name]}
+              aria-invalid={mistake(name) ? true : undefined}
+            />
+            {mistake(name) && <p className="mistake">{mistake(name)}</p>}
+          </div>
+        ))}
+        <Send type="submit">{words('send')}</Send>
+      </FormFrame>
+      {back}
+    </FamilyFrame>
+  );
+}

@@ -1,0 +1,206 @@
+import { data } from 'react-router';
+import styled from 'styled-components';
+import { gameOf } from '~/core/games';
+import type { StepPart } from '~/core/games/types';
+import { MATERIAL_WORDS } from '~/core/kits/materials';
+import { recipeOf } from '~/core/kits/recipe';
+import type { FamilyMessage } from '~/core/words/family';
+import { say } from '~/core/words/message';
+import { checkedLanguages } from '~/data/queries/words';
+import { familyPage } from '~/server/play';
+import { color } from '~/app/ui/theme';
+import type { PageHandle } from '~/app/root';
+import { familyButton, FamilyFrame, FamilyNote, familyWords } from './FamilyPage';
+import type { Route } from './+types/game';
+
+export const handle: PageHandle = { withoutScripts: true };
+export const meta: Route.MetaFunction = ({ loaderData }) => [
+  {
+    title:
+      loaderData && 'games' in loaderData
+        ? loaderData.games.map((game) => game.name).join(', ')
+        : 'Fern Basket',
+  },
+  { name: 'robots', content: 'noindex' },
+];
+
+export async function loader({ request, params, context }: Route.LoaderArgs) {
+  const page = await familyPage(request, params.linkKey, context.clientAddress);
+  const { language } = page;
+  const path = `/p/${params.linkKey}`;
+  if (page.refused) return data({ language, path, refused: page.refused }, { status: page.status });
+  const checked = await checkedLanguages();
+  const recipe = recipeOf(page.copy.plan);
+  return data({
+    language,
+    path,
+    mayAnswer: page.loanId !== undefined,
+    parts: page.copy.parts
+      .filter((part) => part.material !== 'instruction-sheet')
+      .map((part) => say(MATERIAL_WORDS, language, part.material, { quantity: part.quantity })),
+    games: recipe.variants.map(({ variant, reckoning }) => {
+      const game = gameOf(variant.gameId);
+      return {
+        name: say(game.words, language, 'name'),
+        goal: say(game.words, language, 'goal', variant.params),
+        minutes: reckoning.length.minutes.mean,
+        players: Number(variant.params.players ?? page.copy.plan.players),
+        unchecked: language !== 'en' && !checked[game.id]?.includes(language),
+        steps: game
+          .steps(variant.params)
+          .map((step) => ({
+            part: step.part,
+            show: step.show,
+            text: say(game.words, language, step.id, step.args),
+          })),
+      };
+    }),
+  });
+}
+
+const ORDER: readonly StepPart[] = [
+  'setUp',
+  'turn',
+  'end',
+  'say',
+  'easier',
+  'harder',
+  'sideBySide',
+  'younger',
+  'atHome',
+  'caution',
+];
+const NUMBERED = new Set<StepPart>(['setUp', 'turn', 'end']);
+
+const Section = styled.section`
+  margin-top: 1.5rem;
+  ol,
+  ul {
+    margin-top: 0.4rem;
+    display: grid;
+    gap: 0.7rem;
+  }
+  li {
+    display: grid;
+    grid-template-columns: 2.4rem minmax(0, 1fr);
+    gap: 0.6rem;
+    align-items: start;
+  }
+  .number {
+    display: grid;
+    place-items: center;
+    width: 2.3rem;
+    height: 2.3rem;
+    background: ${color.sprout};
+    border-radius: 50% 50% 50% 6px;
+    font-weight: 700;
+    color: ${color.deepFern};
+  }
+  .show {
+    display: block;
+    font-size: 1rem;
+    color: ${color.faint};
+  }
+`;
+const Plain = styled.ul`
+  && li {
+    grid-template-columns: 1rem minmax(0, 1fr);
+  }
+  li::before {
+    content: '';
+    width: 0.55rem;
+    height: 0.55rem;
+    margin-top: 0.6rem;
+    border-radius: 50% 50% 50% 2px;
+    background: ${color.fern};
+  }
+`;
+const Answer = styled.a`
+  ${familyButton}
+  margin-top: 2rem;
+`;
+
+export default function Game({ loaderData }: Route.ComponentProps) {
+  const { language, path } = loaderData;
+  const words = familyWords(language);
+  if ('refused' in loaderData) {
+    return (
+      <FamilyFrame language={language} path={path}>
+        <h1>Fern Basket</h1>
+        <FamilyNote>{words(`refuse.${loaderData.refused}`)}</FamilyNote>
+      </FamilyFrame>
+    );
+  }
+  const { games, parts, mayAnswer } = loaderData;
+  return (
+    <FamilyFrame language={language} path={path}>
+      {games.map((game) => (
+        <article key={game.name + game.goal}>
+          <h1>{game.name}</h1>
+          <p>{game.goal}</p>
+          <p>
+            {words('players', { players: game.players })} · {words('minutes', { minutes: game.minutes })}
+          </p>
+          {game === games[0] && (
+            <Section>
+              <h2>{words('inBag')}</h2>
+              <Plain>
+                {parts.map((part) => (
+                  <li key={part}>
+                    <span>{part}</span>
+                  </li>
+                ))}
+              </Plain>
+            </Section>
+          )}
+          <Steps steps={game.steps} words={words} />
+          {game.unchecked && <p style={{ marginTop: '1rem', fontSize: '1rem' }}>{words('unchecked')}</p>}
+        </article>
+      ))}
+      <p style={{ marginTop: '1.5rem' }}>{words('backToSchool')}</p>
+      {mayAnswer ? (
+        <Answer href={`${path}/answer?lang=${language}`}>{words('tell')}</Answer>
+      ) : (
+        <FamilyNote>{words('refuse.notOut')}</FamilyNote>
+      )}
+    </FamilyFrame>
+  );
+}
+
+type ShownStep = { part: StepPart; show?: 'pieces' | 'drawing' | 'symbols'; text: string };
+
+function Steps({ steps, words }: { steps: ShownStep[]; words: (id: FamilyMessage) => string }) {
+  // Numbers run on through getting ready, playing and finishing.
+  const before = (part: StepPart): number =>
+    steps.filter((step) => NUMBERED.has(step.part) && ORDER.indexOf(step.part) < ORDER.indexOf(part)).length;
+  return ORDER.map((part) => {
+    const own = steps.filter((step) => step.part === part);
+    if (own.length === 0) return null;
+    return (
+      <Section key={part}>
+        <h2>{words(`part.${part}`)}</h2>
+        {NUMBERED.has(part) ? (
+          <ol>
+            {own.map((step, i) => (
+              <li key={step.text}>
+                <span className="number">{before(part) + i + 1}</span>
+                <span>
+                  {step.text}
+                  {step.show && <span className="show">{words(`show.${step.show}`)}</span>}
+                </span>
+              </li>
+            ))}
+          </ol>
+        ) : (
+          <Plain>
+            {own.map((step) => (
+              <li key={step.text}>
+                <span>{step.text}</span>
+              </li>
+            ))}
+          </Plain>
+        )}
+      </Section>
+    );
+  });
+}

@@ -1,0 +1,110 @@
+import { redirect } from 'react-router';
+import { SHELF } from '~/core/games';
+import { findByText, searchable } from '~/core/lending/families';
+import { dueWords } from '~/core/lending/due';
+import { readTag, showTag } from '~/core/lending/tag';
+import { LANGUAGES } from '~/core/words/message';
+import { listFamilies } from '~/data/queries/families';
+import { findCopy, listKits } from '~/data/queries/kits';
+import { requireRole } from '~/server/people/session';
+import { today } from '~/server/today';
+import type { ScanChoice, ScanReading } from '~/app/ui/ScanLine';
+import type { Route } from './+types/scan';
+
+const MOST_CHOICES = 6;
+
+/** Reads what came over the scan line, beside the copy or family that the desk holds already. */
+export async function loader({ request }: Route.LoaderArgs) {
+  const person = await requireRole(request, 'coordinator', 'helper');
+  const search = new URL(request.url).searchParams;
+  const q = (search.get('q') ?? '').trim().slice(0, 200);
+  const reading = await read(
+    q,
+    { copy: search.get('copy'), family: search.get('family') },
+    person.role === 'coordinator',
+  );
+  if (search.has('go')) throw redirect(reading.choices[0]?.go ?? '/lend');
+  return reading satisfies ScanReading;
+}
+
+interface Held {
+  copy: string | null;
+  family: string | null;
+}
+
+async function read(q: string, held: Held, mayChoose: boolean): Promise<ScanReading> {
+  if (!q) return { q, choices: [] };
+  // A phone's view of the label: the address of the family page.
+  const linkKey = /\/p\/([\w-]{10,})/.exec(q)?.[1];
+  const tag = readTag(q);
+  if (tag.kind === 'misread') {
+    const families = await familyChoices(q, held);
+    return { q, choices: families, problem: families.length ? undefined : tag.reason };
+  }
+  if (linkKey || tag.kind === 'tag') {
+    const copy = await findCopy(linkKey ? { linkKey } : { tag: (tag as { tag: string }).tag });
+    if (!copy)
+      return {
+        q,
+        choices: [],
+        problem: linkKey
+          ? 'This label belongs to no copy of this school.'
+          : `No copy has the tag ${showTag((tag as { tag: string }).tag)}.`,
+      };
+    if (copy.loan)
+      return {
+        q,
+        choices: [
+          {
+            says: `take back ${showTag(copy.tag)}, ${copy.kitName}, from ${copy.loan.familyName} (${dueWords(copy.loan.dueOn, today())})`,
+            go: `/take-back/${copy.loan.id}`,
+          },
+        ],
+      };
+    const family = held.family ? `&family=${held.family}` : '';
+    return {
+      q,
+      choices: [
+        {
+          says: `lend ${showTag(copy.tag)}, ${copy.kitName}${family ? ' to this family' : '; then scan or type a family'}`,
+          go: `/lend?copy=${copy.tag}${family}`,
+        },
+      ],
+    };
+  }
+  const choices = await familyChoices(q, held);
+  if (!held.copy) {
+    const hit = (name: string): boolean => searchable(name).includes(searchable(q));
+    if (mayChoose)
+      choices.push(
+        ...SHELF.filter((game) => hit(game.words.en.name!) || hit(game.words.es.name!)).map((game) => ({
+          says: `open the game ${game.words.en.name}`,
+          go: `/choose/${game.id}`,
+        })),
+      );
+    choices.push(
+      ...(await listKits())
+        .filter((kit) => hit(kit.name))
+        .map((kit) => ({ says: `open the kit ${kit.name}`, go: `/fill/${kit.id}` })),
+    );
+  }
+  if (choices.length === 0)
+    return {
+      q,
+      choices,
+      problem: held.copy
+        ? `No family is called “${q}”.`
+        : `Nothing here is called “${q}”: no tag, family, game or kit.`,
+    };
+  return { q, choices: choices.slice(0, MOST_CHOICES) };
+}
+
+async function familyChoices(q: string, held: Held): Promise<ScanChoice[]> {
+  const copy = held.copy ? `&copy=${encodeURIComponent(held.copy)}` : '';
+  return findByText(await listFamilies(), q)
+    .slice(0, MOST_CHOICES)
+    .map((family) => ({
+      says: `${copy ? 'lend to' : 'choose'} ${family.name} (${LANGUAGES[family.language].name})`,
+      go: `/lend?family=${family.id}${copy}`,
+    }));
+}

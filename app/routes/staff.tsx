@@ -1,0 +1,65 @@
+import { useState } from 'react';
+import { Outlet, useNavigation } from 'react-router';
+import styled from 'styled-components';
+import { waiting } from '~/data/queries/waiting';
+import { requireRole } from '~/server/people/session';
+import { today } from '~/server/today';
+import { Fault, faultOf } from '~/app/ui/Fault';
+import { Frond } from '~/app/ui/Frond';
+import { ReadyProvider, ScanLine, type ReadyAction } from '~/app/ui/ScanLine';
+import { color } from '~/app/ui/theme';
+import type { Route } from './+types/staff';
+
+/** What every staff screen shares: the frond on top and the scan line at the foot. */
+export async function loader({ request }: Route.LoaderArgs) {
+  const person = await requireRole(request, 'coordinator', 'helper', 'reader');
+  return { person: { name: person.name, role: person.role }, waiting: await waiting(today()) };
+}
+
+const Progress = styled.div`
+  position: fixed;
+  inset: 0 0 auto 0;
+  height: 3px;
+  background: ${color.straw};
+  z-index: 20;
+  transform-origin: left;
+  animation: grow 1.2s ease-out both;
+  @keyframes grow {
+    from {
+      transform: scaleX(0);
+    }
+    to {
+      transform: scaleX(0.9);
+    }
+  }
+`;
+
+export default function Staff({ loaderData }: Route.ComponentProps) {
+  const [ready, setReady] = useState<ReadyAction>();
+  const busy = useNavigation().state === 'loading';
+  const { person } = loaderData;
+  return (
+    <>
+      <a className="visually-hidden" href="#work">
+        Skip to the work
+      </a>
+      {busy && <Progress role="progressbar" aria-label="Loading" />}
+      <Frond {...loaderData} />
+      <ReadyProvider value={setReady}>
+        <div id="work">
+          <Outlet />
+        </div>
+      </ReadyProvider>
+      {person.role !== 'reader' && <ScanLine ready={ready} />}
+    </>
+  );
+}
+
+export function ErrorBoundary({ error, loaderData }: Route.ErrorBoundaryProps) {
+  return (
+    <>
+      {loaderData && <Frond {...loaderData} />}
+      <Fault {...faultOf(error)} />
+    </>
+  );
+}

@@ -1,0 +1,203 @@
+import { data, Form, redirect, useNavigation, useSubmit } from 'react-router';
+import { materialOf } from '~/core/kits/materials';
+import { dueWords } from '~/core/lending/due';
+import { showTag } from '~/core/lending/tag';
+import { findCopy } from '~/data/queries/kits';
+import { findLoan, takeBack } from '~/data/queries/lending';
+import { isId } from '~/server/ids';
+import { requireRole } from '~/server/people/session';
+import { notFound } from '~/server/refusals';
+import { today } from '~/server/today';
+import { Button, ButtonLink } from '~/app/ui/Button';
+import { NumberBox } from '~/app/ui/fields';
+import { Said } from '~/app/ui/Notices';
+import {
+  Entered,
+  Entries,
+  Faint,
+  Heading,
+  Margin,
+  Row,
+  Sheet,
+  Stack,
+  State,
+  TableFrame,
+  Workplace,
+} from '~/app/ui/Page';
+import { useReadyAction } from '~/app/ui/ScanLine';
+import { useRemembered } from '~/app/ui/remember';
+import type { KitPart } from '~/core/kits/recipe';
+import type { Route } from './+types/check';
+
+export const meta: Route.MetaFunction = () => [{ title: 'Count a return · Fern Basket' }];
+
+/** Paper is written on and kept at home: it is not counted back. */
+const counted = (parts: KitPart[]): KitPart[] =>
+  parts.filter((part) => materialOf(part.material).kind !== 'printed');
+
+export async function loader({ request, params }: Route.LoaderArgs) {
+  await requireRole(request, 'coordinator', 'helper');
+  const loan = isId(params.loanId) ? await findLoan(params.loanId) : undefined;
+  if (!loan) throw notFound('This loan');
+  const copy = (await findCopy({ id: loan.copyId }))!;
+  return { loan, parts: counted(copy.parts), today: today() };
+}
+
+export async function action({ request, params }: Route.ActionArgs) {
+  const person = await requireRole(request, 'coordinator', 'helper');
+  const loan = isId(params.loanId) ? await findLoan(params.loanId) : undefined;
+  if (!loan) throw notFound('This loan');
+  const parts = counted((await findCopy({ id: loan.copyId }))!.parts);
+  const form = await request.formData();
+  const errors: Record<string, string> = {};
+  const counts = parts.map((part) => {
+    const text = String(form.get(part.material) ?? '').trim();
+    const number = /^\d{1,4}$/.test(text) ? Number(text) : Number.NaN;
+    if (!(number <= 999)) errors[part.material] = 'Count them: a whole number from 0 to 999.';
+    return { material: part.material, expected: part.quantity, counted: number };
+  });
+  if (Object.keys(errors).length) return data({ errors, problem: undefined }, { status: 400 });
+  if (!(await takeBack({ loanId: loan.id, returnedOn: today(), counts, personId: person.id })))
+    return data(
+      { errors, problem: 'This copy was taken back already, at another desk. Your count was not needed.' },
+      { status: 409 },
+    );
+  throw redirect(`/take-back?home=${loan.id}`);
+}
+
+export default function Check({ loaderData, actionData }: Route.ComponentProps) {
+  return (
+    <Counting
+      key={loaderData.loan.id}
+      {...loaderData}
+      errors={actionData?.errors ?? {}}
+      problem={actionData?.problem}
+    />
+  );
+}
+
+function Counting({
+  loan,
+  parts,
+  today,
+  errors,
+  problem,
+}: Route.ComponentProps['loaderData'] & { errors: Record<string, string>; problem?: string }) {
+  const busy = useNavigation().state !== 'idle';
+  const submit = useSubmit();
+  const {
+    value: counts,
+    set,
+    forget,
+  } = useRemembered<Record<string, number>>(
+    `return ${loan.id}`,
+    Object.fromEntries(parts.map((part) => [part.material, part.quantity])),
+  );
+  const missing = parts.filter((part) => (counts[part.material] ?? 0) < part.quantity);
+  const says = loan.closedAs
+    ? undefined
+    : `take back ${showTag(loan.tag)}, ${missing.length ? `${missing.length} ${missing.length === 1 ? 'part' : 'parts'} short` : 'complete'}`;
+  useReadyAction(says, () => {
+    forget();
+    void submit(
+      Object.fromEntries(parts.map((part) => [part.material, String(counts[part.material] ?? 0)])),
+      { method: 'post' },
+    );
+  });
+  if (loan.closedAs) {
+    return (
+      <Workplace>
+        <Stack>
+          <Heading title={`${showTag(loan.tag)} is home already`} />
+          <Said kind="know" action={<ButtonLink href="/take-back">See what is out</ButtonLink>}>
+            {problem ?? `${loan.familyName} brought it back; there is nothing to count.`}
+          </Said>
+        </Stack>
+      </Workplace>
+    );
+  }
+  return (
+    <Workplace>
+      <Stack>
+        <Heading title={`What came back in ${showTag(loan.tag)}?`}>
+          {loan.kitName}, from {loan.familyName}, {dueWords(loan.dueOn, today)}. Change only what is not
+          there.
+        </Heading>
+        {problem && <Said kind="stop">{problem}</Said>}
+        <Sheet>
+          <Form method="post" onSubmit={forget}>
+            <Stack>
+              <TableFrame>
+                <table>
+                  <thead>
+                    <tr>
+                      <th>Part</th>
+                      <th>Went out</th>
+                      <th>Came back</th>
+                      <th>So</th>
+                    </tr>
+                  </thead>
+                  <tbody>
+                    {parts.map((part) => {
+                      const short = part.quantity - (counts[part.material] ?? 0);
+                      const material = materialOf(part.material);
+                      return (
+                        <tr key={part.material}>
+                          <td>{material.plural}</td>
+                          <td>{part.quantity}</td>
+                          <td>
+                            <NumberBox
+                              name={part.material}
+                              label={`${material.plural} that came back`}
+                              min={0}
+                              max={999}
+                              value={counts[part.material] ?? part.quantity}
+                              onChange={(value) => set((old) => ({ ...old, [part.material]: value }))}
+                              error={errors[part.material]}
+                            />
+                          </td>
+                          <td>
+                            {short > 0 ? (
+                              <State tone="hand">{`${short} missing`}</State>
+                            ) : short < 0 ? (
+                              <State tone="note">{`${-short} more`}</State>
+                            ) : (
+                              <State tone="calm">complete</State>
+                            )}
+                          </td>
+                        </tr>
+                      );
+                    })}
+                  </tbody>
+                </table>
+              </TableFrame>
+              <Row>
+                <Button type="submit" isPending={busy}>
+                  {missing.length ? 'Take it back with parts missing' : 'Take it back, complete'}
+                </Button>
+                <ButtonLink quiet href="/take-back">
+                  Not now
+                </ButtonLink>
+              </Row>
+            </Stack>
+          </Form>
+        </Sheet>
+      </Stack>
+      <Margin label="Reckonings">
+        <Entries>
+          <Entered
+            label="Missing"
+            number={String(missing.length)}
+            unit={missing.length === 1 ? 'kind of part' : 'kinds of parts'}
+            reason={
+              missing.length
+                ? 'They are noted; the copy waits under Look back until they are put in.'
+                : 'It can go out again as it is.'
+            }
+          />
+        </Entries>
+        <Faint>Paper stays with the family and is not counted.</Faint>
+      </Margin>
+    </Workplace>
+  );
+}

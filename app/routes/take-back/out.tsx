@@ -1,0 +1,174 @@
+import { Form, Link, data, useSearchParams } from 'react-router';
+import { dueState, dueWords, showDay } from '~/core/lending/due';
+import { showTag } from '~/core/lending/tag';
+import { findLoan, listClosed, listOut, listShortages, undoReturn } from '~/data/queries/lending';
+import { isId } from '~/server/ids';
+import { materialOf } from '~/core/kits/materials';
+import { requireRole } from '~/server/people/session';
+import { today } from '~/server/today';
+import { Button, ButtonLink } from '~/app/ui/Button';
+import { Said } from '~/app/ui/Notices';
+import {
+  Empty,
+  Entered,
+  Entries,
+  Faint,
+  Heading,
+  Margin,
+  Sheet,
+  Stack,
+  TableFrame,
+  Tag,
+  Workplace,
+} from '~/app/ui/Page';
+import { DueFlag } from '../lend/desk';
+import type { Route } from './+types/out';
+
+export const meta: Route.MetaFunction = () => [{ title: 'Take back · Fern Basket' }];
+
+export async function loader({ request }: Route.LoaderArgs) {
+  await requireRole(request, 'coordinator', 'helper');
+  const homeId = new URL(request.url).searchParams.get('home');
+  const home = isId(homeId) ? await findLoan(homeId) : undefined;
+  const short = home ? await listShortages(home.copyId) : [];
+  return {
+    out: await listOut(),
+    closed: (await listClosed(6)).filter((loan) => loan.closedAs === 'returned'),
+    home: home?.closedAs === 'returned' ? home : undefined,
+    lacking: short.map(
+      (one) =>
+        `${one.expected - one.counted} ${one.expected - one.counted === 1 ? materialOf(one.material).name : materialOf(one.material).plural}`,
+    ),
+    today: today(),
+  };
+}
+
+export async function action({ request }: Route.ActionArgs) {
+  const person = await requireRole(request, 'coordinator', 'helper');
+  const loanId = (await request.formData()).get('loan');
+  const undone = isId(loanId) && (await undoReturn(loanId, person.id));
+  return undone ? data({ undone: true }) : data({ undone: false }, { status: 409 });
+}
+
+export default function Out({ loaderData, actionData }: Route.ComponentProps) {
+  const { out, closed, home, lacking, today } = loaderData;
+  const [search] = useSearchParams();
+  const due = out.filter((loan) => dueState(loan.dueOn, today) === 'overdue' || loan.dueOn === today);
+  return (
+    <Workplace>
+      <Stack>
+        <Heading title="Take back">Which basket came home? Scan its tag, and count what is in it.</Heading>
+        {actionData && (
+          <Said
+            kind={actionData.undone ? 'done' : 'stop'}
+            word={actionData.undone ? 'Undone' : 'Not undone'}
+            live
+          >
+            {actionData.undone
+              ? 'The copy counts as out again, with the same family and due date.'
+              : 'This copy has gone out again meanwhile. Nothing was changed.'}
+          </Said>
+        )}
+        {home && !actionData && search.has('home') && (
+          <Said
+            kind="done"
+            word="Home"
+            live
+            action={
+              <Form method="post" action="/take-back">
+                <input type="hidden" name="loan" value={home.id} />
+                <Button type="submit" quiet>
+                  Undo this return
+                </Button>
+              </Form>
+            }
+          >
+            {showTag(home.tag)} is back from {home.familyName}
+            {lacking.length ? `; missing: ${lacking.join(', ')}.` : ', complete.'}
+          </Said>
+        )}
+        {out.length === 0 ? (
+          <Empty title="No copy is out" action={<ButtonLink href="/lend">Lend a copy</ButtonLink>}>
+            Everything is at school.
+          </Empty>
+        ) : (
+          <Sheet aria-labelledby="out">
+            <h2 id="out">Out now, the one due first on top</h2>
+            <TableFrame>
+              <table>
+                <thead>
+                  <tr>
+                    <th>Tag</th>
+                    <th>Kit</th>
+                    <th>Family</th>
+                    <th>Due</th>
+                    <th>
+                      <span className="visually-hidden">Action</span>
+                    </th>
+                  </tr>
+                </thead>
+                <tbody>
+                  {out.map((loan) => (
+                    <tr key={loan.id}>
+                      <td>
+                        <Tag>{showTag(loan.tag)}</Tag>
+                      </td>
+                      <td>{loan.kitName}</td>
+                      <td>{loan.familyName}</td>
+                      <td>
+                        <DueFlag dueOn={loan.dueOn} today={today} />
+                      </td>
+                      <td>
+                        <Link to={`/take-back/${loan.id}`} aria-label={`Count ${showTag(loan.tag)}`}>
+                          Count it
+                        </Link>
+                      </td>
+                    </tr>
+                  ))}
+                </tbody>
+              </table>
+            </TableFrame>
+          </Sheet>
+        )}
+        {closed.length > 0 && (
+          <Sheet aria-labelledby="closed">
+            <h2 id="closed">Came home last</h2>
+            <TableFrame>
+              <table>
+                <tbody>
+                  {closed.map((loan) => (
+                    <tr key={loan.id}>
+                      <td>
+                        <Link to={`/copies/${loan.copyId}`}>
+                          <Tag>{showTag(loan.tag)}</Tag>
+                        </Link>
+                      </td>
+                      <td>{loan.kitName}</td>
+                      <td>{loan.familyName}</td>
+                      <td>{loan.returnedOn && showDay(loan.returnedOn)}</td>
+                    </tr>
+                  ))}
+                </tbody>
+              </table>
+            </TableFrame>
+          </Sheet>
+        )}
+      </Stack>
+      <Margin label="Reckonings">
+        <Entries>
+          <Entered
+            label="Due by today"
+            number={String(due.length)}
+            unit={`of ${out.length} out`}
+            reason={
+              due[0]
+                ? `The longest: ${showTag(due[0].tag)}, ${dueWords(due[0].dueOn, today)}.`
+                : 'Nothing is late.'
+            }
+          />
+        </Entries>
+        <Faint>Parts go missing; nobody is fined.</Faint>
+      </Margin>
+    </Workplace>
+  );
+}

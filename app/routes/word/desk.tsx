@@ -1,0 +1,132 @@
+import { data, Form, useNavigation } from 'react-router';
+import styled from 'styled-components';
+import { findGame, gameOf } from '~/core/games';
+import { LANGUAGES, say, WORDED, type Args, type Worded } from '~/core/words/message';
+import { addLineChecks, lineChecks, lineKey } from '~/data/queries/words';
+import { requireRole } from '~/server/people/session';
+import { notFound } from '~/server/refusals';
+import { Button } from '~/app/ui/Button';
+import { TextBox, TickBox } from '~/app/ui/fields';
+import { Said } from '~/app/ui/Notices';
+import { Faint, Heading, Row, Stack, State, Wide } from '~/app/ui/Page';
+import { color, narrow } from '~/app/ui/theme';
+import type { Route } from './+types/desk';
+
+export const meta: Route.MetaFunction = () => [{ title: 'Words desk · Fern Basket' }];
+
+const languageIn = (request: Request): Worded => {
+  const wanted = new URL(request.url).searchParams.get('language');
+  return WORDED.find((language) => language !== 'en' && language === wanted) ?? 'es';
+};
+
+export async function loader({ request, params }: Route.LoaderArgs) {
+  await requireRole(request, 'coordinator', 'reader');
+  const game = findGame(params.gameId);
+  if (!game) throw notFound('This game');
+  return { gameId: game.id, target: languageIn(request), checks: await lineChecks(game.id) };
+}
+
+export async function action({ request, params }: Route.ActionArgs) {
+  const person = await requireRole(request, 'coordinator', 'reader');
+  const game = findGame(params.gameId);
+  if (!game) throw notFound('This game');
+  const language = languageIn(request);
+  const form = await request.formData();
+  const before = await lineChecks(game.id);
+  const rows = Object.keys(game.words[language]).flatMap((messageId) => {
+    const right = form.get(`right ${messageId}`) === 'yes';
+    const note = String(form.get(`note ${messageId}`) ?? '')
+      .trim()
+      .slice(0, 500);
+    const old = before[lineKey(messageId, language)];
+    const changed = right !== (old?.right ?? false) || note !== (old?.note ?? '');
+    return changed ? [{ gameId: game.id, messageId, language, right, note, personId: person.id }] : [];
+  });
+  await addLineChecks(rows);
+  return data({ saved: rows.length });
+}
+
+const Lines = styled.ol`
+  display: grid;
+  li {
+    display: grid;
+    grid-template-columns: minmax(0, 1fr) minmax(0, 1fr) 15rem;
+    gap: 1.2rem;
+    padding: 0.7rem 0;
+    border-bottom: 1px solid ${color.line};
+    align-items: start;
+  }
+  ${narrow} {
+    li {
+      grid-template-columns: minmax(0, 1fr);
+    }
+  }
+`;
+
+/** Numbers as an ordinary variant has them, so that a line reads as families will read it. */
+function exampleArgs(gameId: string): Record<string, Args> {
+  const game = gameOf(gameId);
+  const params = game.presets[1]?.params ?? game.presets[0]!.params;
+  const steps = game.steps(params);
+  return Object.fromEntries(steps.map((step) => [step.id, step.args]));
+}
+
+export default function Desk({ loaderData, actionData }: Route.ComponentProps) {
+  const { gameId, target, checks } = loaderData;
+  const busy = useNavigation().state !== 'idle';
+  const game = gameOf(gameId);
+  const args = exampleArgs(gameId);
+  const fallback: Args = { ...game.presets[1]?.params, a: 4, b: 2, ways: 7, years: 3, player: 1 };
+  const title = say(game.words, 'en', 'name');
+  return (
+    <Wide>
+      <Form method="post">
+        <Stack>
+          <Heading
+            title={`${title} in ${LANGUAGES[target].name}`}
+            action={
+              <Button type="submit" isPending={busy}>
+                Save what was checked
+              </Button>
+            }
+          >
+            Does each line on the right say what the line on the left says, the way a family would say it?
+            Tick the right ones; write a note where it should be said differently.
+          </Heading>
+          {actionData && (
+            <Said kind="done" word="Saved" live>
+              {actionData.saved === 0
+                ? 'Nothing had changed.'
+                : `${actionData.saved} ${actionData.saved === 1 ? 'line was' : 'lines were'} noted.`}
+            </Said>
+          )}
+          <Lines>
+            {Object.keys(game.words.en).map((id) => {
+              const check = checks[lineKey(id, target)];
+              const values = args[id] ?? fallback;
+              return (
+                <li key={id}>
+                  <p lang="en">{say(game.words, 'en', id, values)}</p>
+                  <p lang={target} dir={LANGUAGES[target].direction}>
+                    {say(game.words, target, id, values)}
+                  </p>
+                  <Stack $gap="0.2rem">
+                    <Row $gap="0.6rem">
+                      <TickBox name={`right ${id}`} value="yes" defaultSelected={check?.right ?? false}>
+                        It is right
+                        <span className="visually-hidden">: {say(game.words, target, id, values)}</span>
+                      </TickBox>
+                      {check?.right && <State tone="calm">{check.by}</State>}
+                    </Row>
+                    <TextBox name={`note ${id}`} label="Note" defaultValue={check?.note} maxLength={500} />
+                  </Stack>
+                </li>
+              );
+            })}
+          </Lines>
+          <Faint>A line that is worded anew must be checked anew.</Faint>
+        </Stack>
+      </Form>
+    </Wide>
+  );
+}

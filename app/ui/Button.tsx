@@ -1,0 +1,76 @@
+import type { ReactNode } from 'react';
+import {
+  Button as AriaButton,
+  Link as AriaLink,
+  type ButtonProps,
+  type LinkProps,
+} from 'react-aria-components';
+import styled, { css } from 'styled-components';
+import { color, cut } from './theme';
+
+interface Tint {
+  $quiet?: boolean;
+  $clay?: boolean;
+}
+
+const face = css<Tint>`
+  ${cut}
+  display: inline-flex;
+  align-items: center;
+  justify-content: center;
+  gap: 0.5rem;
+  min-height: 44px;
+  padding: 0.45rem 1.1rem;
+  border: 1.5px solid ${({ $clay }) => ($clay ? color.clay : color.fern)};
+  background: ${({ $quiet, $clay }) => ($quiet ? color.sheet : $clay ? color.clay : color.fern)};
+  color: ${({ $quiet, $clay }) => ($quiet ? ($clay ? color.clay : color.deepFern) : color.paper)};
+  font-weight: 700;
+  text-decoration: none;
+  cursor: pointer;
+  transition: background 120ms;
+  &[data-hovered] {
+    background: ${({ $quiet, $clay }) => ($quiet ? ($clay ? color.clayLight : color.sprout) : $clay ? '#93421f' : color.deepFern)};
+  }
+  &[data-pressed] {
+    transform: translateY(1px);
+  }
+  &[data-focus-visible] {
+    outline: 3px solid ${color.shore};
+    outline-offset: 2px;
+  }
+  &[data-disabled] {
+    background: #e7e2d3;
+    border-color: ${color.line};
+    color: ${color.faint};
+    cursor: default;
+  }
+  &[data-pending] {
+    opacity: 0.75;
+    cursor: progress;
+  }
+`;
+
+const Face = styled(AriaButton)<Tint>`
+  ${face}
+`;
+const LinkFace = styled(AriaLink)<Tint>`
+  ${face}
+`;
+
+interface Look {
+  /** A second choice: outlined. */
+  quiet?: boolean;
+  /** Something that takes away. */
+  clay?: boolean;
+  children: ReactNode;
+}
+
+/** A button says what it does with its object: "Lend this copy". */
+export const Button = ({ quiet, clay, ...props }: Omit<ButtonProps, 'children'> & Look) => (
+  <Face $quiet={quiet} $clay={clay} {...props} />
+);
+
+/** A link that is the next action of a page. */
+export const ButtonLink = ({ quiet, clay, ...props }: Omit<LinkProps, 'children'> & Look) => (
+  <LinkFace $quiet={quiet} $clay={clay} {...props} />
+);

@@ -1,0 +1,79 @@
+import { Bar, BarChart, LabelList, XAxis, YAxis } from 'recharts';
+import { TableFrame } from './Page';
+import { color, type } from './theme';
+
+export interface ReachBar {
+  language: string;
+  reached: number;
+  notYet: number;
+}
+
+const label = { fontFamily: type.body, fontSize: 16, fill: color.ink };
+
+/** Families reached and not yet reached, by home language; the table says the same. */
+export const ReachChart = ({ bars }: { bars: readonly ReachBar[] }) => (
+  <div>
+    <div aria-hidden>
+      <BarChart
+        width={560}
+        height={60 + bars.length * 54}
+        data={[...bars]}
+        layout="vertical"
+        margin={{ top: 8, right: 60, bottom: 8, left: 8 }}
+      >
+        <XAxis type="number" hide />
+        <YAxis
+          type="category"
+          dataKey="language"
+          width={110}
+          tick={label}
+          axisLine={false}
+          tickLine={false}
+        />
+        <Bar dataKey="reached" stackId="families" fill={color.fern} isAnimationActive={false}>
+          <LabelList
+            dataKey="reached"
+            position="inside"
+            formatter={(value) => (value ? `${String(value)} reached` : '')}
+            fill={color.paper}
+            fontFamily={type.body}
+            fontSize={16}
+          />
+        </Bar>
+        <Bar dataKey="notYet" stackId="families" fill="#EAD9A9" stroke="#8a6a12" isAnimationActive={false}>
+          <LabelList
+            dataKey="notYet"
+            position="inside"
+            formatter={(value) => (value ? `${String(value)} not yet` : '')}
+            fill={color.ink}
+            fontFamily={type.body}
+            fontSize={16}
+          />
+        </Bar>
+      </BarChart>
+    </div>
+    <details>
+      <summary>Show as a table</summary>
+      <TableFrame>
+        <table>
+          <thead>
+            <tr>
+              <th>Home language</th>
+              <th>Reached</th>
+              <th>Not yet</th>
+            </tr>
+          </thead>
+          <tbody>
+            {bars.map((bar) => (
+              <tr key={bar.language}>
+                <td>{bar.language}</td>
+                <td>{bar.reached}</td>
+                <td>{bar.notYet}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </TableFrame>
+    </details>
+  </div>
+);

@@ -1,0 +1,76 @@
+import styled from 'styled-components';
+import { PT_MM, type Ink, type Shape, type Sheet } from '~/core/print/sheet';
+import { color, type as face } from './theme';
+
+const FAMILY = { body: face.body, bold: face.body, display: face.display };
+const inked = ({ fill, stroke, strokeMm, dashMm }: Ink) => ({
+  fill: fill ?? 'none',
+  stroke: stroke ?? 'none',
+  strokeWidth: stroke ? (strokeMm ?? 0.2) : undefined,
+  strokeDasharray: dashMm?.join(' '),
+});
+
+/** One shape as SVG; the same shape the PDF draws. */
+function Drawn({ shape }: { shape: Shape }) {
+  switch (shape.kind) {
+    case 'text':
+      return (
+        <text
+          x={shape.x}
+          y={shape.y}
+          fontSize={shape.sizePt * PT_MM}
+          fontFamily={FAMILY[shape.font]}
+          fontWeight={shape.font === 'bold' ? 700 : 400}
+          textAnchor={shape.anchor}
+          fill={shape.fill}
+          lang={shape.language}
+        >
+          {shape.text}
+        </text>
+      );
+    case 'line':
+      return <line x1={shape.x1} y1={shape.y1} x2={shape.x2} y2={shape.y2} {...inked(shape)} />;
+    case 'rect':
+      return (
+        <rect
+          x={shape.x}
+          y={shape.y}
+          width={shape.width}
+          height={shape.height}
+          rx={shape.radius}
+          {...inked(shape)}
+        />
+      );
+    case 'circle':
+      return <circle cx={shape.x} cy={shape.y} r={shape.radius} {...inked(shape)} />;
+    case 'path':
+      return <path d={shape.d} {...inked(shape)} />;
+  }
+}
+
+const Paper = styled.svg`
+  display: block;
+  width: 100%;
+  height: auto;
+  background: #fff;
+  border: 1px solid ${color.line};
+  box-shadow: 2px 3px 0 #e5dcc3;
+`;
+
+/** A printed page as it will be. */
+export const SheetView = ({ sheet, label }: { sheet: Sheet; label: string }) => (
+  <Paper viewBox={`0 0 ${sheet.widthMm} ${sheet.heightMm}`} role="img" aria-label={label}>
+    {sheet.shapes.map((shape, i) => (
+      <Drawn key={i} shape={shape} />
+    ))}
+  </Paper>
+);
+
+/** The small picture of a game. */
+export const GameDrawing = ({ shapes, width = 150 }: { shapes: readonly Shape[]; width?: number }) => (
+  <svg viewBox="0 0 100 60" width={width} height={width * 0.6} aria-hidden>
+    {shapes.map((shape, i) => (
+      <Drawn key={i} shape={shape} />
+    ))}
+  </svg>
+);

@@ -1,0 +1,310 @@
+import { Check, Minus, Plus } from 'lucide-react';
+import { useId, type ReactNode } from 'react';
+import {
+  Button,
+  Checkbox as AriaCheckbox,
+  FieldError,
+  Group,
+  Input,
+  Label,
+  NumberField,
+  Radio,
+  RadioGroup,
+  Text,
+  TextArea,
+  TextField,
+} from 'react-aria-components';
+import styled, { css } from 'styled-components';
+import { color, cut } from './theme';
+
+const Title = styled(Label)`
+  display: block;
+  font-weight: 700;
+  margin-bottom: 0.25rem;
+`;
+const Hint = styled(Text)`
+  display: block;
+  font-size: 0.95rem;
+  color: ${color.faint};
+  margin-top: 0.25rem;
+`;
+const Mistake = styled(FieldError)`
+  display: block;
+  color: ${color.clay};
+  font-weight: 700;
+  margin-top: 0.25rem;
+`;
+const box = css`
+  ${cut}
+  width: 100%;
+  min-height: 44px;
+  padding: 0.45rem 0.7rem;
+  border: 1.5px solid ${color.faint};
+  background: ${color.sheet};
+  &[data-invalid] {
+    border-color: ${color.clay};
+    border-width: 2px;
+  }
+  &[data-focused] {
+    outline: 3px solid ${color.shore};
+    outline-offset: 1px;
+  }
+`;
+const Box = styled(Input)`
+  ${box}
+`;
+const AreaBox = styled(TextArea)`
+  ${box}
+  resize: vertical;
+`;
+
+interface FieldProps {
+  name: string;
+  label: string;
+  hint?: ReactNode;
+  error?: string;
+}
+
+interface TextProps extends FieldProps {
+  value?: string;
+  defaultValue?: string;
+  onChange?: (value: string) => void;
+  inputType?: 'text' | 'password' | 'date' | 'search';
+  autoComplete?: string;
+  autoFocus?: boolean;
+  lines?: number;
+  maxLength?: number;
+}
+
+/** A line of text, or several. */
+export const TextBox = ({ label, hint, error, inputType = 'text', lines, ...props }: TextProps) => (
+  <TextField {...props} type={inputType as 'text'} isInvalid={Boolean(error)} validationBehavior="aria">
+    <Title>{label}</Title>
+    {lines ? <AreaBox rows={lines} /> : <Box />}
+    {hint && <Hint slot="description">{hint}</Hint>}
+    <Mistake>{error}</Mistake>
+  </TextField>
+);
+
+const Stepper = styled(Group)`
+  ${cut}
+  display: inline-flex;
+  border: 1.5px solid ${color.faint};
+  background: ${color.sheet};
+  overflow: hidden;
+  &[data-focus-within] {
+    outline: 3px solid ${color.shore};
+    outline-offset: 1px;
+  }
+  &[data-invalid] {
+    border-color: ${color.clay};
+  }
+  button {
+    width: 46px;
+    min-height: 44px;
+    border: 0;
+    background: ${color.sprout};
+    color: ${color.deepFern};
+    display: grid;
+    place-items: center;
+    cursor: pointer;
+  }
+  button[data-hovered] {
+    background: #d3e2c9;
+  }
+  button[data-disabled] {
+    color: #a9b3a4;
+    cursor: default;
+  }
+  input {
+    width: 4.2rem;
+    border: 0;
+    background: transparent;
+    text-align: center;
+    font-weight: 700;
+    font-size: 1.15rem;
+    font-variant-numeric: tabular-nums;
+    outline: none;
+  }
+`;
+
+interface NumberProps extends FieldProps {
+  value?: number;
+  defaultValue?: number;
+  onChange?: (value: number) => void;
+  min: number;
+  max: number;
+  unit?: string;
+}
+
+/** A whole number with a step down and a step up. What is typed outside the range comes back to its edge. */
+export const NumberBox = ({ label, hint, error, min, max, onChange, ...props }: NumberProps) => (
+  <NumberField
+    {...props}
+    onChange={onChange && ((value) => Number.isFinite(value) && onChange(value))}
+    minValue={min}
+    maxValue={max}
+    step={1}
+    isInvalid={Boolean(error)}
+    validationBehavior="aria"
+    formatOptions={{ maximumFractionDigits: 0, useGrouping: false }}
+  >
+    <Title>{label}</Title>
+    <Stepper>
+      <Button slot="decrement" aria-label={`${label}: one less`}>
+        <Minus size={18} aria-hidden />
+      </Button>
+      <Input />
+      <Button slot="increment" aria-label={`${label}: one more`}>
+        <Plus size={18} aria-hidden />
+      </Button>
+    </Stepper>
+    {hint && <Hint slot="description">{hint}</Hint>}
+    <Mistake>{error}</Mistake>
+  </NumberField>
+);
+
+const Options = styled.div`
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0.5rem;
+`;
+const Option = styled(Radio)`
+  ${cut}
+  display: inline-flex;
+  align-items: center;
+  gap: 0.5rem;
+  min-height: 44px;
+  padding: 0.4rem 0.9rem;
+  border: 1.5px solid ${color.line};
+  background: ${color.sheet};
+  cursor: pointer;
+  &::before {
+    content: '';
+    width: 14px;
+    height: 14px;
+    border-radius: 50% 50% 50% 2px;
+    border: 2px solid ${color.faint};
+    flex: none;
+  }
+  &[data-hovered] {
+    background: ${color.sprout};
+  }
+  &[data-selected] {
+    border-color: ${color.fern};
+    background: ${color.sprout};
+    font-weight: 700;
+  }
+  &[data-selected]::before {
+    background: ${color.fern};
+    border-color: ${color.fern};
+  }
+  &[data-focus-visible] {
+    outline: 3px solid ${color.shore};
+    outline-offset: 2px;
+  }
+`;
+
+interface ChoiceProps extends FieldProps {
+  value?: string;
+  defaultValue?: string;
+  onChange?: (value: string) => void;
+  options: readonly { value: string; label: string }[];
+}
+
+/** One of a few; each is in sight. */
+export const Choice = ({ label, hint, error, options, ...props }: ChoiceProps) => (
+  <RadioGroup {...props} isInvalid={Boolean(error)} validationBehavior="aria">
+    <Title>{label}</Title>
+    <Options>
+      {options.map((option) => (
+        <Option key={option.value} value={option.value}>
+          {option.label}
+        </Option>
+      ))}
+    </Options>
+    {hint && <Hint slot="description">{hint}</Hint>}
+    <Mistake>{error}</Mistake>
+  </RadioGroup>
+);
+
+const Tick = styled(AriaCheckbox)`
+  display: flex;
+  align-items: center;
+  gap: 0.6rem;
+  min-height: 44px;
+  cursor: pointer;
+  .box {
+    width: 24px;
+    height: 24px;
+    border: 2px solid ${color.faint};
+    border-radius: 2px 6px 3px 5px;
+    background: ${color.sheet};
+    display: grid;
+    place-items: center;
+    flex: none;
+    color: ${color.paper};
+  }
+  .box svg {
+    visibility: hidden;
+  }
+  &[data-selected] .box {
+    background: ${color.fern};
+    border-color: ${color.fern};
+  }
+  &[data-selected] .box svg {
+    visibility: visible;
+  }
+  &[data-focus-visible] .box {
+    outline: 3px solid ${color.shore};
+    outline-offset: 2px;
+  }
+`;
+
+interface TickProps {
+  name?: string;
+  value?: string;
+  isSelected?: boolean;
+  defaultSelected?: boolean;
+  onChange?: (selected: boolean) => void;
+  children: ReactNode;
+}
+
+export const TickBox = ({ children, ...props }: TickProps) => (
+  <Tick {...props}>
+    <span className="box">
+      <Check size={18} strokeWidth={3} aria-hidden />
+    </span>
+    <span>{children}</span>
+  </Tick>
+);
+
+const Native = styled.select`
+  ${box}
+  width: auto;
+  min-width: 12rem;
+`;
+
+/** One of many, in the browser's own list: it works on every device and with every reader. */
+export function Pick({ label, hint, error, options, onChange, ...props }: ChoiceProps) {
+  const id = useId();
+  return (
+    <div>
+      <Title htmlFor={id}>{label}</Title>
+      <Native
+        {...props}
+        id={id}
+        onChange={(event) => onChange?.(event.target.value)}
+        aria-describedby={hint || error ? `${id}-hint` : undefined}
+        aria-invalid={Boolean(error) || undefined}
+      >
+        {options.map((option) => (
+          <option key={option.value} value={option.value}>
+            {option.label}
+          </option>
+        ))}
+      </Native>
+      {(hint || error) && <Hint id={`${id}-hint`}>{error ?? hint}</Hint>}
+    </div>
+  );
+}

@@ -1,0 +1,24 @@
+/** The forms of variants and kits. */
+import { Type } from '@sinclair/typebox';
+import { Line, OneOf, Whole } from '~/core/check/schema';
+import { AGE_BANDS, type AgeBand } from '~/core/games/types';
+import { PAPERS, type Paper } from '~/core/print/sheet';
+import { ASSURANCES, type Assurance } from './recipe';
+
+const ageBand = OneOf<AgeBand>(AGE_BANDS, { title: 'Grade band' });
+
+export const variantSchema = Type.Object({
+  name: Line(60, { title: 'Name of the variant' }),
+  ageBand,
+});
+
+export const kitSchema = Type.Object({
+  name: Line(60, { title: 'Name of the kit' }),
+  ageBand,
+  players: Whole(1, 6, { title: 'Players' }),
+  paper: OneOf<Paper>({ letter: PAPERS.letter.name, a4: PAPERS.a4.name }, { title: 'Paper' }),
+  assurance: OneOf<Assurance>(ASSURANCES, { title: 'Assurance' }),
+});
+
+export const MOST_COPIES = 60;
+export const buildSchema = Type.Object({ copies: Whole(1, MOST_COPIES, { title: 'Copies' }) });

@@ -1,0 +1,44 @@
+/** A family as a form or a file gives it. */
+import { Type, type Static } from '@sinclair/typebox';
+import { Line, OneOf, Text } from '~/core/check/schema';
+import type { Language } from '~/core/words/message';
+
+const LANGUAGE_LABELS: Record<Language, string> = {
+  en: 'English',
+  es: 'Spanish',
+  ar: 'Arabic',
+  pt: 'Portuguese',
+};
+
+export const familySchema = Type.Object({
+  name: Line(80, {
+    title: 'Family name',
+    description: 'write how the family wants to be called, such as Family Dunlin.',
+  }),
+  language: OneOf<Language>(LANGUAGE_LABELS, { title: 'Home language' }),
+  reach: Text(120, { title: 'How to reach them' }),
+  underThree: Type.Boolean({ title: 'A child under three at home', default: false }),
+  allergens: Text(120, { title: 'Allergens' }),
+});
+export type FamilyFields = Static<typeof familySchema>;
+
+/** A family's name as it is compared: in any case, blanks taken together. */
+export const sameName = (name: string): string => name.trim().replace(/\s+/g, ' ').toLocaleLowerCase('en');
+
+/** A text as it is searched: without accents and case. */
+export const searchable = (text: string): string =>
+  text.normalize('NFD').replace(/\p{M}/gu, '').toLocaleLowerCase('en');
+
+/** Families whose name has every word of the query, those that begin with it first. */
+export function findByText<T extends { name: string }>(families: readonly T[], query: string): T[] {
+  const words = searchable(query).split(/\s+/).filter(Boolean);
+  if (words.length === 0) return [];
+  const found = families.filter((family) => words.every((word) => searchable(family.name).includes(word)));
+  const exact = found.filter((family) => searchable(family.name) === searchable(query.trim()));
+  if (exact.length === 1) return exact;
+  const begins = (family: T): boolean =>
+    searchable(family.name)
+      .split(/\s+/)
+      .some((part) => part.startsWith(words[0]!));
+  return [...found.filter(begins), ...found.filter((family) => !begins(family))];
+}

@@ -1,0 +1,241 @@
+/**
+ * The demo scenario: Kittiwake Bay Elementary, an invented school in an invented ferry town, in the middle of a
+ * term. Every name is made up; every day is counted from the day it is loaded.
+ */
+import { randomBytes } from 'node:crypto';
+import { getLocalTimeZone, today } from '@internationalized/date';
+import { seeded } from '~/core/chance/random';
+import { gameOf } from '~/core/games';
+import { daysAfter, LOAN_DAYS } from '~/core/lending/due';
+import { randomTag } from '~/core/lending/tag';
+import type { AgeBand, Params } from '~/core/games/types';
+import type { Role } from '~/core/people/role';
+import type { Language } from '~/core/words/message';
+import { db } from '../db';
+import { createFamily, type Family } from '../queries/families';
+import {
+  buildCopies,
+  createVariant,
+  findCopy,
+  findKit,
+  markPrinted,
+  saveKit,
+  type CopyRow,
+} from '../queries/kits';
+import { lend, takeBack } from '../queries/lending';
+import { addAnswer, listAnswers, markRead } from '../queries/listening';
+import { createPerson, findSchool, setUpSchool, type Person } from '../queries/people';
+import { answer } from '../schema';
+
+export const DEMO_PEOPLE: { name: string; role: Role; password: string }[] = [
+  { name: 'Maren', role: 'coordinator', password: 'fern-and-twine' },
+  { name: 'Tobin', role: 'helper', password: 'scissors-and-glue' },
+  { name: 'Ilaria', role: 'reader', password: 'word-for-word' },
+];
+
+const FAMILIES: { name: string; language: Language; underThree?: boolean; allergens?: string }[] = [
+  { name: 'Familia Arroyo Vela', language: 'es', underThree: true },
+  { name: 'Family Brackwater', language: 'en' },
+  { name: 'Familia Cordero Luz', language: 'es' },
+  { name: 'Family Dunlin', language: 'en', allergens: 'latex' },
+  { name: 'Familia Esparza Mar', language: 'es' },
+  { name: 'Família Figueira', language: 'pt' },
+  { name: 'Family Gannet', language: 'en', underThree: true },
+  { name: 'Family Haddad', language: 'ar' },
+  { name: 'Familia Ibarra Sol', language: 'es' },
+  { name: 'Family Jetty', language: 'en' },
+  { name: 'Family Kelpwright', language: 'en' },
+  { name: 'Família Lagoa', language: 'pt' },
+];
+
+/** Loads the scenario when there is no school yet. Answers whether it did. */
+export async function loadDemoWhenEmpty(
+  hashPassword: (password: string) => Promise<string>,
+): Promise<boolean> {
+  if (await findSchool()) return false;
+  const day = today(getLocalTimeZone()).toString();
+  const [first, ...others] = DEMO_PEOPLE;
+  const coordinator = await setUpSchool({
+    schoolName: 'Kittiwake Bay Elementary',
+    paper: 'letter',
+    languages: ['en', 'es', 'ar', 'pt'],
+    personName: first!.name,
+    passwordHash: await hashPassword(first!.password),
+  });
+  const helpers: Person[] = [];
+  for (const one of others)
+    helpers.push(
+      await createPerson({ name: one.name, role: one.role, passwordHash: await hashPassword(one.password) }),
+    );
+  const by = coordinator!.id;
+
+  const families: Family[] = [];
+  for (const [i, one] of FAMILIES.entries()) {
+    families.push(
+      (await createFamily({
+        name: one.name,
+        language: one.language,
+        reach: `555-01${String(i + 10)}`,
+        underThree: one.underThree ?? false,
+        allergens: one.allergens ?? '',
+      }))!,
+    );
+  }
+
+  const spill = gameOf('two-tone-spill');
+  const variantFrom = (presetId: string, name: string, ageBand: AgeBand, change: Params = {}) =>
+    createVariant({
+      gameId: spill.id,
+      name,
+      ageBand,
+      params: { ...spill.presets.find((preset) => preset.id === presetId)!.params, ...change },
+      createdBy: by,
+    });
+  const six = (await variantFrom('6-ordered', 'Spill six', 'g1'))!;
+  const ten = (await variantFrom('10-unordered', 'Spill ten, turn over', 'g1', { finish: 'turnOver' }))!;
+  const five = (await variantFrom('5-ordered', 'Spill five', 'K'))!;
+  await variantFrom('8-unordered', 'Spill eight', 'g1');
+
+  const sixKit = (await saveKit({
+    name: 'First splits',
+    ageBand: 'g1',
+    players: 2,
+    paper: 'letter',
+    assurance: 'usual',
+    variantIds: [six.id],
+  }))!;
+  const tenKit = (await saveKit({
+    name: 'Partners of ten',
+    ageBand: 'g1',
+    players: 2,
+    paper: 'letter',
+    assurance: 'usual',
+    variantIds: [six.id, ten.id],
+  }))!;
+  await saveKit({
+    name: 'Small hands',
+    ageBand: 'K',
+    players: 2,
+    paper: 'letter',
+    assurance: 'usual',
+    variantIds: [five.id],
+  });
+
+  const random = seeded(20_260);
+  const copiesOf = async (kitId: string, count: number, builtOn: string): Promise<CopyRow[]> => {
+    const { tags } = await buildCopies({
+      kit: (await findKit(kitId))!,
+      count,
+      builtOn,
+      builtBy: helpers[0]!.id,
+      newTag: () => randomTag(random),
+      newLinkKey: () => randomBytes(16).toString('base64url'),
+    });
+    return Promise.all(tags.map(async (tag) => (await findCopy({ tag }))!));
+  };
+  const sixes = await copiesOf(sixKit, 6, daysAfter(day, -45));
+  const tens = await copiesOf(tenKit, 4, daysAfter(day, -30));
+  await markPrinted([...sixes, ...tens.slice(0, 2)].map((one) => one.id));
+
+  const loan = async (copy: CopyRow, family: number, lentDaysAgo: number): Promise<string> => {
+    const lentOn = daysAfter(day, -lentDaysAgo);
+    const made = await lend({
+      copyId: copy.id,
+      familyId: families[family]!.id,
+      lentOn,
+      dueOn: daysAfter(lentOn, LOAN_DAYS),
+      personId: by,
+    });
+    if (!made.ok) throw new Error(`The demo could not lend ${copy.tag}.`);
+    return made.loanId;
+  };
+  const home = (
+    loanId: string,
+    copy: CopyRow,
+    daysAgo: number,
+    missing: Record<string, number> = {},
+  ): Promise<boolean> =>
+    takeBack({
+      loanId,
+      returnedOn: daysAfter(day, -daysAgo),
+      counts: copy.parts.map((part) => ({
+        material: part.material,
+        expected: part.quantity,
+        counted: part.quantity - (missing[part.material] ?? 0),
+      })),
+      personId: helpers[0]!.id,
+    });
+  const heard = async (
+    loanId: string,
+    daysAgo: number,
+    language: string,
+    said: Partial<typeof answer.$inferInsert>,
+  ): Promise<void> => {
+    await db()
+      .insert(answer)
+      .values({
+        sendKey: crypto.randomUUID(),
+        loanId,
+        language,
+        sentAt: new Date(Date.now() - daysAgo * 86_400_000),
+        ...said,
+      });
+  };
+
+  const returned = [
+    await loan(sixes[0]!, 0, 40),
+    await loan(sixes[1]!, 1, 38),
+    await loan(sixes[2]!, 2, 36),
+  ] as const;
+  await home(returned[0], sixes[0]!, 20);
+  await home(returned[1], sixes[1]!, 16, { 'two-colour-counter': 1, pencil: 1 });
+  await home(returned[2], sixes[2]!, 12);
+  await heard(returned[0], 25, 'es', {
+    children: 2,
+    grownUps: 1,
+    times: 4,
+    minutes: 12,
+    level: 'justRight',
+    childDid: 'La mayor le explicó al pequeño que tres y tres son seis.',
+  });
+  await heard(returned[1], 17, 'en', {
+    children: 1,
+    grownUps: 1,
+    times: 2,
+    minutes: 5,
+    level: 'tooEasy',
+    childDid: 'Said all the pairs before tipping the cup.',
+    missing: 'One counter rolled under the stove. A pencil too.',
+  });
+  await heard(returned[2], 13, 'es', {
+    children: 3,
+    grownUps: 1,
+    times: 6,
+    minutes: 10,
+    level: 'justRight',
+    childDid: 'Quisieron jugar también con botones.',
+  });
+  await markRead(
+    (await listAnswers()).slice(0, 2).map((row) => row.answer.id),
+    true,
+  );
+
+  await loan(sixes[3]!, 3, 30); // overdue
+  await loan(sixes[4]!, 4, LOAN_DAYS); // due today
+  await loan(sixes[2]!, 7, 6);
+  const withTens = await loan(tens[0]!, 8, 10);
+  await addAnswer({
+    sendKey: crypto.randomUUID(),
+    loanId: withTens,
+    language: 'es',
+    children: 2,
+    grownUps: 2,
+    times: 3,
+    minutes: 20,
+    level: 'tooHard',
+    childDid: 'Con diez fichas se pierden al contar.',
+    missing: '',
+    anythingElse: '¿Hay una canasta más corta?',
+  });
+  return true;
+}

@@ -1,0 +1,230 @@
+import { and, asc, desc, eq, inArray, isNull, sql } from 'drizzle-orm';
+import { recipeOf, type KitPart, type KitPlan } from '~/core/kits/recipe';
+import type { AgeBand, Params } from '~/core/games/types';
+import type { Assurance } from '~/core/kits/recipe';
+import type { Paper } from '~/core/print/sheet';
+import { db, refusedBy } from '../db';
+import { buildRun, copy, family, kit, kitVariant, loan, variant } from '../schema';
+
+export type Variant = typeof variant.$inferSelect;
+export type Kit = typeof kit.$inferSelect;
+
+export const listVariants = (): Promise<Variant[]> =>
+  db().select().from(variant).where(isNull(variant.archivedAt)).orderBy(asc(variant.name));
+
+export async function findVariant(id: string): Promise<Variant | undefined> {
+  return (await db().select().from(variant).where(eq(variant.id, id)))[0];
+}
+
+/** Saves a variant. Answers undefined when the name is taken. */
+export async function createVariant(input: {
+  gameId: string;
+  name: string;
+  params: Params;
+  ageBand: AgeBand;
+  createdBy: string;
+}): Promise<Variant | undefined> {
+  try {
+    return (await db().insert(variant).values(input).returning())[0];
+  } catch (error) {
+    if (refusedBy(error) === 'variant_name_is_taken') return undefined;
+    throw error;
+  }
+}
+
+export interface KitRow extends Kit {
+  variantNames: string[];
+  copies: number;
+  out: number;
+}
+
+/** All kits with the names of their variants and how many copies there are and are out. */
+export async function listKits(): Promise<KitRow[]> {
+  const rows = await db()
+    .select({
+      kit,
+      variantNames: sql<
+        string[]
+      >`coalesce((select array_agg(v.name order by kv.position) from kit_variant kv join variant v on v.id = kv.variant_id where kv.kit_id = ${kit.id}), '{}')`,
+      copies: sql<number>`(select count(*)::int from copy c where c.kit_id = ${kit.id})`,
+      out: sql<number>`(select count(*)::int from copy c join loan l on l.copy_id = c.id and l.closed_as is null where c.kit_id = ${kit.id})`,
+    })
+    .from(kit)
+    .orderBy(asc(kit.name));
+  return rows.map(({ kit: one, ...rest }) => ({ ...one, ...rest }));
+}
+
+export interface KitWithVariants extends Kit {
+  variants: Variant[];
+}
+
+export async function findKit(id: string): Promise<KitWithVariants | undefined> {
+  const [found] = await db().select().from(kit).where(eq(kit.id, id));
+  if (!found) return undefined;
+  const rows = await db()
+    .select({ variant })
+    .from(kitVariant)
+    .innerJoin(variant, eq(variant.id, kitVariant.variantId))
+    .where(eq(kitVariant.kitId, id))
+    .orderBy(asc(kitVariant.position));
+  return { ...found, variants: rows.map((row) => row.variant) };
+}
+
+/** The plan that the recipe of this kit is reckoned from. */
+export const planOf = ({ ageBand, players, assurance, variants }: KitWithVariants): KitPlan => ({
+  ageBand,
+  players,
+  assurance,
+  variants: variants.map(({ gameId, name, params }) => ({ gameId, name, params })),
+});
+
+export interface KitInput {
+  name: string;
+  ageBand: AgeBand;
+  players: number;
+  paper: Paper;
+  assurance: Assurance;
+  variantIds: string[];
+}
+
+/** Makes a kit, or changes the one with this id. Answers undefined when the name is taken. */
+export async function saveKit({ variantIds, ...input }: KitInput, id?: string): Promise<string | undefined> {
+  try {
+    return await db().transaction(async (tx) => {
+      const [saved] = id
+        ? await tx.update(kit).set(input).where(eq(kit.id, id)).returning({ id: kit.id })
+        : await tx.insert(kit).values(input).returning({ id: kit.id });
+      if (!saved) return undefined;
+      await tx.delete(kitVariant).where(eq(kitVariant.kitId, saved.id));
+      if (variantIds.length)
+        await tx
+          .insert(kitVariant)
+          .values(variantIds.map((variantId, position) => ({ kitId: saved.id, variantId, position })));
+      return saved.id;
+    });
+  } catch (error) {
+    if (refusedBy(error) === 'kit_name_is_taken') return undefined;
+    throw error;
+  }
+}
+
+/** How many of these variants there are: to refuse a form that names one that is gone. */
+export const countVariants = (ids: string[]): Promise<number> =>
+  db().$count(variant, and(inArray(variant.id, ids), isNull(variant.archivedAt)));
+
+/**
+ * Makes `count` copies of a kit in one build run. `newTag` and `newLinkKey` give candidates; one that is taken
+ * is tried again.
+ */
+export async function buildCopies(input: {
+  kit: KitWithVariants;
+  count: number;
+  builtOn: string;
+  builtBy: string | null;
+  newTag: () => string;
+  newLinkKey: () => string;
+}): Promise<{ runId: string; tags: string[] }> {
+  const plan = planOf(input.kit);
+  return db().transaction(async (tx) => {
+    const [run] = await tx
+      .insert(buildRun)
+      .values({
+        kitId: input.kit.id,
+        builtOn: input.builtOn,
+        plan,
+        parts: recipeOf(plan).parts,
+        builtBy: input.builtBy,
+      })
+      .returning({ id: buildRun.id });
+    const tags: string[] = [];
+    for (let tries = 0; tags.length < input.count; tries++) {
+      if (tries > input.count * 50 + 200)
+        throw new Error('No free tag was found: nearly all tags are in use.');
+      const made = await tx
+        .insert(copy)
+        .values({
+          kitId: input.kit.id,
+          buildRunId: run!.id,
+          tag: input.newTag(),
+          linkKey: input.newLinkKey(),
+        })
+        .onConflictDoNothing()
+        .returning({ tag: copy.tag });
+      tags.push(...made.map((one) => one.tag));
+    }
+    return { runId: run!.id, tags };
+  });
+}
+
+export interface CopyRow {
+  id: string;
+  tag: string;
+  linkKey: string;
+  kitId: string;
+  kitName: string;
+  buildRunId: string;
+  builtOn: string;
+  printedAt: Date | null;
+  plan: KitPlan;
+  parts: KitPart[];
+  /** The open loan, when the copy is out. */
+  loan: { id: string; familyId: string; familyName: string; lentOn: string; dueOn: string } | null;
+}
+
+const copyRows = () =>
+  db()
+    .select({
+      id: copy.id,
+      tag: copy.tag,
+      linkKey: copy.linkKey,
+      kitId: copy.kitId,
+      kitName: kit.name,
+      buildRunId: copy.buildRunId,
+      builtOn: buildRun.builtOn,
+      printedAt: copy.printedAt,
+      plan: buildRun.plan,
+      parts: buildRun.parts,
+      loan: {
+        id: loan.id,
+        familyId: loan.familyId,
+        familyName: family.name,
+        lentOn: loan.lentOn,
+        dueOn: loan.dueOn,
+      },
+    })
+    .from(copy)
+    .innerJoin(kit, eq(kit.id, copy.kitId))
+    .innerJoin(buildRun, eq(buildRun.id, copy.buildRunId))
+    .leftJoin(loan, and(eq(loan.copyId, copy.id), isNull(loan.closedAs)))
+    .leftJoin(family, eq(family.id, loan.familyId));
+
+// A left join that finds nothing gives nulls in every column of the loan.
+const asCopy = (row: Awaited<ReturnType<typeof copyRows>>[number]): CopyRow => ({
+  ...row,
+  loan: row.loan?.id ? (row.loan as CopyRow['loan']) : null,
+});
+
+export const listCopies = async (filter: { kitId?: string; ids?: string[] } = {}): Promise<CopyRow[]> =>
+  (
+    await copyRows()
+      .where(
+        and(
+          filter.kitId ? eq(copy.kitId, filter.kitId) : undefined,
+          filter.ids ? inArray(copy.id, filter.ids) : undefined,
+        ),
+      )
+      .orderBy(asc(kit.name), desc(buildRun.builtOn), asc(copy.tag))
+  ).map(asCopy);
+
+export async function findCopy(
+  by: { tag: string } | { id: string } | { linkKey: string },
+): Promise<CopyRow | undefined> {
+  const condition =
+    'tag' in by ? eq(copy.tag, by.tag) : 'id' in by ? eq(copy.id, by.id) : eq(copy.linkKey, by.linkKey);
+  const [row] = await copyRows().where(condition);
+  return row && asCopy(row);
+}
+
+export async function markPrinted(ids: string[]): Promise<void> {
+  await db().update(copy).set({ printedAt: new Date() }).where(inArray(copy.id, ids));
+}

@@ -1,0 +1,51 @@
+import { and, asc, eq, inArray, isNull, sql } from 'drizzle-orm';
+import type { Answer } from '~/core/listening/answer';
+import type { KitPlan } from '~/core/kits/recipe';
+import { db } from '../db';
+import { answer, buildRun, copy, family, kit, loan } from '../schema';
+
+/** Stores an answer. The same `sendKey` a second time changes nothing: a form sent twice is one answer. */
+export async function addAnswer(
+  input: Answer & { sendKey: string; loanId: string; language: string },
+): Promise<void> {
+  await db().insert(answer).values(input).onConflictDoNothing({ target: answer.sendKey });
+}
+
+export interface AnswerRow {
+  answer: typeof answer.$inferSelect;
+  familyId: string;
+  familyName: string;
+  tag: string;
+  kitId: string;
+  kitName: string;
+  plan: KitPlan;
+}
+
+/** Every answer in order of arrival, with what it is about. */
+export const listAnswers = (): Promise<AnswerRow[]> =>
+  db()
+    .select({
+      answer,
+      familyId: loan.familyId,
+      familyName: family.name,
+      tag: copy.tag,
+      kitId: kit.id,
+      kitName: kit.name,
+      plan: buildRun.plan,
+    })
+    .from(answer)
+    .innerJoin(loan, eq(loan.id, answer.loanId))
+    .innerJoin(family, eq(family.id, loan.familyId))
+    .innerJoin(copy, eq(copy.id, loan.copyId))
+    .innerJoin(buildRun, eq(buildRun.id, copy.buildRunId))
+    .innerJoin(kit, eq(kit.id, copy.kitId))
+    .orderBy(asc(answer.sentAt));
+
+/** Marks answers as read, or as unread again. */
+export async function markRead(ids: string[], read: boolean): Promise<void> {
+  if (ids.length === 0) return;
+  await db()
+    .update(answer)
+    .set({ readAt: read ? new Date() : null })
+    .where(and(inArray(answer.id, ids), read ? isNull(answer.readAt) : sql`true`));
+}

@@ -1,0 +1,91 @@
+import { and, eq, gt, lt, sql } from 'drizzle-orm';
+import type { Paper } from '~/core/print/sheet';
+import type { Language } from '~/core/words/message';
+import { db } from '../db';
+import type { Role } from '~/core/people/role';
+import { person, school, session } from '../schema';
+
+export type School = typeof school.$inferSelect;
+export type Person = Pick<typeof person.$inferSelect, 'id' | 'name' | 'role'>;
+
+/** The school, or undefined before the first set-up. */
+export async function findSchool(): Promise<School | undefined> {
+  return (await db().select().from(school).limit(1))[0];
+}
+
+/**
+ * Makes the school and its first coordinator together. Answers undefined, and changes nothing, when the school
+ * is there already (two people at the set-up page: the first one wins).
+ */
+export function setUpSchool(input: {
+  schoolName: string;
+  paper: Paper;
+  languages: Language[];
+  personName: string;
+  passwordHash: string;
+}): Promise<Person | undefined> {
+  return db().transaction(async (tx) => {
+    const made = await tx
+      .insert(school)
+      .values({ name: input.schoolName, paper: input.paper, languages: input.languages })
+      .onConflictDoNothing()
+      .returning();
+    if (made.length === 0) return undefined;
+    const [first] = await tx
+      .insert(person)
+      .values({ name: input.personName, passwordHash: input.passwordHash, role: 'coordinator' })
+      .returning();
+    return first;
+  });
+}
+
+export async function createPerson(input: {
+  name: string;
+  passwordHash: string;
+  role: Role;
+}): Promise<Person> {
+  const [made] = await db().insert(person).values(input).returning();
+  return made!;
+}
+
+/** The active person with this name, in any case, with the hash of the password. */
+export async function findPersonByName(
+  name: string,
+): Promise<(Person & { passwordHash: string }) | undefined> {
+  return (
+    await db()
+      .select()
+      .from(person)
+      .where(and(sql`lower(${person.name}) = lower(${name})`, eq(person.active, true)))
+  )[0];
+}
+
+export async function createSession(input: {
+  tokenHash: string;
+  personId: string;
+  expiresAt: Date;
+}): Promise<void> {
+  await db().delete(session).where(lt(session.expiresAt, new Date()));
+  await db().insert(session).values(input);
+}
+
+/** Who is signed in with this session, if it has not run out. */
+export async function findSession(tokenHash: string): Promise<(Person & { expiresAt: Date }) | undefined> {
+  return (
+    await db()
+      .select({ id: person.id, name: person.name, role: person.role, expiresAt: session.expiresAt })
+      .from(session)
+      .innerJoin(person, eq(person.id, session.personId))
+      .where(
+        and(eq(session.tokenHash, tokenHash), gt(session.expiresAt, new Date()), eq(person.active, true)),
+      )
+  )[0];
+}
+
+export async function extendSession(tokenHash: string, expiresAt: Date): Promise<void> {
+  await db().update(session).set({ expiresAt }).where(eq(session.tokenHash, tokenHash));
+}
+
+export async function deleteSession(tokenHash: string): Promise<void> {
+  await db().delete(session).where(eq(session.tokenHash, tokenHash));
+}

@@ -1,0 +1,5 @@
+export * from './people';
+export * from './kits';
+export * from './lending';
+export * from './listening';
+export * from './words';

@@ -1,0 +1,101 @@
+import { sql } from 'drizzle-orm';
+import {
+  check,
+  date,
+  index,
+  integer,
+  jsonb,
+  pgTable,
+  primaryKey,
+  text,
+  timestamp,
+  uniqueIndex,
+  uuid,
+} from 'drizzle-orm/pg-core';
+import type { AgeBand, Params } from '~/core/games/types';
+import type { Assurance, KitPart, KitPlan } from '~/core/kits/recipe';
+import { person } from './people';
+
+/** A game with its parameters set, saved under a name. */
+export const variant = pgTable(
+  'variant',
+  {
+    id: uuid().primaryKey().defaultRandom(),
+    gameId: text().notNull(),
+    name: text().notNull(),
+    params: jsonb().$type<Params>().notNull(),
+    ageBand: text().$type<AgeBand>().notNull(),
+    createdBy: uuid().references(() => person.id),
+    createdAt: timestamp({ withTimezone: true }).notNull().defaultNow(),
+    archivedAt: timestamp({ withTimezone: true }),
+  },
+  (table) => [
+    uniqueIndex('variant_name_is_taken')
+      .on(sql`lower(${table.name})`)
+      .where(sql`${table.archivedAt} is null`),
+  ],
+);
+
+export const kit = pgTable(
+  'kit',
+  {
+    id: uuid().primaryKey().defaultRandom(),
+    name: text().notNull(),
+    ageBand: text().$type<AgeBand>().notNull(),
+    players: integer().notNull(),
+    paper: text({ enum: ['letter', 'a4'] }).notNull(),
+    assurance: text().$type<Assurance>().notNull(),
+    createdAt: timestamp({ withTimezone: true }).notNull().defaultNow(),
+  },
+  (table) => [
+    uniqueIndex('kit_name_is_taken').on(sql`lower(${table.name})`),
+    check('kit_has_players', sql`${table.players} between 1 and 6`),
+  ],
+);
+
+export const kitVariant = pgTable(
+  'kit_variant',
+  {
+    kitId: uuid()
+      .notNull()
+      .references(() => kit.id, { onDelete: 'cascade' }),
+    variantId: uuid()
+      .notNull()
+      .references(() => variant.id),
+    position: integer().notNull(),
+  },
+  (table) => [primaryKey({ columns: [table.kitId, table.variantId] })],
+);
+
+/** A batch of copies made together. `plan` and `parts` are as they were that day: later changes leave built copies alone. */
+export const buildRun = pgTable('build_run', {
+  id: uuid().primaryKey().defaultRandom(),
+  kitId: uuid()
+    .notNull()
+    .references(() => kit.id),
+  builtOn: date().notNull(),
+  plan: jsonb().$type<KitPlan>().notNull(),
+  parts: jsonb().$type<KitPart[]>().notNull(),
+  builtBy: uuid().references(() => person.id),
+  createdAt: timestamp({ withTimezone: true }).notNull().defaultNow(),
+});
+
+/** One physical basket of a kit. */
+export const copy = pgTable(
+  'copy',
+  {
+    id: uuid().primaryKey().defaultRandom(),
+    kitId: uuid()
+      .notNull()
+      .references(() => kit.id),
+    buildRunId: uuid()
+      .notNull()
+      .references(() => buildRun.id),
+    tag: text().notNull().unique('copy_tag_is_taken'),
+    /** The unguessable part of the family page's address. */
+    linkKey: text().notNull().unique(),
+    printedAt: timestamp({ withTimezone: true }),
+    createdAt: timestamp({ withTimezone: true }).notNull().defaultNow(),
+  },
+  (table) => [index('copy_by_kit').on(table.kitId), index('copy_by_build').on(table.buildRunId)],
+);

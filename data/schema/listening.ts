@@ -1,0 +1,27 @@
+import { index, integer, pgTable, text, timestamp, uuid } from 'drizzle-orm/pg-core';
+import type { Level } from '~/core/listening/answer';
+import { loan } from './lending';
+
+/** What a family answered. `sendKey` is made with the form: the same form sent twice is one answer. */
+export const answer = pgTable(
+  'answer',
+  {
+    id: uuid().primaryKey().defaultRandom(),
+    sendKey: uuid().notNull().unique('answer_was_sent'),
+    loanId: uuid()
+      .notNull()
+      .references(() => loan.id),
+    language: text().notNull(),
+    children: integer(),
+    grownUps: integer(),
+    times: integer(),
+    minutes: integer(),
+    level: text().$type<Level>(),
+    childDid: text().notNull().default(''),
+    missing: text().notNull().default(''),
+    anythingElse: text().notNull().default(''),
+    sentAt: timestamp({ withTimezone: true }).notNull().defaultNow(),
+    readAt: timestamp({ withTimezone: true }),
+  },
+  (table) => [index('answer_by_loan').on(table.loanId)],
+);

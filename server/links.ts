@@ -1,0 +1,15 @@
+/** The addresses of family pages. */
+import { randomBytes } from 'node:crypto';
+
+/** 128 random bits: nobody finds a family page by trying. */
+export const newLinkKey = (): string => randomBytes(16).toString('base64url');
+
+/** The address a phone opens. PUBLIC_URL names the server as families reach it; else it is the one in use now. */
+export function familyLink(request: Request, linkKey: string): string {
+  const base = process.env.PUBLIC_URL ?? new URL(request.url).origin;
+  return `${base.replace(/\/$/, '')}/p/${linkKey}`;
+}
+
+/** Whether a phone cannot open this address because it names this machine only. */
+export const isLoopback = (link: string): boolean =>
+  ['127.0.0.1', 'localhost', '[::1]'].includes(new URL(link).hostname);
