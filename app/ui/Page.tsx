@@ -89,9 +89,10 @@ export const Sheet = styled.section`
 const Ruled = styled.aside`
   position: sticky;
   top: 1rem;
-  padding: 0.6rem 0 0.6rem 1.4rem;
+  padding: 10px 0 10px 1.4rem;
   border-left: 2px solid #d99b83;
-  background: repeating-linear-gradient(transparent 0 30px, #d9e2dc 30px 31px);
+  /* Ruled so that the writing stands on the lines. */
+  background: repeating-linear-gradient(transparent 0 30px, #d9e2dc 30px 31px) 0 6px;
   line-height: 31px;
   min-height: 20rem;
   h2 {
@@ -117,7 +118,7 @@ const Entry = styled.div`
   .number {
     font-family: 'Young Serif', serif;
     font-size: 1.35rem;
-    font-variant-numeric: tabular-nums;
+    font-variant-numeric: lining-nums tabular-nums;
     color: ${color.deepFern};
     margin-right: 0.4rem;
   }
@@ -126,10 +127,6 @@ const Entry = styled.div`
     line-height: 31px;
   }
   .reason {
-    font-size: 1rem;
-    line-height: 23.25px;
-    padding-block: 4px;
-    background: ${color.paper};
     color: ${color.faint};
   }
 `;

@@ -13,7 +13,7 @@ const Frame = styled.ul`
   border: 2px solid #a78f56;
 `;
 const Compartment = styled.li`
-  min-width: 132px;
+  min-width: 112px;
   min-height: 118px;
   padding: 0.55rem 0.8rem;
   border-radius: 4px 10px 5px 8px;
@@ -26,7 +26,7 @@ const Compartment = styled.li`
     font-family: 'Young Serif', serif;
     font-size: 1.7rem;
     line-height: 1.1;
-    font-variant-numeric: tabular-nums;
+    font-variant-numeric: lining-nums tabular-nums;
     color: ${color.deepFern};
   }
   .dots {
@@ -57,7 +57,7 @@ export const Tray = ({ parts }: { parts: readonly KitPart[] }) => (
           key={part.material}
           style={{
             flexGrow: Math.sqrt(part.quantity),
-            flexBasis: `${110 + 22 * Math.sqrt(part.quantity)}px`,
+            flexBasis: `${88 + 20 * Math.sqrt(part.quantity)}px`,
           }}
         >
           <span className="count">{part.quantity}</span>

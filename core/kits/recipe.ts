@@ -80,9 +80,7 @@ export function recipeOf(plan: KitPlan): Recipe {
       {
         material: material.id,
         quantity: total,
-        reasons: needs.map(({ variant, need }) =>
-          variants.length > 1 ? `${variant.name}: ${need.reason}` : need.reason,
-        ),
+        reasons: reasonsOf(needs, shared),
       },
     ];
   });
@@ -130,6 +128,13 @@ export function recipeOf(plan: KitPlan): Recipe {
       ),
     ),
   };
+}
+
+/** One sentence for each game, or a single one where all games say the same. */
+function reasonsOf(needs: readonly { variant: KitVariant; need: PartNeed }[], shared: boolean): string[] {
+  if (new Set(needs.map(({ need }) => need.reason)).size === 1) return [needs[0]!.need.reason];
+  const each = needs.map(({ variant, need }) => `${variant.name}: ${need.reason}`);
+  return shared ? [...each, 'Played one after the other, they share the larger number.'] : each;
 }
 
 /** Whether a part can choke a child under three, for families with the flag. */

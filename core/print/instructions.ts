@@ -34,7 +34,7 @@ const ORDER: readonly StepPart[] = [
 ];
 const BODY_PT = 11;
 const GUTTER_MM = 7;
-const MARK_MM = 8;
+const MARK_MM = 11;
 const ROW_GAP_MM = 0.9;
 
 /** Lays out as many pages as it takes: one or two on Letter and A4 for the games of the shelf. */
@@ -182,7 +182,7 @@ function stepMark(step: Step, number: number | undefined, x: number, top: number
   if (number !== undefined)
     shapes.push(line(x + 3.6, top + 3.9, String(number), { sizePt: BODY_PT, font: 'bold', anchor: 'end' }));
   else shapes.push({ kind: 'circle', x: x + 2.6, y: middle, radius: 0.6, fill: INK });
-  const at = x + 6;
+  const at = x + 7;
   if (step.show === 'pieces') {
     shapes.push(
       { kind: 'circle', x: at - 0.7, y: middle, radius: 0.8, fill: INK },

@@ -14,10 +14,10 @@ export interface LabelSource {
   link: string;
   schoolName: string;
   parts: readonly KitPart[];
-  caution?: string;
+  smallParts: boolean;
 }
 
-const LABEL = { contentsMm: 105, tagMm: 80, heightMm: 62, gapMm: 3 };
+const LABEL = { contentsMm: 105, tagMm: 80, heightMm: 70, gapMm: 3 };
 
 export function labelSheets(sources: readonly LabelSource[], context: SheetContext): Sheet[] {
   const { paper } = context;
@@ -69,7 +69,7 @@ function contentsLabel(
     { kind: 'line', x1: inner, y1: y + 10.5, x2: inner + width, y2: y + 10.5, stroke: INK, strokeMm: 0.2 },
   ];
   const parts = source.parts.filter((part) => part.material !== 'bag');
-  const rowMm = Math.min(6.2, (LABEL.heightMm - 25) / Math.max(1, parts.length));
+  const rowMm = Math.min(6.2, (LABEL.heightMm - 35) / Math.max(1, parts.length));
   parts.forEach((part, i) => {
     const rowY = y + 15.6 + i * rowMm;
     shapes.push({
@@ -92,13 +92,18 @@ function contentsLabel(
       );
     });
   });
-  if (source.caution)
-    shapes.push(
-      ...paragraph(source.caution, inner, y + LABEL.heightMm - 10.5, width, measure, {
-        sizePt: 8,
-        fill: '#333333',
-      }).shapes.slice(0, 2),
-    );
+  if (source.smallParts) {
+    languages.forEach((language, column) => {
+      const caution = say(FAMILY_WORDS, language, 'smallParts', { years: 3 });
+      shapes.push(
+        ...paragraph(caution, inner + column * (width / 2), y + LABEL.heightMm - 18, width / 2 - 3, measure, {
+          sizePt: 11,
+          font: 'bold',
+          language,
+        }).shapes,
+      );
+    });
+  }
   return shapes;
 }
 
@@ -112,11 +117,11 @@ function tagLabel(source: LabelSource, x: number, y: number, { languages, measur
     ...code128(source.tag, x + 7, y + 17, 34, 13),
     ...qrCode(source.link, x + LABEL.tagMm - qr - 4, y + 4, qr),
     ...languages.flatMap((language, i) =>
-      paragraph(say(FAMILY_WORDS, language, 'scan'), x + 4, y + 36 + i * 9.5, width, measure, {
-        sizePt: 9,
+      paragraph(say(FAMILY_WORDS, language, 'scan'), x + 4, y + 38 + i * 11, width, measure, {
+        sizePt: 11,
         language,
       }).shapes.slice(0, 2),
     ),
-    line(x + 4, y + LABEL.heightMm - 3.5, source.schoolName, { sizePt: 9, fill: '#333333' }),
+    line(x + 4, y + LABEL.heightMm - 3.5, source.schoolName, { sizePt: 11, fill: '#333333' }),
   ];
 }

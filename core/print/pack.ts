@@ -1,6 +1,6 @@
 /** Everything that is printed for the copies of a kit, as one list of pages. */
 import { gameOf } from '~/core/games';
-import { recipeOf, type KitPart, type KitPlan } from '~/core/kits/recipe';
+import { hasSmallParts, recipeOf, type KitPart, type KitPlan } from '~/core/kits/recipe';
 import { WORDED, type Worded } from '~/core/words/message';
 import { instructionSheets } from './instructions';
 import { labelSheets } from './labels';
@@ -8,7 +8,8 @@ import type { Sheet, SheetContext } from './sheet';
 
 export const PACK_ITEMS = {
   instructions: 'Instruction sheets',
-  games: 'Record sheets and paper counters',
+  records: 'Record sheets',
+  parts: 'Paper counters to cut out',
   labels: 'Contents and tag labels',
 } as const;
 export type PackItem = keyof typeof PACK_ITEMS;
@@ -34,6 +35,7 @@ export function packSheets(order: PackOrder, context: SheetContext): Sheet[] {
   const recipe = recipeOf(order.plan);
   const sheets: Sheet[] = [];
   for (const copy of order.copies) {
+    const drawn = new Set<string>();
     for (const { variant, reckoning } of recipe.variants) {
       const game = gameOf(variant.gameId);
       if (order.items.includes('instructions')) {
@@ -57,18 +59,23 @@ export function packSheets(order: PackOrder, context: SheetContext): Sheet[] {
           })),
         );
       }
-      if (order.items.includes('games')) sheets.push(...game.sheets(variant.params, context));
+      for (const sheet of game.sheets(variant.params, context)) {
+        const wanted = order.items.includes(sheet.use === 'part' ? 'parts' : 'records');
+        if (!wanted || (sheet.shared && drawn.has(sheet.shared))) continue;
+        if (sheet.shared) drawn.add(sheet.shared);
+        sheets.push(sheet);
+      }
     }
   }
   if (order.items.includes('labels')) {
-    const caution = recipe.notices.find((notice) => notice.code === 'small-parts')?.text;
+    const smallParts = hasSmallParts(order.parts);
     sheets.push(
       ...labelSheets(
         order.copies.map((copy) => ({
           kitName: order.kitName,
           schoolName: order.schoolName,
           parts: order.parts,
-          caution,
+          smallParts,
           ...copy,
         })),
         context,

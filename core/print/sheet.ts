@@ -45,6 +45,10 @@ export interface Sheet {
   shapes: readonly Shape[];
   /** This page is the back of the one before it (flip on the long edge). */
   back?: boolean;
+  /** A page to write on, or parts to cut out; neither for instructions and labels. */
+  use?: 'record' | 'part';
+  /** Pages of the same name are the same: a copy holds them once, however many games use them. */
+  shared?: string;
   /** A document of its own begins here: in two-sided printing it begins on a fresh sheet of paper. */
   begins?: boolean;
 }

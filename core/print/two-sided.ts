@@ -78,7 +78,17 @@ export function twoSidedCounters(paper: Paper, titles: { front: string; back: st
     strokeMm: 1.6,
   }));
   return [
-    { ...blank(titles.front, paper, [head(titles.front), ...registers(paper), ...front]), begins: true },
-    { ...blank(titles.back, paper, [head(titles.back), ...registers(paper), ...back, ...rings]), back: true },
+    {
+      ...blank(titles.front, paper, [head(titles.front), ...registers(paper), ...front]),
+      begins: true,
+      use: 'part',
+      shared: 'two-sided counters',
+    },
+    {
+      ...blank(titles.back, paper, [head(titles.back), ...registers(paper), ...back, ...rings]),
+      back: true,
+      use: 'part',
+      shared: 'two-sided counters, backs',
+    },
   ];
 }

@@ -22,6 +22,7 @@ export const FAMILY_WORDS = {
     minutes: 'About {minutes, plural, one {# minute} other {# minutes}}',
     players: '{players, plural, one {# player} other {# players}}',
     scan: 'Read this on a phone, and tell us how it went:',
+    smallParts: 'Small parts: not for children under {years}.',
     backToSchool:
       'Please count the parts back into the bag. If something is lost or broken, tell us; it happens.',
     language: 'Language',
@@ -76,6 +77,7 @@ export const FAMILY_WORDS = {
     minutes: 'Unos {minutes, plural, one {# minuto} other {# minutos}}',
     players: '{players, plural, one {# participante} other {# participantes}}',
     scan: 'Léanlo en el teléfono y cuéntennos cómo les fue:',
+    smallParts: 'Piezas pequeñas: no aptas para menores de {years} años.',
     backToSchool:
       'Por favor, cuenten las piezas al guardarlas. Si algo se pierde o se rompe, avísennos; suele pasar.',
     language: 'Idioma',

@@ -25,7 +25,7 @@ export async function listFamilies(): Promise<FamilyRow[]> {
       family,
       out: sql<
         string[]
-      >`coalesce((select array_agg(c.tag order by c.tag) from loan l join copy c on c.id = l.copy_id where l.family_id = ${family.id} and l.closed_as is null), '{}')`,
+      >`coalesce((select array_agg(c.tag order by c.tag) from loan l join copy c on c.id = l.copy_id where l.family_id = "family"."id" and l.closed_as is null), '{}')`,
     })
     .from(family)
     .where(isNull(family.forgottenAt))

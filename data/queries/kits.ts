@@ -45,9 +45,9 @@ export async function listKits(): Promise<KitRow[]> {
       kit,
       variantNames: sql<
         string[]
-      >`coalesce((select array_agg(v.name order by kv.position) from kit_variant kv join variant v on v.id = kv.variant_id where kv.kit_id = ${kit.id}), '{}')`,
-      copies: sql<number>`(select count(*)::int from copy c where c.kit_id = ${kit.id})`,
-      out: sql<number>`(select count(*)::int from copy c join loan l on l.copy_id = c.id and l.closed_as is null where c.kit_id = ${kit.id})`,
+      >`coalesce((select array_agg(v.name order by kv.position) from kit_variant kv join variant v on v.id = kv.variant_id where kv.kit_id = "kit"."id"), '{}')`,
+      copies: sql<number>`(select count(*)::int from copy c where c.kit_id = "kit"."id")`,
+      out: sql<number>`(select count(*)::int from copy c join loan l on l.copy_id = c.id and l.closed_as is null where c.kit_id = "kit"."id")`,
     })
     .from(kit)
     .orderBy(asc(kit.name));

@@ -158,14 +158,12 @@ export function takeBack(input: {
       .returning();
     if (!closed) return false;
     const missing = input.counts.filter((count) => count.counted < count.expected).length;
-    await tx
-      .insert(loanEvent)
-      .values({
-        loanId: closed.id,
-        kind: 'returned',
-        note: missing ? `parts short: ${missing}` : 'complete',
-        personId: input.personId,
-      });
+    await tx.insert(loanEvent).values({
+      loanId: closed.id,
+      kind: 'returned',
+      note: missing ? `parts short: ${missing}` : 'complete',
+      personId: input.personId,
+    });
     await record(tx, closed.copyId, 'return', input.counts, input.personId, closed.id);
     return true;
   });

@@ -14,3 +14,13 @@ export function ensureBrowser(): void {
   if (!existsSync(CHROMIUM))
     throw new Trouble(`${CHROMIUM} is not there.`, 'install the Debian package chromium.');
 }
+
+export const CHROMIUM_FLAGS = [
+  '--no-sandbox',
+  '--disable-gpu',
+  '--disable-quic',
+  '--no-first-run',
+  '--disable-background-networking',
+  '--disable-component-update',
+  '--disable-sync',
+];

@@ -147,17 +147,25 @@ function Bench({ gameId, chosen, ...start }: Route.ComponentProps['loaderData'])
             You had turned knobs here before; they stand as you left them.
           </Said>
         )}
-        <Row $gap="0.6rem">
-          {game.presets.map((preset) => (
-            <ButtonLink
-              key={preset.id}
-              quiet={preset.id !== chosen}
-              href={`/choose/${gameId}?preset=${preset.id}`}
-              aria-label={`${preset.name}, ${preset.school}`}
-            >
-              {preset.name}
-              {preset.school === 'order does not count' && <span aria-hidden>, either order</span>}
-            </ButtonLink>
+        <Row $gap="0.5rem 1.6rem">
+          {[...new Set(game.presets.map((preset) => preset.school))].map((school) => (
+            <Stack key={school} $gap="0.3rem">
+              {school && <strong>Where {school}</strong>}
+              <Row $gap="0.4rem">
+                {game.presets
+                  .filter((preset) => preset.school === school)
+                  .map((preset) => (
+                    <ButtonLink
+                      key={preset.id}
+                      quiet={preset.id !== chosen}
+                      href={`/choose/${gameId}?preset=${preset.id}`}
+                      aria-label={[preset.name, school].filter(Boolean).join(', ')}
+                    >
+                      {preset.name}
+                    </ButtonLink>
+                  ))}
+              </Row>
+            </Stack>
           ))}
         </Row>
         <Sheet aria-label="Knobs">

@@ -262,11 +262,15 @@ export default function Desk({ loaderData, actionData }: Route.ComponentProps) {
                   inputType="date"
                   value={dueOn}
                   onChange={setDueOn}
-                  hint={dueOn && `${showDay(dueOn)}, ${dueWords(dueOn, today)}`}
                 />
                 <Button type="submit" isPending={busy}>
                   Lend this copy
                 </Button>
+                {dueOn && (
+                  <Faint style={{ alignSelf: 'center' }}>
+                    {showDay(dueOn)}, {dueWords(dueOn, today)}
+                  </Faint>
+                )}
               </Row>
             </Form>
           </Sheet>

@@ -60,15 +60,13 @@ export async function loader({ request }: Route.LoaderArgs) {
       kitName,
       sentence: sentenceFor(heard, subject, expected),
       next: next && { ...next, gameId: only?.variant.gameId, rung: rung?.label },
-      rows: rows
-        .reverse()
-        .map(({ answer, familyName, tag }) => ({
-          ...answer,
-          sentAt: answer.sentAt.toISOString().slice(0, 10),
-          isNew: answer.readAt === null,
-          familyName,
-          tag,
-        })),
+      rows: rows.reverse().map(({ answer, familyName, tag }) => ({
+        ...answer,
+        sentAt: answer.sentAt.toISOString().slice(0, 10),
+        isNew: answer.readAt === null,
+        familyName,
+        tag,
+      })),
     };
   });
   return { groups };

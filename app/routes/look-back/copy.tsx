@@ -1,6 +1,7 @@
 import { Link } from 'react-router';
 import { dueWords, showDay } from '~/core/lending/due';
 import { materialOf } from '~/core/kits/materials';
+import { hasSmallParts } from '~/core/kits/recipe';
 import { showTag } from '~/core/lending/tag';
 import { labelSheets } from '~/core/print/labels';
 import { findCopy } from '~/data/queries/kits';
@@ -30,14 +31,23 @@ export async function loader({ request, params }: Route.LoaderArgs) {
   const school = (await findSchool())!;
   const link = familyLink(request, copy.linkKey);
   const [labels] = labelSheets(
-    [{ kitName: copy.kitName, schoolName: school.name, tag: copy.tag, link, parts: copy.parts }],
+    [
+      {
+        kitName: copy.kitName,
+        schoolName: school.name,
+        tag: copy.tag,
+        link,
+        parts: copy.parts,
+        smallParts: hasSmallParts(copy.parts),
+      },
+    ],
     { paper: school.paper, languages: ['es', 'en'], seed: 1, measure },
   );
   const { plan: _, linkKey: __, ...shown } = copy;
   return {
     copy: { ...shown, printedAt: undefined, printed: copy.printedAt !== null },
     link,
-    labels: { ...labels!, heightMm: 75 },
+    labels: { ...labels!, heightMm: 84 },
     strand: await strandOf(copy.id),
     shortages: await listShortages(copy.id),
     today: today(),

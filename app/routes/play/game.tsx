@@ -46,13 +46,11 @@ export async function loader({ request, params, context }: Route.LoaderArgs) {
         minutes: reckoning.length.minutes.mean,
         players: Number(variant.params.players ?? page.copy.plan.players),
         unchecked: language !== 'en' && !checked[game.id]?.includes(language),
-        steps: game
-          .steps(variant.params)
-          .map((step) => ({
-            part: step.part,
-            show: step.show,
-            text: say(game.words, language, step.id, step.args),
-          })),
+        steps: game.steps(variant.params).map((step) => ({
+          part: step.part,
+          show: step.show,
+          text: say(game.words, language, step.id, step.args),
+        })),
       };
     }),
   });

@@ -24,7 +24,7 @@ export function sheets(params: SpillParams, context: SheetContext): Sheet[] {
   const both = (id: string, args = {}) =>
     context.languages.map((language: Worded) => say(WORDS, language, id, args)).join(' · ');
   const [first] = context.languages;
-  const record = { ...recordSheet(params, context, both), begins: true };
+  const record = { ...recordSheet(params, context, both), begins: true, use: 'record' as const };
   return [
     ...Array.from({ length: params.players }, () => record),
     ...twoSidedCounters(context.paper, {

@@ -1,0 +1,76 @@
+/** `npm run shots`: one picture of each main view, from fresh demo data on a database of its own. */
+import { mkdirSync } from 'node:fs';
+import { chromium } from 'playwright-core';
+import { CHROMIUM, CHROMIUM_FLAGS, ensureBrowser } from './lib/browser.ts';
+import { ensureDatabase, startCluster } from './lib/postgres.ts';
+import { step } from './lib/say.ts';
+import { ensureBuild, freePortFrom, serve } from './lib/web.ts';
+
+const FOLDER = 'docs/screenshots';
+const only = process.argv[2];
+mkdirSync(FOLDER, { recursive: true });
+await step('browser', ensureBrowser);
+const cluster = await step('database server', () => startCluster('test', { throwaway: true }));
+const databaseUrl = await ensureDatabase(cluster, 'fern_shots', { fresh: true });
+process.env.DATABASE_URL = databaseUrl;
+const { migrate, closeDatabase } = await import('~/data/db.ts');
+const { loadDemoWhenEmpty, DEMO_PEOPLE } = await import('~/data/demo/load.ts');
+const { hashPassword } = await import('~/server/people/password.ts');
+const { listCopies, listKits } = await import('~/data/queries/kits.ts');
+const { listFamilies } = await import('~/data/queries/families.ts');
+await migrate();
+await loadDemoWhenEmpty(hashPassword);
+const copies = await listCopies();
+const kits = await listKits();
+const families = await listFamilies();
+await closeDatabase();
+await step('build', ensureBuild);
+const web = await serve({ port: await freePortFrom(4800), databaseUrl, quiet: true });
+const browser = await chromium.launch({ executablePath: CHROMIUM, args: CHROMIUM_FLAGS });
+
+try {
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+  const out = copies.find((copy) => copy.loan && copy.kitName === 'First splits')!;
+  const home = copies.find((copy) => !copy.loan && copy.printedAt)!;
+  const shoot = async (
+    name: string,
+    path: string,
+    options: { full?: boolean; before?: () => Promise<void> } = {},
+  ): Promise<void> => {
+    if (only && !name.includes(only)) return;
+    await page.goto(`${web.address}${path}`);
+    await page.waitForLoadState('networkidle');
+    await options.before?.();
+    await page.screenshot({ path: `${FOLDER}/${name}.png`, fullPage: options.full ?? false });
+    console.log(`  ${name}`);
+  };
+  await shoot('sign-in', '/sign-in');
+  await page.goto(`${web.address}/sign-in`);
+  await page.getByLabel('Name').fill(DEMO_PEOPLE[0]!.name);
+  await page.getByLabel('Password').fill(DEMO_PEOPLE[0]!.password);
+  await page.getByRole('button', { name: 'Sign in' }).click();
+  await page.waitForURL('**/choose');
+  await shoot('choose-shelf', '/choose');
+  await shoot('choose-bench', '/choose/two-tone-spill', { full: true });
+  await shoot('fill-kits', '/fill');
+  await shoot('fill-kit', `/fill/${kits.find((kit) => kit.name === 'Partners of ten')!.id}`);
+  await shoot('word-desk', '/word/two-tone-spill');
+  await shoot('print-pack', '/print', { full: true });
+  await shoot('lend-desk', `/lend?copy=${home.tag}&family=${families[0]!.id}`, {
+    before: async () => {
+      await page.getByRole('combobox', { name: /Scan or type/ }).focus();
+    },
+  });
+  await shoot('lend-families', '/lend/families');
+  await shoot('take-back', `/take-back/${out.loan!.id}`);
+  await shoot('listen', '/listen');
+  await shoot('look-back', '/look-back');
+  await shoot('copy', `/copies/${home.id}`);
+  await page.setViewportSize({ width: 360, height: 760 });
+  await shoot('family-page', `/p/${out.linkKey}`);
+  await shoot('family-answer', `/p/${out.linkKey}/answer`, { full: true });
+} finally {
+  await browser.close();
+  await web.stop();
+  await cluster.stop();
+}
