@@ -56,45 +56,60 @@ let cluster: Cluster | undefined;
 for (const signal of ['SIGINT', 'SIGTERM'] as const)
   process.on(signal, () => void (cluster?.stop() ?? Promise.resolve()).then(() => process.exit(1)));
 
-console.log('Checks');
-for (const check of CHECKS) await counted(check.name, check.run);
-console.log('Unit tests');
-await vitest('unit');
-console.log('Database and browser');
-await counted('browser and PDF tools', async () => ensureBrowser());
-const ready = await counted('test database server', async () => {
-  cluster = await startCluster('test', { throwaway: true });
-});
-if (ready && cluster) {
-  const { migrate, closeDatabase } = await import('~/data/db.ts');
-  const database = await ensureDatabase(cluster, 'fern_test', { fresh: true });
-  process.env.DATABASE_URL = database;
-  if (await counted('migrations', migrate)) {
-    await closeDatabase();
-    await vitest('database', { DATABASE_URL: database });
-    if (await counted('build', ensureBuild)) {
-      const journeys = await ensureDatabase(cluster, 'fern_journeys', { fresh: true });
-      process.env.DATABASE_URL = journeys;
-      await migrate();
-      await closeDatabase();
-      const port = await freePortFrom(4700);
-      try {
-        // Journeys sign in far more often from one address than a school does.
-        const web = await serve({
-          port,
-          databaseUrl: journeys,
-          quiet: true,
-          env: { SIGN_IN_TRIES_PER_ADDRESS: '1000' },
-        });
-        await vitest('journeys', { DATABASE_URL: journeys, FERN_ADDRESS: web.address });
-        await web.stop();
-      } catch (error) {
-        console.error(error instanceof Error ? error.message : error);
-        failed++;
-      }
-    }
-  }
-  await cluster.stop();
+/** `npm test -- unit`, `-- database` or `-- journeys` runs that part alone, while working on it. */
+const only = process.argv[2];
+const wanted = (part: string): boolean => only === undefined || only === part;
+
+if (wanted('checks')) {
+  console.log('Checks');
+  for (const check of CHECKS) await counted(check.name, check.run);
 }
+console.log('Tools');
+await counted('browser and PDF tools', async () => ensureBrowser());
+if (wanted('unit')) {
+  console.log('Unit tests');
+  await vitest('unit');
+}
+if (wanted('database') || wanted('journeys')) await withDatabase();
 console.log(`\n${passed} passed, ${failed} failed`);
 process.exit(failed ? 1 : 0);
+
+async function withDatabase(): Promise<void> {
+  console.log('Database and browser');
+  const started = await counted('test database server', async () => {
+    cluster = await startCluster('test', { throwaway: true });
+  });
+  if (!started || !cluster) return;
+  try {
+    if (wanted('database')) await vitest('database', { DATABASE_URL: await migrated(cluster, 'fern_test') });
+    if (wanted('journeys')) await journeys(cluster);
+  } catch (error) {
+    console.error(error instanceof Error ? error.message : error);
+    failed++;
+  } finally {
+    await cluster.stop();
+  }
+}
+
+/** A new database with the newest schema and nothing in it. */
+async function migrated(cluster: Cluster, name: string): Promise<string> {
+  const url = await ensureDatabase(cluster, name, { fresh: true });
+  process.env.DATABASE_URL = url;
+  const { migrate, closeDatabase } = await import('~/data/db.ts');
+  await counted(`migrations of ${name}`, migrate);
+  await closeDatabase();
+  return url;
+}
+
+async function journeys(cluster: Cluster): Promise<void> {
+  if (!(await counted('build', ensureBuild))) return;
+  const databaseUrl = await migrated(cluster, 'fern_journeys');
+  // Journeys sign in far more often from one address than a school does.
+  const env = { SIGN_IN_TRIES_PER_ADDRESS: '1000', FAMILY_VISITS_PER_ADDRESS: '1000' };
+  const web = await serve({ port: await freePortFrom(4700), databaseUrl, quiet: true, env });
+  try {
+    await vitest('journeys', { DATABASE_URL: databaseUrl, FERN_ADDRESS: web.address });
+  } finally {
+    await web.stop();
+  }
+}

@@ -27,7 +27,7 @@ export function meanDrawsToSeeAll(odds: readonly number[]): number {
     return -Math.expm1(logAllSeen);
   };
   // Trapezoid rule in u = ln t: both ends decay, so it converges geometrically with the step.
-  const step = 1 / 64;
+  const step = 1 / 32;
   const last = Math.log((50 + Math.log(odds.length)) / Math.min(...odds));
   let total = 0;
   for (let u = -45; u <= last; u += step) total += Math.exp(u) * missing(Math.exp(u));
@@ -64,9 +64,11 @@ export function chanceAllSeenWithin(odds: readonly number[], draws: number): num
 export function drawsToSeeAllQuantile(odds: readonly number[], q: number): number {
   checkOdds(odds);
   if (!(q > 0 && q < 1)) throw new RangeError(`q: ${q} is not between 0 and 1`);
-  let high = odds.length;
-  while (chanceAllSeenWithin(odds, high) < q) high *= 2;
-  let low = odds.length - 1;
+  if (odds.length === 1 && odds[0] === 1) return 1;
+  // Not sooner than the rarest outcome by itself; by the union bound not later than all were as rare.
+  const logUnseen = Math.log1p(-Math.min(...odds));
+  let low = Math.max(odds.length - 1, Math.floor(Math.log1p(-q) / logUnseen) - 1);
+  let high = Math.max(low + 1, Math.ceil(Math.log((1 - q) / odds.length) / logUnseen));
   while (high - low > 1) {
     const middle = Math.floor((low + high) / 2);
     if (chanceAllSeenWithin(odds, middle) >= q) high = middle;

@@ -1,6 +1,5 @@
 import { split } from '~/core/cards/facts';
 import {
-  chanceAllSeenWithin,
   distinctSeen,
   drawsToSeeAllQuantile,
   meanDistinctSeen,
@@ -25,10 +24,9 @@ export function reckon(params: SpillParams, assumptions: Assumptions): Reckoning
   const toSeeAll = { mean: meanDrawsToSeeAll(odds), p95: drawsToSeeAllQuantile(odds, 0.95) };
   const distinct = meanDistinctSeen(odds, spills);
   const rarest = Math.min(...odds);
+  const seen = distinctSeen(odds, spills);
   const turnsEach =
-    finish === 'turnOver'
-      ? map(distinctSeen(odds, spills), (seen) => spills + ways.length - seen)
-      : point(spills);
+    finish === 'turnOver' ? map(seen, (count) => spills + ways.length - count) : point(spills);
   const practice = ways.map((way) => ({
     fact: split(way.a, way.b),
     // When missing ways are turned over at the end, every way is met at least once by each player.
@@ -102,7 +100,7 @@ export function reckon(params: SpillParams, assumptions: Assumptions): Reckoning
     skills: skillsOf(practice),
     space: { place: 'table', widthMm: 600, depthMm: 400 },
     players: { fewest: 1, most: 4, alone: true },
-    notices: notices(params, ways.length, distinct, toSeeAll),
+    notices: notices(params, ways.length, distinct, toSeeAll, seen.p.at(-1)!),
     ladder: reckonLadder(params),
   };
 }
@@ -121,14 +119,11 @@ function notices(
   ways: number,
   distinct: number,
   toSeeAll: { mean: number; p95: number },
+  allSeen: number,
 ): Notice[] {
   const { counters, spills, players, finish } = params;
   const found: Notice[] = [];
-  const chance = chanceAllSeenWithin(
-    waysOf(params).map((way) => way.chance),
-    spills,
-  );
-  if (finish === 'asTheyFall' && chance < 0.5) {
+  if (finish === 'asTheyFall' && allSeen < 0.5) {
     found.push({
       code: 'all-ways-unlikely',
       severity: 'mind',

@@ -1,0 +1,77 @@
+import { describe, expect, it } from 'vitest';
+import { gameOf } from '~/core/games';
+import { fitsChokeTube, materialOf, materials } from './materials';
+import { forPlayers, hasSmallParts, recipeOf, type KitPlan } from './recipe';
+
+const params = gameOf('two-tone-spill').presets[1]!.params;
+const six = { gameId: 'two-tone-spill', name: 'Six', params };
+const ten = { gameId: 'two-tone-spill', name: 'Ten', params: { ...params, counters: 10, spills: 12 } };
+const plan: KitPlan = { ageBand: 'g1', players: 2, assurance: 'usual', variants: [six, ten] };
+const quantities = (of: KitPlan) =>
+  Object.fromEntries(recipeOf(of).parts.map((part) => [part.material, part.quantity]));
+
+describe('a recipe', () => {
+  it('shares what lasts and adds up what is written on', () => {
+    expect(quantities(plan)).toEqual({
+      'two-colour-counter': 10,
+      cup: 1,
+      'record-sheet': 4,
+      pencil: 2,
+      'instruction-sheet': 2,
+      bag: 1,
+    });
+  });
+
+  it('is made for the players of the kit, within what the game takes', () => {
+    expect(quantities({ ...plan, players: 3, variants: [six] })['record-sheet']).toBe(3);
+    expect(forPlayers(six, 6).params.players).toBe(4);
+  });
+
+  it('gives each number its reason, once when all games say the same', () => {
+    const { parts } = recipeOf(plan);
+    expect(parts.find((part) => part.material === 'cup')!.reasons).toEqual([
+      'One cup to shake, passed on after each spill.',
+    ]);
+    expect(parts.find((part) => part.material === 'two-colour-counter')!.reasons).toEqual([
+      expect.stringContaining('Six: 6 counters'),
+      expect.stringContaining('Ten: 10 counters'),
+      expect.stringContaining('share'),
+    ]);
+  });
+
+  it('says the caution about small parts once', () => {
+    expect(recipeOf(plan).notices.filter((notice) => notice.code === 'small-parts')).toHaveLength(1);
+    expect(hasSmallParts(recipeOf(plan).parts)).toBe(true);
+    expect(hasSmallParts([{ material: 'cup' }])).toBe(false);
+  });
+
+  it('of nothing is empty', () => {
+    expect(recipeOf({ ...plan, variants: [] })).toMatchObject({
+      parts: [],
+      notices: [],
+      minutes: 0,
+      costCents: 0,
+    });
+  });
+
+  it('costs its share of the packs', () => {
+    // 6 of 200 counters, 1 of 12 cups, 2 sheets, 2 of 72 pencils, 1 instruction sheet, 1 of 10 bags.
+    expect(recipeOf({ ...plan, variants: [six] }).costCents).toBe(Math.round(43.5 + 75 + 8 + 30 + 6 + 220));
+  });
+});
+
+describe('the catalogue', () => {
+  it('names each material once, with sizes in order', () => {
+    expect(new Set(materials().map((one) => one.id)).size).toBe(materials().length);
+    for (const one of materials()) expect(one.smallestMm).toBeLessThanOrEqual(one.largestMm);
+    expect(() => materialOf('gold')).toThrow(/gold/);
+  });
+
+  it('knows what fits the small-parts tube', () => {
+    expect(
+      materials()
+        .filter(fitsChokeTube)
+        .map((one) => one.id),
+    ).toEqual(['two-colour-counter']);
+  });
+});

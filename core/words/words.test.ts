@@ -1,0 +1,79 @@
+import { describe, expect, it } from 'vitest';
+import { SHELF } from '~/core/games';
+import { MATERIAL_WORDS } from '~/core/kits/materials';
+import { FAMILY_WORDS } from './family';
+import { argumentsOf, digitsIn } from './inspect';
+import { format, say, wordedOr, WORDED, type Wording } from './message';
+import { count, plain, share } from './numbers';
+
+const WORDINGS: [string, Wording][] = [
+  ['family pages', FAMILY_WORDS],
+  ['materials', MATERIAL_WORDS],
+  ...SHELF.map((game): [string, Wording] => [game.id, game.words]),
+];
+
+describe.each(WORDINGS)('the wording of %s', (_, wording) => {
+  const ids = Object.keys(wording.en);
+
+  it('has the same lines in every language', () => {
+    for (const language of WORDED) expect(Object.keys(wording[language]).sort()).toEqual([...ids].sort());
+  });
+
+  it('takes the same arguments in every language', () => {
+    for (const id of ids)
+      for (const language of WORDED)
+        expect([id, argumentsOf(wording[language][id]!)]).toEqual([id, argumentsOf(wording.en[id]!)]);
+  });
+
+  it('writes no number that does not come from an argument', () => {
+    for (const id of ids)
+      for (const language of WORDED) expect([id, digitsIn(wording[language][id]!)]).toEqual([id, []]);
+  });
+
+  it('has no line twice the same in both languages by oversight', () => {
+    const same = ids.filter((id) => wording.en[id] === wording.es[id]);
+    expect(same).toEqual([]);
+  });
+});
+
+describe('messages', () => {
+  it('agree in number', () => {
+    const ask = (quantity: number) =>
+      WORDED.map((language) => say(MATERIAL_WORDS, language, 'pencil', { quantity }));
+    expect(ask(1)).toEqual(['1 pencil', '1 lápiz']);
+    expect(ask(2)).toEqual(['2 pencils', '2 lápices']);
+  });
+
+  it('find digits and arguments, in branches too', () => {
+    expect(digitsIn('{n, plural, one {# of 3} other {#}}')).toEqual(['3']);
+    expect(argumentsOf('{a} {n, plural, one {{b}} other {#}}')).toEqual(['a', 'b', 'n']);
+  });
+
+  it('refuse what they do not have', () => {
+    expect(() => say(FAMILY_WORDS, 'en', 'nope')).toThrow(/nope/);
+    expect(() => format('{missing}', 'en')).toThrow(/missing/);
+  });
+
+  it('fall back to English for a language without wording', () => {
+    expect([wordedOr('es'), wordedOr('ar'), wordedOr(undefined)]).toEqual(['es', 'en', 'en']);
+  });
+});
+
+describe('numbers', () => {
+  it('are written as a person says them', () => {
+    expect([plain(96.73), plain(4.38), plain(0.015625), plain(0), plain(1572864)]).toEqual([
+      '97',
+      '4.4',
+      '0.016',
+      '0',
+      '1,572,864',
+    ]);
+    expect([share(0.3125), share(1 / 64), share(0), share(1)]).toEqual([
+      '31 in 100',
+      '1 in 64',
+      'never',
+      'always',
+    ]);
+    expect([count(1, 'copy', 'copies'), count(3, 'copy', 'copies')]).toEqual(['1 copy', '3 copies']);
+  });
+});

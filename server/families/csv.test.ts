@@ -1,0 +1,99 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { sameName, type FamilyFields } from '~/core/lending/families';
+import { familiesFromCsv, familiesToCsv } from './csv';
+
+const text = fc
+  .string({ unit: fc.constantFrom(...'ab Ñé,";\'=+-@\n0'), maxLength: 12 })
+  .map((value) => value.trim().normalize('NFC'));
+const families = fc
+  .uniqueArray(
+    fc.record({
+      name: text.filter((name) => /\S/.test(name)),
+      language: fc.constantFrom('en', 'es', 'ar', 'pt'),
+      reach: text,
+      underThree: fc.boolean(),
+      allergens: text,
+    }),
+    { selector: (family) => sameName(family.name), maxLength: 8, minLength: 1 },
+  )
+  .map((list) => list as FamilyFields[]);
+
+const read = (csv: string, existing: string[] = []) => {
+  const result = familiesFromCsv(csv, existing);
+  if (!result.ok) throw new Error(result.problem);
+  return result.rows;
+};
+
+describe('families as CSV', () => {
+  it('come back as they went', () => {
+    fc.assert(
+      fc.property(families, (list) => {
+        expect(read(familiesToCsv(list)).map((row) => row.family)).toEqual(list);
+      }),
+    );
+  });
+
+  it('write no cell that a spreadsheet would run', () => {
+    const csv = familiesToCsv([
+      { name: '=1+1', language: 'en', reach: '+555', underThree: false, allergens: '' },
+    ]);
+    expect(csv).toContain("'=1+1,en,'+555");
+    expect(csv.split('\r\n')).toHaveLength(3);
+  });
+
+  it('say of every bad row why, and keep the good ones', () => {
+    const rows = read(
+      [
+        'name,language,underThree',
+        'Family Tern,English,yes',
+        ',es,no',
+        'Family Auk,Klingon,no',
+        'Family Puffin,Español,maybe',
+        'Family Dunlin,en,',
+        'family  TERN,en,',
+        'Family Skua,pt,no,extra',
+        `${'x'.repeat(81)},en,no`,
+      ].join('\n'),
+      ['Family Dunlin'],
+    );
+    expect(rows.map((row) => [row.row, Boolean(row.family)])).toEqual([
+      [2, true],
+      [3, false],
+      [4, false],
+      [5, false],
+      [6, false],
+      [7, false],
+      [8, false],
+      [9, false],
+    ]);
+    expect(rows[0]!.family).toMatchObject({ language: 'en', underThree: true });
+    expect(rows.slice(1).map((row) => row.problem)).toEqual([
+      'Family name: write how the family wants to be called, such as Family Dunlin.',
+      expect.stringContaining('Klingon'),
+      expect.stringContaining('maybe'),
+      'A family of this name is there already.',
+      'The same name stands in line 2.',
+      'This line has more cells than the first one.',
+      'Family name has room for 80 characters.',
+    ]);
+  });
+
+  it('refuse a file that is not such a list, in words', () => {
+    const problem = (csv: string) => {
+      const result = familiesFromCsv(csv, []);
+      return result.ok ? '' : result.problem;
+    };
+    expect(problem('surname;tongue\nx;y')).toContain('Missing: name, language');
+    expect(problem('name,language\n')).toContain('no families');
+    expect(problem('\u0000\u0001')).toContain('not a text file');
+    expect(problem(`name,language\n${'a,en\n'.repeat(2001)}`)).toContain('2001 rows');
+  });
+
+  it('read a byte order mark and semicolons', () => {
+    expect(read('\uFEFFname;language\nFamily Tern;es')[0]!.family).toMatchObject({
+      name: 'Family Tern',
+      language: 'es',
+    });
+  });
+});

@@ -1,0 +1,267 @@
+import { afterAll, beforeEach, describe, expect, it } from 'vitest';
+import { gameOf } from '~/core/games';
+import { closeDatabase, db } from '~/data/db';
+import { loadDemoWhenEmpty } from '~/data/demo/load';
+import { addAnswer, listAnswers, markRead } from '~/data/queries/listening';
+import {
+  buildCopies,
+  createVariant,
+  findKit,
+  listCopies,
+  listKits,
+  listVariants,
+  saveKit,
+} from '~/data/queries/kits';
+import { lend, listOut } from '~/data/queries/lending';
+import {
+  createSession,
+  deleteSession,
+  findPersonByName,
+  findSession,
+  setUpSchool,
+} from '~/data/queries/people';
+import { answeredSince, reachSince } from '~/data/queries/reach';
+import { waiting } from '~/data/queries/waiting';
+import { addLineChecks, checkedLanguages, lineChecks, lineKey, uncheckedLines } from '~/data/queries/words';
+import { copy, person, wordingCheck } from '~/data/schema';
+import {
+  mayAnswerNow,
+  mayVisit,
+  signInFailed,
+  signInSucceeded,
+  signInWait,
+  wrongLink,
+} from '~/server/limits';
+import { hashPassword, passwordFits } from '~/server/people/password';
+import { today } from '~/server/today';
+import { emptyDatabase, PASSWORD, smallSchool } from '../world';
+
+beforeEach(emptyDatabase);
+afterAll(closeDatabase);
+
+describe('setting up', () => {
+  it('makes one school, whoever asks at the same moment', async () => {
+    const input = {
+      schoolName: 'Tern Rock',
+      paper: 'a4' as const,
+      languages: ['en' as const],
+      passwordHash: 'x',
+    };
+    const made = await Promise.all(
+      ['One', 'Two', 'Three'].map((personName) => setUpSchool({ ...input, personName })),
+    );
+    expect(made.filter(Boolean)).toHaveLength(1);
+    expect(await db().$count(person)).toBe(1);
+  });
+});
+
+describe('passwords and sessions', () => {
+  it('fit or do not, also for nobody', async () => {
+    const hash = await hashPassword('ferns ñ twine');
+    expect(hash).toMatch(/^\$argon2id\$/);
+    expect(await passwordFits('ferns n\u0303 twine', hash)).toBe(true);
+    expect(await passwordFits('ferns', hash)).toBe(false);
+    expect(await passwordFits('nobody has this password', undefined)).toBe(false);
+  });
+
+  it('end on the server, and run out', async () => {
+    const { people } = await smallSchool();
+    await createSession({
+      tokenHash: 'a',
+      personId: people.helper.id,
+      expiresAt: new Date(Date.now() + 60_000),
+    });
+    await createSession({ tokenHash: 'b', personId: people.helper.id, expiresAt: new Date(Date.now() - 1) });
+    expect(await findSession('a')).toMatchObject({ name: 'Helper', role: 'helper' });
+    expect(await findSession('b')).toBeUndefined();
+    await deleteSession('a');
+    expect(await findSession('a')).toBeUndefined();
+    expect((await findPersonByName('hELPER'))!.id).toBe(people.helper.id);
+  });
+});
+
+describe('limits', () => {
+  it('slow sign-in per account after five failures, until one succeeds', async () => {
+    for (let i = 0; i < 5; i++) {
+      expect(await signInWait('Maren', '10.0.0.1')).toBe(0);
+      await signInFailed('maren', '10.0.0.1');
+    }
+    expect(await signInWait('MAREN', '10.9.9.9')).toBeGreaterThan(0);
+    expect(await signInWait('Tobin', '10.9.9.9')).toBe(0);
+    await signInSucceeded('Maren');
+    expect(await signInWait('Maren', '10.9.9.9')).toBe(0);
+  });
+
+  it('slow sign-in per address over many accounts', async () => {
+    for (let i = 0; i < 30; i++) await signInFailed(`person ${i}`, '10.0.0.2');
+    expect(await signInWait('somebody else', '10.0.0.2')).toBeGreaterThan(0);
+    expect(await signInWait('somebody else', '10.0.0.3')).toBe(0);
+  });
+
+  it('keep family links from being guessed and answers from flooding', async () => {
+    for (let i = 0; i < 20; i++) await wrongLink('10.0.0.4');
+    expect(await mayVisit('10.0.0.4')).toBe(false);
+    expect(await mayVisit('10.0.0.5')).toBe(true);
+    const tries = [];
+    for (let i = 0; i < 14; i++) tries.push(await mayAnswerNow('copy'));
+    expect(tries.filter(Boolean)).toHaveLength(12);
+  });
+});
+
+describe('kits and copies', () => {
+  it('keep a name once, and list what is in them', async () => {
+    const { people, kitId } = await smallSchool();
+    const game = gameOf('two-tone-spill');
+    const input = {
+      gameId: game.id,
+      name: 'six',
+      params: game.presets[0]!.params,
+      ageBand: 'K' as const,
+      createdBy: people.coordinator.id,
+    };
+    expect(await createVariant(input)).toBeUndefined();
+    const ten = (await createVariant({ ...input, name: 'Ten' }))!;
+    const kit = {
+      ageBand: 'K' as const,
+      players: 2,
+      paper: 'a4' as const,
+      assurance: 'usual' as const,
+      variantIds: [ten.id, (await listVariants()).find((one) => one.name === 'Six')!.id],
+    };
+    expect(await saveKit({ ...kit, name: 'FIRST splits' })).toBeUndefined();
+    expect(await saveKit({ ...kit, name: 'Both' }, kitId)).toBe(kitId);
+    expect((await listKits())[0]).toMatchObject({
+      name: 'Both',
+      variantNames: ['Ten', 'Six'],
+      copies: 3,
+      out: 0,
+    });
+  });
+
+  it('have tags and links of their own, even when the dice repeat', async () => {
+    const { kitId } = await smallSchool();
+    const tags = ['K7M4R', 'K7M4R', '3CYRF', 'K7M4R', 'TCMFC'];
+    const made = await buildCopies({
+      kit: (await findKit(kitId))!,
+      count: 3,
+      builtOn: '2026-11-24',
+      builtBy: null,
+      newTag: () => tags.shift()!,
+      newLinkKey: () => crypto.randomUUID(),
+    });
+    expect(made.tags).toEqual(['K7M4R', '3CYRF', 'TCMFC']);
+    await expect(
+      buildCopies({
+        kit: (await findKit(kitId))!,
+        count: 1,
+        builtOn: '2026-11-24',
+        builtBy: null,
+        newTag: () => 'K7M4R',
+        newLinkKey: () => crypto.randomUUID(),
+      }),
+    ).rejects.toThrow(/No free tag/);
+    expect(await db().$count(copy)).toBe(6);
+  });
+
+  it('stay as they were built when the kit changes', async () => {
+    const { kitId, copies } = await smallSchool();
+    const kit = (await findKit(kitId))!;
+    await saveKit(
+      {
+        name: kit.name,
+        ageBand: 'K',
+        players: 4,
+        paper: 'a4',
+        assurance: 'usual',
+        variantIds: kit.variants.map((one) => one.id),
+      },
+      kitId,
+    );
+    const [again] = await listCopies({ ids: [copies[0]!.id] });
+    expect(again!.plan.players).toBe(2);
+    expect(again!.parts).toEqual(copies[0]!.parts);
+  });
+});
+
+describe('answers', () => {
+  it('are one when the same form is sent twice, and wait until they are read', async () => {
+    const { copies, families } = await smallSchool();
+    const made = await lend({
+      copyId: copies[0]!.id,
+      familyId: families[0]!.id,
+      lentOn: '2026-11-01',
+      dueOn: '2026-11-22',
+      personId: null,
+    });
+    const said = {
+      sendKey: crypto.randomUUID(),
+      loanId: made.ok ? made.loanId : '',
+      language: 'es',
+      childDid: 'rieron',
+      missing: '',
+      anythingElse: '',
+      minutes: 9,
+    };
+    await Promise.all([addAnswer(said), addAnswer(said), addAnswer({ ...said, childDid: 'otra vez' })]);
+    const [one, ...rest] = await listAnswers();
+    expect(rest).toEqual([]);
+    expect((await waiting('2026-11-24')).listen).toBe(1);
+    await markRead([one!.answer.id], true);
+    expect(await waiting('2026-11-24')).toMatchObject({
+      listen: 0,
+      takeBack: 1,
+      lend: 2,
+      choose: 0,
+      fill: 0,
+      print: 0,
+      lookBack: 0,
+    });
+    expect(await reachSince('2026-11-01')).toEqual([
+      { language: 'en', reached: 0, notYet: 2 },
+      { language: 'es', reached: 1, notYet: 0 },
+    ]);
+    expect(await answeredSince('2026-11-01')).toEqual({ ended: 0, answered: 0 });
+  });
+});
+
+describe('wording', () => {
+  it('is checked line by line, and anew when a line changes', async () => {
+    const { people } = await smallSchool();
+    const game = gameOf('two-tone-spill');
+    const ids = Object.keys(game.words.es);
+    const rows = (messageIds: string[], right: boolean) =>
+      messageIds.map((messageId) => ({
+        gameId: game.id,
+        messageId,
+        language: 'es' as const,
+        right,
+        note: '',
+        personId: people.reader.id,
+      }));
+    expect(await uncheckedLines()).toEqual([
+      { gameId: game.id, language: 'es', lines: ids.length, unchecked: ids.length },
+    ]);
+    await addLineChecks(rows(ids, true));
+    expect(await checkedLanguages()).toEqual({ [game.id]: ['es'] });
+    expect((await lineChecks(game.id))[lineKey('name', 'es')]).toMatchObject({ right: true, by: 'Reader' });
+    await addLineChecks(rows(['name'], false));
+    expect(await checkedLanguages()).toEqual({});
+    await db().update(wordingCheck).set({ message: 'as it was worded before' });
+    expect((await uncheckedLines())[0]!.unchecked).toBe(ids.length);
+  });
+});
+
+describe('the demo', () => {
+  it('fills an empty database once, with something due today and something overdue', async () => {
+    expect(await loadDemoWhenEmpty(hashPassword)).toBe(true);
+    expect(await loadDemoWhenEmpty(hashPassword)).toBe(false);
+    const out = await listOut();
+    expect(out.filter((loan) => loan.dueOn === today())).toHaveLength(1);
+    expect(out.filter((loan) => loan.dueOn < today()).length).toBeGreaterThan(0);
+    const counts = await waiting(today());
+    for (const [station, count] of Object.entries(counts))
+      expect([station, count > 0]).toEqual([station, true]);
+    expect(await passwordFits(PASSWORD, (await findPersonByName('Maren'))!.passwordHash)).toBe(false);
+    expect(await passwordFits('fern-and-twine', (await findPersonByName('Maren'))!.passwordHash)).toBe(true);
+  });
+});
