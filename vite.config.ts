@@ -1,8 +1,25 @@
+import { relative } from 'node:path';
 import { reactRouter } from '@react-router/dev/vite';
-import { defineConfig } from 'vite';
+import { defineConfig, type Plugin } from 'vite';
+
+/** Fails the build when code of the server would reach a browser: a component used what only a loader may. */
+const keepServerCodeHome: Plugin = {
+  name: 'keep-server-code-home',
+  applyToEnvironment: (environment) => environment.name === 'client',
+  generateBundle(_, bundle) {
+    for (const chunk of Object.values(bundle)) {
+      if (chunk.type !== 'chunk') continue;
+      const stray = Object.keys(chunk.modules).find((id) =>
+        /^(data|server)\//.test(relative(process.cwd(), id)),
+      );
+      if (stray)
+        this.error(`${relative(process.cwd(), stray)} would be sent to the browser in ${chunk.fileName}.`);
+    }
+  },
+};
 
 export default defineConfig({
-  plugins: [reactRouter()],
+  plugins: [reactRouter(), keepServerCodeHome],
   resolve: { tsconfigPaths: true },
   // Its CommonJS build has no default export for Node's own modules.
   ssr: { noExternal: ['styled-components'] },

@@ -2,7 +2,7 @@ import '@fontsource/atkinson-hyperlegible-next/400.css';
 import '@fontsource/atkinson-hyperlegible-next/700.css';
 import '@fontsource/noto-sans-arabic/400.css';
 import '@fontsource/young-serif/400.css';
-import { use, type ReactNode } from 'react';
+import { use, useEffect, type ReactNode } from 'react';
 import { I18nProvider, RouterProvider } from 'react-aria-components';
 import {
   Links,
@@ -59,6 +59,10 @@ export function Layout({ children }: { children: ReactNode }) {
 
 export default function Root() {
   const navigate = useNavigate();
+  // Tells that the page answers to its scripts now: journeys wait for it.
+  useEffect(() => {
+    document.documentElement.dataset.ready = 'yes';
+  }, []);
   return (
     <RouterProvider navigate={(to) => void navigate(to)} useHref={useHref}>
       <Outlet />

@@ -44,7 +44,7 @@ const face = css<Tint>`
     color: ${color.faint};
     cursor: default;
   }
-  &[data-pending] {
+  &[data-under-way] {
     opacity: 0.75;
     cursor: progress;
   }
@@ -66,8 +66,15 @@ interface Look {
 }
 
 /** A button says what it does with its object: "Lend this copy". */
-export const Button = ({ quiet, clay, ...props }: Omit<ButtonProps, 'children'> & Look) => (
-  <Face $quiet={quiet} $clay={clay} {...props} />
+export const Button = ({ quiet, clay, isPending, type, ...props }: Omit<ButtonProps, 'children'> & Look) => (
+  // While its form is under way a button keeps its focus and sends nothing twice.
+  <Face
+    $quiet={quiet}
+    $clay={clay}
+    {...props}
+    type={isPending ? 'button' : type}
+    data-under-way={isPending || undefined}
+  />
 );
 
 /** A link that is the next action of a page. */

@@ -6,7 +6,7 @@ import { color, cut } from './theme';
 
 const LOOKS = {
   stop: { word: 'Does not work', edge: color.clay, back: color.clayLight },
-  mind: { word: 'Look here', edge: '#8a6a12', back: color.strawLight },
+  mind: { word: 'Look here', edge: '#6b5108', back: color.strawLight },
   know: { word: 'Good to know', edge: color.shore, back: color.shoreLight },
   done: { word: 'Done', edge: color.fern, back: color.sprout },
 } as const;

@@ -87,8 +87,6 @@ export const Sheet = styled.section`
 `;
 
 const Ruled = styled.aside`
-  position: sticky;
-  top: 1rem;
   padding: 10px 0 10px 1.4rem;
   border-left: 2px solid #d99b83;
   /* Ruled so that the writing stands on the lines. */
@@ -98,9 +96,6 @@ const Ruled = styled.aside`
   h2 {
     line-height: 31px;
     font-size: 1.1rem;
-  }
-  ${narrow} {
-    position: static;
   }
 `;
 
@@ -120,7 +115,7 @@ const Entry = styled.div`
     font-size: 1.35rem;
     font-variant-numeric: lining-nums tabular-nums;
     color: ${color.deepFern};
-    margin-right: 0.4rem;
+    margin-right: 0.15rem;
   }
   dd {
     margin: 0;
@@ -146,8 +141,7 @@ export const Entered = ({
   <Entry>
     <dt>{label}</dt>
     <dd>
-      <span className="number">{number}</span>
-      {unit}
+      <span className="number">{number}</span> {unit}
     </dd>
     {reason && <dd className="reason">{reason}</dd>}
   </Entry>

@@ -151,11 +151,11 @@ export const NumberBox = ({ label, hint, error, min, max, onChange, ...props }: 
   >
     <Title>{label}</Title>
     <Stepper>
-      <Button slot="decrement" aria-label={`${label}: one less`}>
+      <Button slot="decrement" aria-label="One less:">
         <Minus size={18} aria-hidden />
       </Button>
       <Input />
-      <Button slot="increment" aria-label={`${label}: one more`}>
+      <Button slot="increment" aria-label="One more:">
         <Plus size={18} aria-hidden />
       </Button>
     </Stepper>

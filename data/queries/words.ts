@@ -1,18 +1,9 @@
 import { desc, eq } from 'drizzle-orm';
 import { SHELF, gameOf } from '~/core/games';
+import { lineKey, type LineChecks } from '~/core/words/checks';
 import { WORDED, type Worded } from '~/core/words/message';
 import { db } from '../db';
 import { person, wordingCheck } from '../schema';
-
-export interface LineCheck {
-  right: boolean;
-  note: string;
-  by: string;
-}
-/** The latest check of each line, as far as it was given for the line as it is now. Keys: "messageId language". */
-export type LineChecks = Record<string, LineCheck>;
-
-export const lineKey = (messageId: string, language: string): string => `${messageId} ${language}`;
 
 export async function lineChecks(gameId: string): Promise<LineChecks> {
   const words = gameOf(gameId).words;

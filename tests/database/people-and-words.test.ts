@@ -22,7 +22,8 @@ import {
 } from '~/data/queries/people';
 import { answeredSince, reachSince } from '~/data/queries/reach';
 import { waiting } from '~/data/queries/waiting';
-import { addLineChecks, checkedLanguages, lineChecks, lineKey, uncheckedLines } from '~/data/queries/words';
+import { addLineChecks, checkedLanguages, lineChecks, uncheckedLines } from '~/data/queries/words';
+import { lineKey } from '~/core/words/checks';
 import { copy, person, wordingCheck } from '~/data/schema';
 import {
   mayAnswerNow,

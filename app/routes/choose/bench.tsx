@@ -308,6 +308,7 @@ function Bench({ gameId, chosen, ...start }: Route.ComponentProps['loaderData'])
       </Stack>
       <Stack>
         <SaveVariant setting={setting} onName={(name) => set((old) => ({ ...old, name }))} onSaved={forget} />
+        <Notices notices={reckoning.notices} onMend={(notice) => notice.mend && turn(notice.mend.params)} />
         <Margin label="Reckonings">
           <Entries>
             <Entered
@@ -327,7 +328,6 @@ function Bench({ gameId, chosen, ...start }: Route.ComponentProps['loaderData'])
             ))}
           </Entries>
         </Margin>
-        <Notices notices={reckoning.notices} onMend={(notice) => notice.mend && turn(notice.mend.params)} />
       </Stack>
     </Workplace>
   );

@@ -164,6 +164,7 @@ const money = new Intl.NumberFormat('en-US', { style: 'currency', currency: 'USD
 
 export const RecipeMargin = ({ recipe }: { recipe: Recipe }) => (
   <Stack>
+    <Notices notices={recipe.notices} />
     <Margin label="Reckonings">
       <Entries>
         {recipe.parts.map((part) => (
@@ -191,6 +192,5 @@ export const RecipeMargin = ({ recipe }: { recipe: Recipe }) => (
         )}
       </Entries>
     </Margin>
-    <Notices notices={recipe.notices} />
   </Stack>
 );

@@ -44,6 +44,7 @@ export async function loader({ request, params }: Route.LoaderArgs) {
   );
   return {
     kit,
+    plan: planOf(kit),
     copies,
     variants: await listVariants(),
     mayChange: person.role === 'coordinator',
@@ -86,7 +87,7 @@ export default function KitPage({ loaderData, actionData }: Route.ComponentProps
   const [changing, setChanging] = useState(false);
   const run = search.get('run');
   const fresh = copies.filter((copy) => copy.buildRunId === run);
-  const recipe = recipeOf(planOf(kit));
+  const recipe = recipeOf(loaderData.plan);
   const errors: FieldErrors = actionData?.errors ?? {};
   if (mayChange && (changing || (actionData && !actionData.build)))
     return (

@@ -31,6 +31,7 @@ import {
   Tag,
   Workplace,
 } from '~/app/ui/Page';
+import { DueFlag } from '~/app/ui/DueFlag';
 import { useReadyAction } from '~/app/ui/ScanLine';
 import type { Route } from './+types/desk';
 
@@ -367,12 +368,3 @@ const OutTable = ({ out, today }: { out: Route.ComponentProps['loaderData']['out
     </table>
   </TableFrame>
 );
-
-export function DueFlag({ dueOn, today }: { dueOn: string; today: string }) {
-  const tone = { overdue: 'hand', today: 'wait', soon: 'wait', later: 'calm' } as const;
-  return (
-    <>
-      {showDay(dueOn)} <State tone={tone[dueState(dueOn, today)]}>{dueWords(dueOn, today)}</State>
-    </>
-  );
-}

@@ -15,7 +15,7 @@ import { Button, ButtonLink } from '~/app/ui/Button';
 import { Said } from '~/app/ui/Notices';
 import { Empty, Heading, Sheet, Stack, TableFrame, Tag, Workplace, Row } from '~/app/ui/Page';
 import { useRemembered } from '~/app/ui/remember';
-import { DueFlag } from './desk';
+import { DueFlag } from '~/app/ui/DueFlag';
 import { FamilyForm } from './FamilyForm';
 import type { Route } from './+types/family';
 

@@ -21,7 +21,7 @@ import {
   Tag,
   Workplace,
 } from '~/app/ui/Page';
-import { DueFlag } from '../lend/desk';
+import { DueFlag } from '~/app/ui/DueFlag';
 import type { Route } from './+types/out';
 
 export const meta: Route.MetaFunction = () => [{ title: 'Take back · Fern Basket' }];

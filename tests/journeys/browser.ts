@@ -1,0 +1,83 @@
+/** A real browser against the real server. A journey fails on any error in the browser's console. */
+import { AxeBuilder } from '@axe-core/playwright';
+import { chromium, type Browser, type BrowserContext, type Page } from 'playwright-core';
+import { expect } from 'vitest';
+import { CHROMIUM, CHROMIUM_FLAGS } from '~/scripts/lib/browser';
+import { PASSWORD } from '../world';
+
+export const ADDRESS = process.env.FERN_ADDRESS ?? '';
+
+export interface Visitor {
+  page: Page;
+  context: BrowserContext;
+  /** What the console complained about since the visitor came. */
+  complaints: string[];
+}
+
+let browser: Browser | undefined;
+
+/** A new visitor with nothing in the browser. Refused requests (4xx) that a journey expects are named in `expected`. */
+export async function visitor(
+  options: { width?: number; height?: number; javaScript?: boolean; expected?: RegExp } = {},
+): Promise<Visitor> {
+  browser ??= await chromium.launch({ executablePath: CHROMIUM, args: CHROMIUM_FLAGS });
+  const context = await browser.newContext({
+    viewport: { width: options.width ?? 1280, height: options.height ?? 800 },
+    javaScriptEnabled: options.javaScript ?? true,
+    baseURL: ADDRESS,
+    acceptDownloads: true,
+  });
+  context.setDefaultTimeout(10_000);
+  const page = await context.newPage();
+  const complaints: string[] = [];
+  page.on('console', (message) => {
+    const text = `${message.text()} ${message.location().url}`;
+    if (['error', 'warning'].includes(message.type()) && !options.expected?.test(text)) complaints.push(text);
+  });
+  page.on('pageerror', (error) => complaints.push(String(error)));
+  return { page, context, complaints };
+}
+
+export async function closeBrowser(): Promise<void> {
+  await browser?.close();
+  browser = undefined;
+}
+
+/** Opens a staff page and waits until it answers to the keyboard and the mouse. */
+export async function open(page: Page, path: string): Promise<void> {
+  await page.goto(path);
+  await page.locator('html[data-ready]').waitFor();
+}
+
+export async function signIn(page: Page, name = 'Coordinator', password = PASSWORD): Promise<void> {
+  await open(page, '/sign-in');
+  await page.getByLabel('Name').fill(name);
+  await page.getByLabel('Password').fill(password);
+  await page.getByRole('button', { name: 'Sign in' }).click();
+  await page.waitForURL((url) => !url.pathname.startsWith('/sign-in'));
+}
+
+/** The page as it stands has no serious accessibility fault. */
+export async function expectAccessible(page: Page): Promise<void> {
+  const { violations } = await new AxeBuilder({ page }).analyze();
+  const serious = violations.filter((violation) => ['serious', 'critical'].includes(violation.impact ?? ''));
+  expect(
+    serious.map(
+      (violation) =>
+        `${page.url()} ${violation.id}: ${violation.nodes.map((node) => node.html.slice(0, 160)).join(' | ')}`,
+    ),
+  ).toEqual([]);
+}
+
+/** Comes to the scan line by its key. */
+export async function toScanLine(page: Page): Promise<void> {
+  await page.getByRole('combobox', { name: 'Scan or type' }).waitFor();
+  await page.keyboard.press('F2');
+}
+
+/** Scans or types on the scan line, as a barcode reader does: text, then Enter. */
+export async function scan(page: Page, text: string): Promise<void> {
+  await toScanLine(page);
+  await page.keyboard.type(text);
+  await page.keyboard.press('Enter');
+}
