@@ -34,6 +34,7 @@ async function vitest(project: string, env: Record<string, string> = {}): Promis
     '--reporter=default',
     '--reporter=json',
     `--outputFile.json=${file}`,
+    ...process.argv.slice(3),
   ];
   await run(process.execPath, args, { env: { ...process.env, ...env }, show: true }).catch(() => undefined);
   try {
@@ -56,7 +57,7 @@ let cluster: Cluster | undefined;
 for (const signal of ['SIGINT', 'SIGTERM'] as const)
   process.on(signal, () => void (cluster?.stop() ?? Promise.resolve()).then(() => process.exit(1)));
 
-/** `npm test -- unit`, `-- database` or `-- journeys` runs that part alone, while working on it. */
+/** `npm test -- unit`, `-- database` or `-- journeys` runs that part alone, and `-- journeys desk` the files of that name. */
 const only = process.argv[2];
 const wanted = (part: string): boolean => only === undefined || only === part;
 

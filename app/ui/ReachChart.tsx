@@ -19,6 +19,7 @@ export const ReachChart = ({ bars }: { bars: readonly ReachBar[] }) => (
         height={60 + bars.length * 54}
         data={[...bars]}
         layout="vertical"
+        accessibilityLayer={false}
         margin={{ top: 8, right: 60, bottom: 8, left: 8 }}
       >
         <XAxis type="number" hide />

@@ -20,6 +20,8 @@ export interface ScanReading {
 export interface ReadyAction {
   says: string;
   run: () => void;
+  /** The address whose page said it: the page after it has not spoken yet. */
+  where: string;
 }
 type Register = (action: ReadyAction | undefined) => void;
 const Ready = createContext<Register>(() => undefined);
@@ -29,13 +31,15 @@ export const ReadyProvider = Ready;
 export function useReadyAction(says: string | undefined, run: () => void): void {
   const register = use(Ready);
   const latest = useRef(run);
+  const { pathname, search } = useLocation();
+  const where = pathname + search;
   useEffect(() => {
     latest.current = run;
   });
   useEffect(() => {
-    register(says === undefined ? undefined : { says, run: () => latest.current() });
+    register(says === undefined ? undefined : { says, run: () => latest.current(), where });
     return () => register(undefined);
-  }, [says, register]);
+  }, [says, where, register]);
 }
 
 const Bar = styled.section`
@@ -107,22 +111,97 @@ const Bar = styled.section`
   }
 `;
 
+/** Something that Enter was pressed on. `go` is known when its reading was on screen; an empty text is an empty Enter. */
+interface Entered {
+  text: string;
+  go?: string;
+}
+
+/**
+ * Carries out, one after the other, what Enter was pressed on. A barcode reader is quicker than the network: what
+ * follows waits until the step before it is done, so that a tag, a family and Enter can be sent in one breath.
+ */
+function useEntered(
+  address: (q: string) => string,
+  ready: ReadyAction | undefined,
+  refuse: (entered: Entered) => void,
+) {
+  const [queue, setQueue] = useState<Entered[]>([]);
+  const [target, setTarget] = useState<string>();
+  const { pathname, search } = useLocation();
+  const here = pathname + search;
+  const moving = target !== undefined;
+  useEffect(() => {
+    // eslint-disable-next-line react-hooks/set-state-in-effect
+    if (target === here) setTarget(undefined);
+  }, [target, here]);
+  const asked = useRef<string>(undefined);
+  const reader = useFetcher<ScanReading>();
+  const navigate = useNavigate();
+  const head = queue[0];
+  const done = (): void => {
+    asked.current = undefined;
+    setQueue((old) => old.slice(1));
+  };
+  const go = (to: string): void => {
+    setTarget(to);
+    void navigate(to);
+    done();
+  };
+
+  useEffect(() => {
+    if (!head || moving) return;
+    if (head.text === '') {
+      // A page that was just opened tells its action a moment later; a page without one gives no answer.
+      const timer = setTimeout(done, 400);
+      if (!ready) return () => clearTimeout(timer);
+      clearTimeout(timer);
+      ready.run();
+      // eslint-disable-next-line react-hooks/set-state-in-effect
+      done();
+    } else if (head.go) {
+      go(head.go);
+    } else if (asked.current === undefined) {
+      asked.current = head.text;
+      void reader.load(address(head.text));
+    } else if (reader.state === 'idle' && reader.data?.q === head.text) {
+      const choice = reader.data.choices[0];
+      if (choice) {
+        go(choice.go);
+      } else {
+        asked.current = undefined;
+        setQueue([]);
+        refuse(head);
+      }
+    }
+    // Looks again whenever the line, the page or the answer has changed.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [head, moving, ready, reader.state, reader.data]);
+
+  return { enter: (entered: Entered) => setQueue((old) => [...old, entered]), waiting: queue.length > 0 };
+}
+
 /**
  * The scan line at the foot of every staff screen: type or scan a tag, a family or a game. It says what Enter
  * will do before it is pressed; F2 comes here from anywhere.
  */
-export function ScanLine({ ready }: { ready: ReadyAction | undefined }) {
+export function ScanLine({ ready: told }: { ready: ReadyAction | undefined }) {
   const id = useId();
   const input = useRef<HTMLInputElement>(null);
   const [text, setText] = useState('');
   const [chosen, setChosen] = useState(0);
-  const [entered, setEntered] = useState(false);
-  const reader = useFetcher<ScanReading>();
-  const navigate = useNavigate();
-  const location = useLocation();
+  const preview = useFetcher<ScanReading>();
+  const { search, pathname } = useLocation();
+  const ready = told?.where === pathname + search ? told : undefined;
+  const context = pathname === '/lend' ? search.replace(/^\?/, '&') : '';
   const typed = text.trim();
-  const reading = reader.data && reader.data.q === typed && typed ? reader.data : undefined;
-  const context = location.pathname === '/lend' ? location.search.replace(/^\?/, '&') : '';
+  const address = (q: string): string => `/scan?q=${encodeURIComponent(q)}${context}`;
+  const refuse = (entered: Entered): void => {
+    setText(entered.text);
+    input.current?.focus();
+  };
+  const { enter, waiting } = useEntered(address, ready, refuse);
+  const reading = preview.data && preview.data.q === typed && typed ? preview.data : undefined;
 
   useEffect(() => {
     const toHere = (event: globalThis.KeyboardEvent): void => {
@@ -136,37 +215,27 @@ export function ScanLine({ ready }: { ready: ReadyAction | undefined }) {
   }, []);
 
   useEffect(() => {
-    if (typed) void reader.load(`/scan?q=${encodeURIComponent(typed)}${context}`);
-    // The fetcher itself changes with each answer.
+    if (typed) void preview.load(address(typed));
+    // The fetcher itself changes with each answer, and the address follows the context.
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [typed, context]);
 
-  const take = (choice: ScanChoice): void => {
+  const take = (entered: Entered): void => {
     setText('');
-    setEntered(false);
     setChosen(0);
-    void navigate(choice.go);
+    enter(entered);
     input.current?.focus();
   };
-
-  // A barcode reader presses Enter before the answer is here: it is carried out when it comes.
-  const waitingChoice = entered && reading ? reading.choices[chosen] : undefined;
-  useEffect(() => {
-    if (!entered || !reading) return;
-    // eslint-disable-next-line react-hooks/set-state-in-effect
-    if (waitingChoice) take(waitingChoice);
-    else setEntered(false);
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [entered, reading]);
 
   const onKeyDown = (event: KeyboardEvent): void => {
     const count = reading?.choices.length ?? 0;
     if (event.key === 'ArrowDown' && count) setChosen((chosen + 1) % count);
     else if (event.key === 'ArrowUp' && count) setChosen((chosen + count - 1) % count);
     else if (event.key === 'Escape') setText('');
-    else if (event.key === 'Enter' && !typed) ready?.run();
-    else if (event.key === 'Enter') setEntered(true);
-    else return;
+    // What cannot be done stays on the line with its reason.
+    else if (event.key === 'Enter' && !reading?.problem)
+      take({ text: typed, go: reading?.choices[chosen]?.go });
+    else if (event.key !== 'Enter') return;
     event.preventDefault();
   };
 
@@ -184,7 +253,6 @@ export function ScanLine({ ready }: { ready: ReadyAction | undefined }) {
           onChange={(event) => {
             setText(event.target.value);
             setChosen(0);
-            setEntered(false);
           }}
           onKeyDown={onKeyDown}
           autoComplete="off"
@@ -197,7 +265,9 @@ export function ScanLine({ ready }: { ready: ReadyAction | undefined }) {
           aria-activedescendant={reading?.choices.length ? `${id}-${chosen}` : undefined}
         />
         <div className="says" role="status">
+          {!typed && waiting && 'One moment …'}
           {!typed &&
+            !waiting &&
             (ready ? <>Enter: {ready.says}</> : 'A tag lends or takes back; a family or a game opens.')}
           {reading?.problem && <span className="problem">{reading.problem}</span>}
           {reading && reading.choices.length > 0 && (
@@ -218,7 +288,7 @@ export function ScanLine({ ready }: { ready: ReadyAction | undefined }) {
                 role="option"
                 aria-selected={i === chosen}
                 tabIndex={-1}
-                onClick={() => take(choice)}
+                onClick={() => take({ text: typed, go: choice.go })}
               >
                 {i === chosen ? 'Enter: ' : ''}
                 {choice.says}

@@ -129,7 +129,7 @@ CREATE TABLE "part_count" (
 --> statement-breakpoint
 CREATE TABLE "answer" (
 	"id" uuid PRIMARY KEY DEFAULT gen_random_uuid() NOT NULL,
-	"send_key" uuid NOT NULL,
+	"send_key" text NOT NULL,
 	"loan_id" uuid NOT NULL,
 	"language" text NOT NULL,
 	"children" integer,

@@ -4,7 +4,7 @@ import type { KitPlan } from '~/core/kits/recipe';
 import { db } from '../db';
 import { answer, buildRun, copy, family, kit, loan } from '../schema';
 
-/** Stores an answer. The same `sendKey` a second time changes nothing: a form sent twice is one answer. */
+/** Stores an answer. The same `sendKey` a second time changes nothing. */
 export async function addAnswer(
   input: Answer & { sendKey: string; loanId: string; language: string },
 ): Promise<void> {

@@ -2,12 +2,12 @@ import { index, integer, pgTable, text, timestamp, uuid } from 'drizzle-orm/pg-c
 import type { Level } from '~/core/listening/answer';
 import { loan } from './lending';
 
-/** What a family answered. `sendKey` is made with the form: the same form sent twice is one answer. */
+/** What a family answered. `sendKey` is made of the loan, the day and what was said: sent twice, it is one answer. */
 export const answer = pgTable(
   'answer',
   {
     id: uuid().primaryKey().defaultRandom(),
-    sendKey: uuid().notNull().unique('answer_was_sent'),
+    sendKey: text().notNull().unique('answer_was_sent'),
     loanId: uuid()
       .notNull()
       .references(() => loan.id),

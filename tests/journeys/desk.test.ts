@@ -78,6 +78,20 @@ describe('the desk', () => {
     for (const { complaints } of desks) expect(complaints).toEqual([]);
   });
 
+  it('takes a tag, a family and Enter in one breath, as fast as a barcode reader sends them', async () => {
+    const { page, complaints } = await visitor();
+    await signIn(page);
+    await toScanLine(page);
+    await page.keyboard.type(world.copies[2]!.tag);
+    await page.keyboard.press('Enter');
+    await page.keyboard.type('dunlin');
+    await page.keyboard.press('Enter');
+    await page.keyboard.press('Enter');
+    await page.getByText('is with Family Dunlin until').waitFor();
+    expect(await listOut()).toMatchObject([{ tag: world.copies[2]!.tag, familyName: 'Family Dunlin' }]);
+    expect(complaints).toEqual([]);
+  });
+
   it('undoes a loan and a return, and changes the due date', async () => {
     const { page, complaints } = await visitor({ expected: /400/ });
     const tag = world.copies[1]!.tag;

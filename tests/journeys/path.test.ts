@@ -9,7 +9,7 @@ import { findCopy, listCopies, listKits } from '~/data/queries/kits';
 import { listOut, listShortages } from '~/data/queries/lending';
 import { listAnswers } from '~/data/queries/listening';
 import { smallSchool } from '../world';
-import { closeBrowser, expectAccessible, scan, signIn, visitor, open } from './browser';
+import { closeBrowser, expectAccessible, scan, signIn, visitor } from './browser';
 
 beforeAll(async () => {
   await smallSchool();
@@ -63,7 +63,7 @@ describe('from choosing a game to hearing how it was played', () => {
     await expectAccessible(page);
 
     // Print: every page is seen first, then the PDF, then the packs count as printed.
-    await page.getByRole('link', { name: 'Print 2 packs' }).click();
+    await page.getByRole('link', { name: 'Print 2 packs', exact: true }).click();
     await page.getByRole('img', { name: /^Page 1: / }).waitFor();
     expect(await page.getByRole('img', { name: /^Page / }).count()).toBeGreaterThanOrEqual(7);
     await expectAccessible(page);

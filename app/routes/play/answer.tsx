@@ -1,11 +1,11 @@
-import { randomUUID } from 'node:crypto';
+import { createHash } from 'node:crypto';
 import { data, redirect } from 'react-router';
 import styled from 'styled-components';
 import { checkForm, type FieldErrors } from '~/core/check/check';
 import { answerSchema, isEmpty, LEVELS, type Level } from '~/core/listening/answer';
 import type { FamilyMessage } from '~/core/words/family';
 import { addAnswer } from '~/data/queries/listening';
-import { isId } from '~/server/ids';
+import { today } from '~/server/today';
 import { mayAnswerNow } from '~/server/limits';
 import { familyPage } from '~/server/play';
 import { color, cut } from '~/app/ui/theme';
@@ -40,7 +40,7 @@ export async function loader({ request, params, context }: Route.LoaderArgs) {
   if (new URL(request.url).searchParams.has('sent')) return data({ state: 'sent' as const, language, path });
   if (!page.loanId)
     return data({ state: 'refused' as const, language, path, why: 'notOut' as const }, { status: 403 });
-  return data({ state: 'open' as const, language, path, sendKey: randomUUID() });
+  return data({ state: 'open' as const, language, path });
 }
 
 /** Which message tells what is wrong with a field, in the family's own language. */
@@ -57,15 +57,17 @@ export async function action({ request, params, context }: Route.ActionArgs) {
   const page = await familyPage(request, params.linkKey, context.clientAddress);
   const form = await request.formData();
   const kept = Object.fromEntries([...form.keys()].map((key) => [key, String(form.get(key))]));
-  const sendKey = isId(form.get('sendKey')) ? String(form.get('sendKey')) : randomUUID();
   const refuse = (top: FamilyMessage, status: number, fields = {}) =>
-    data({ top, kept, sendKey, fields: fields as ReturnType<typeof mistakes> }, { status });
+    data({ top, kept, fields: fields as ReturnType<typeof mistakes> }, { status });
   if (page.refused) return refuse(`refuse.${page.refused}`, page.status);
   if (!page.loanId) return refuse('refuse.notOut', 403);
   if (!(await mayAnswerNow(page.copy.id))) return refuse('refuse.busy', 429);
   const checked = checkForm(answerSchema, form);
   if (!checked.ok) return refuse('error.top', 400, mistakes(checked.errors));
   if (isEmpty(checked.value)) return refuse('error.empty', 400);
+  // Pressed twice, or sent again after going back: the same words of the same day are one answer.
+  const said = JSON.stringify([page.loanId, today(), Object.entries(checked.value).sort()]);
+  const sendKey = createHash('sha256').update(said).digest('base64url');
   await addAnswer({ ...checked.value, sendKey, loanId: page.loanId, language: page.language });
   throw redirect(`/p/${params.linkKey}/answer?lang=${page.language}&sent=1`);
 }
@@ -182,7 +184,6 @@ export default function Answer({ loaderData, actionData }: Route.ComponentProps)
       <p>{words('tellWhy')}</p>
       <FormFrame method="post" action={`${path}/answer?lang=${language}`}>
         {actionData && <FamilyNote>{words(actionData.top)}</FamilyNote>}
-        <input type="hidden" name="sendKey" value={actionData?.sendKey ?? loaderData.sendKey} />
         {NUMBERS.map(({ name, from, to }) => (
           <div key={name}>
             <label htmlFor={name}>{words(name === 'minutes' ? 'minutesEach' : name)}</label>
