@@ -41,7 +41,14 @@ try {
     await page.goto(`${web.address}${path}`);
     await page.waitForLoadState('networkidle');
     await options.before?.();
-    await page.screenshot({ path: `${FOLDER}/${name}.png`, fullPage: options.full ?? false });
+    // A page seen whole: the window grows, so that the scan line stays at its foot.
+    const size = page.viewportSize()!;
+    const height = options.full
+      ? await page.evaluate(() => document.documentElement.scrollHeight)
+      : size.height;
+    await page.setViewportSize({ ...size, height });
+    await page.screenshot({ path: `${FOLDER}/${name}.png` });
+    await page.setViewportSize(size);
     console.log(`  ${name}`);
   };
   await shoot('sign-in', '/sign-in');

@@ -61,6 +61,8 @@ const AreaBox = styled(TextArea)`
 interface FieldProps {
   name: string;
   label: string;
+  /** The label is there for readers only: the place says what it is. */
+  labelHidden?: boolean;
   hint?: ReactNode;
   error?: string;
 }
@@ -74,13 +76,23 @@ interface TextProps extends FieldProps {
   autoFocus?: boolean;
   lines?: number;
   maxLength?: number;
+  placeholder?: string;
 }
 
 /** A line of text, or several. */
-export const TextBox = ({ label, hint, error, inputType = 'text', lines, ...props }: TextProps) => (
+export const TextBox = ({
+  label,
+  labelHidden,
+  hint,
+  error,
+  inputType = 'text',
+  lines,
+  placeholder,
+  ...props
+}: TextProps) => (
   <TextField {...props} type={inputType as 'text'} isInvalid={Boolean(error)} validationBehavior="aria">
-    <Title>{label}</Title>
-    {lines ? <AreaBox rows={lines} /> : <Box />}
+    <Title className={labelHidden ? 'visually-hidden' : undefined}>{label}</Title>
+    {lines ? <AreaBox rows={lines} placeholder={placeholder} /> : <Box placeholder={placeholder} />}
     {hint && <Hint slot="description">{hint}</Hint>}
     <Mistake>{error}</Mistake>
   </TextField>
@@ -138,7 +150,7 @@ interface NumberProps extends FieldProps {
 }
 
 /** A whole number with a step down and a step up. What is typed outside the range comes back to its edge. */
-export const NumberBox = ({ label, hint, error, min, max, onChange, ...props }: NumberProps) => (
+export const NumberBox = ({ label, labelHidden, hint, error, min, max, onChange, ...props }: NumberProps) => (
   <NumberField
     {...props}
     onChange={onChange && ((value) => Number.isFinite(value) && onChange(value))}
@@ -149,7 +161,7 @@ export const NumberBox = ({ label, hint, error, min, max, onChange, ...props }: 
     validationBehavior="aria"
     formatOptions={{ maximumFractionDigits: 0, useGrouping: false }}
   >
-    <Title>{label}</Title>
+    <Title className={labelHidden ? 'visually-hidden' : undefined}>{label}</Title>
     <Stepper>
       <Button slot="decrement" aria-label="One less:">
         <Minus size={18} aria-hidden />

@@ -128,7 +128,7 @@ export const MATERIAL_WORDS: Wording = {
     pencil: '{quantity, plural, one {# pencil} other {# pencils}}',
     'pencil.standIn': 'a crayon or a pen',
     bag: '{quantity, plural, one {# drawstring bag} other {# drawstring bags}}',
-    'instruction-sheet': '{quantity, plural, one {this sheet} other {# instruction sheets}}',
+    'instruction-sheet': '{quantity, plural, one {# instruction sheet} other {# instruction sheets}}',
   },
   es: {
     'two-colour-counter': '{quantity, plural, one {# ficha de dos colores} other {# fichas de dos colores}}',
@@ -141,6 +141,6 @@ export const MATERIAL_WORDS: Wording = {
     pencil: '{quantity, plural, one {# lápiz} other {# lápices}}',
     'pencil.standIn': 'un crayón o un bolígrafo',
     bag: '{quantity, plural, one {# bolsa con cordón} other {# bolsas con cordón}}',
-    'instruction-sheet': '{quantity, plural, one {esta hoja} other {# hojas de instrucciones}}',
+    'instruction-sheet': '{quantity, plural, one {# hoja de instrucciones} other {# hojas de instrucciones}}',
   },
 };

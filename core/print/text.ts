@@ -36,7 +36,7 @@ export function breakLines(
   const width = (piece: string): number => measure(piece, style.font ?? 'body', style.sizePt);
   const lines: string[] = [];
   let current = '';
-  for (const word of text.split(/\s+/).filter(Boolean)) {
+  for (const word of text.split(/[ \n\t]+/).filter(Boolean)) {
     const longer = current ? `${current} ${word}` : word;
     if (width(longer) <= widthMm) {
       current = longer;

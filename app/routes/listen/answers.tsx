@@ -4,6 +4,7 @@ import { gameOf } from '~/core/games';
 import { recipeOf, type KitPlan } from '~/core/kits/recipe';
 import { LEVELS } from '~/core/listening/answer';
 import { nextStep, sentenceFor, type Heard } from '~/core/listening/sentence';
+import { showDay } from '~/core/lending/due';
 import { showTag } from '~/core/lending/tag';
 import { count } from '~/core/words/numbers';
 import { listAnswers, markRead, type AnswerRow } from '~/data/queries/listening';
@@ -92,6 +93,7 @@ const Voice = styled.article<{ $new: boolean }>`
 const Sentence = styled.p`
   font-family: 'Young Serif', serif;
   font-size: 1.35rem;
+  font-variant-numeric: lining-nums;
   line-height: 1.35;
   color: ${color.deepFern};
 `;
@@ -111,7 +113,7 @@ export default function Answers({ loaderData }: Route.ComponentProps) {
                   <input key={row.id} type="hidden" name="answer" value={row.id} />
                 ))}
                 <Button type="submit" quiet>
-                  I have read {fresh.length === 1 ? 'the new answer' : `all ${fresh.length} new answers`}
+                  I have read {fresh.length === 1 ? 'the new answer' : `the ${fresh.length} new answers`}
                 </Button>
               </Form>
             )
@@ -150,7 +152,7 @@ export default function Answers({ loaderData }: Route.ComponentProps) {
                   <Row $gap="0.7rem">
                     <strong>{row.familyName}</strong>
                     <Tag>{showTag(row.tag)}</Tag>
-                    <Faint as="span">{row.sentAt}</Faint>
+                    <Faint as="span">{showDay(row.sentAt)}</Faint>
                     {row.level && (
                       <State tone={row.level === 'justRight' ? 'calm' : 'wait'}>{LEVELS[row.level]}</State>
                     )}

@@ -56,6 +56,7 @@ export async function loader({ request, params }: Route.LoaderArgs) {
 
 export default function CopyPage({ loaderData }: Route.ComponentProps) {
   const { copy, link, labels, strand, shortages, today } = loaderData;
+  const lent = strand.filter((event) => event.kind === 'lent').length;
   return (
     <Workplace>
       <Stack>
@@ -93,8 +94,8 @@ export default function CopyPage({ loaderData }: Route.ComponentProps) {
         <Entries>
           <Entered
             label="Lent so far"
-            number={String(strand.filter((event) => event.kind === 'lent').length)}
-            unit="times"
+            number={String(lent)}
+            unit={lent === 1 ? 'time' : 'times'}
             reason={`Built on ${showDay(copy.builtOn)}.`}
           />
           <Entered

@@ -149,6 +149,7 @@ function Counting({
                             <NumberBox
                               name={part.material}
                               label={`${material.plural} that came back`}
+                              labelHidden
                               min={0}
                               max={999}
                               value={counts[part.material] ?? part.quantity}

@@ -9,7 +9,7 @@ import { notFound } from '~/server/refusals';
 import { Button } from '~/app/ui/Button';
 import { TextBox, TickBox } from '~/app/ui/fields';
 import { Said } from '~/app/ui/Notices';
-import { Faint, Heading, Row, Stack, State, Wide } from '~/app/ui/Page';
+import { Faint, Heading, Stack, Wide } from '~/app/ui/Page';
 import { color, narrow } from '~/app/ui/theme';
 import type { Route } from './+types/desk';
 
@@ -51,9 +51,22 @@ const Lines = styled.ol`
   display: grid;
   li {
     display: grid;
-    grid-template-columns: minmax(0, 1fr) minmax(0, 1fr) 15rem;
+    grid-template-columns: 2rem minmax(0, 1fr) minmax(0, 1fr) 25rem;
     gap: 1.2rem;
-    padding: 0.7rem 0;
+    padding: 0.45rem 0;
+    .number {
+      color: ${color.faint};
+      text-align: end;
+    }
+    p,
+    .number {
+      padding-top: 0.6rem;
+    }
+    .verdict {
+      display: grid;
+      grid-template-columns: 8rem minmax(0, 1fr);
+      gap: 0.8rem;
+    }
     border-bottom: 1px solid ${color.line};
     align-items: start;
   }
@@ -102,25 +115,30 @@ export default function Desk({ loaderData, actionData }: Route.ComponentProps) {
             </Said>
           )}
           <Lines>
-            {Object.keys(game.words.en).map((id) => {
+            {Object.keys(game.words.en).map((id, line) => {
               const check = checks[lineKey(id, target)];
               const values = args[id] ?? fallback;
               return (
                 <li key={id}>
+                  <span className="number">{line + 1}</span>
                   <p lang="en">{say(game.words, 'en', id, values)}</p>
                   <p lang={target} dir={LANGUAGES[target].direction}>
                     {say(game.words, target, id, values)}
                   </p>
-                  <Stack $gap="0.2rem">
-                    <Row $gap="0.6rem">
-                      <TickBox name={`right ${id}`} value="yes" defaultSelected={check?.right ?? false}>
-                        It is right
-                        <span className="visually-hidden">: {say(game.words, target, id, values)}</span>
-                      </TickBox>
-                      {check?.right && <State tone="calm">{check.by}</State>}
-                    </Row>
-                    <TextBox name={`note ${id}`} label="Note" defaultValue={check?.note} maxLength={500} />
-                  </Stack>
+                  <div className="verdict">
+                    <TickBox name={`right ${id}`} value="yes" defaultSelected={check?.right ?? false}>
+                      It is right<span className="visually-hidden">, line {line + 1}</span>
+                      {check?.right && <Faint as="small"> ({check.by})</Faint>}
+                    </TickBox>
+                    <TextBox
+                      name={`note ${id}`}
+                      label={`Note on line ${line + 1}`}
+                      labelHidden
+                      placeholder="how it should be said"
+                      defaultValue={check?.note}
+                      maxLength={500}
+                    />
+                  </div>
                 </li>
               );
             })}

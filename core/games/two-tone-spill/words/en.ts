@@ -12,7 +12,7 @@ export const en = {
   'turn.say': 'Say how many there are of each colour, and how many in all: “{a} and {b} make {counters}.”',
   'turn.draw':
     'Draw the dots of both groups in the next row of the sheet. In the first days, this is enough.',
-  'turn.write': 'When that is easy, write the numbers too: {a} + {b} = {counters}.',
+  'turn.write': 'When that is easy, write the numbers too: {a}\u00a0+\u00a0{b}\u00a0=\u00a0{counters}.',
   'turn.ordered': '{a} and {b} is one way; {b} and {a} is another way.',
   'turn.unordered': '{a} and {b} is the same way as {b} and {a}.',
   'turn.pass': 'Put the counters back and pass the cup to the next player.',

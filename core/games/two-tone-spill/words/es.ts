@@ -13,7 +13,8 @@ export const es: Record<keyof typeof en, string> = {
   'turn.say': 'Digan cuántas hay de cada color y cuántas hay en total: «{a} y {b} son {counters}».',
   'turn.draw':
     'Dibujen los puntos de los dos grupos en el siguiente renglón de la hoja. Los primeros días basta con esto.',
-  'turn.write': 'Cuando ya les resulte fácil, escriban también los números: {a} + {b} = {counters}.',
+  'turn.write':
+    'Cuando ya les resulte fácil, escriban también los números: {a}\u00a0+\u00a0{b}\u00a0=\u00a0{counters}.',
   'turn.ordered': '{a} y {b} es una manera; {b} y {a} es otra manera.',
   'turn.unordered': '{a} y {b} es la misma manera que {b} y {a}.',
   'turn.pass': 'Guarden las fichas en el vaso y pásenlo a la siguiente persona.',
