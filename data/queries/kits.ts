@@ -32,6 +32,20 @@ export async function createVariant(input: {
   }
 }
 
+/** Puts a variant away. Answers the kits that hold it, and changes nothing, when there are any. */
+export function archiveVariant(id: string): Promise<string[]> {
+  return db().transaction(async (tx) => {
+    await tx.select().from(variant).where(eq(variant.id, id)).for('update');
+    const kits = await tx
+      .select({ name: kit.name })
+      .from(kitVariant)
+      .innerJoin(kit, eq(kit.id, kitVariant.kitId))
+      .where(eq(kitVariant.variantId, id));
+    if (kits.length === 0) await tx.update(variant).set({ archivedAt: new Date() }).where(eq(variant.id, id));
+    return kits.map((one) => one.name);
+  });
+}
+
 export interface KitRow extends Kit {
   variantNames: string[];
   copies: number;
@@ -153,6 +167,22 @@ export async function buildCopies(input: {
       tags.push(...made.map((one) => one.tag));
     }
     return { runId: run!.id, tags };
+  });
+}
+
+/**
+ * Takes back a build run whose copies nobody has printed or lent yet. Answers false, and changes nothing, when one
+ * of them was.
+ */
+export function undoBuild(runId: string): Promise<boolean> {
+  return db().transaction(async (tx) => {
+    const copies = await tx.select().from(copy).where(eq(copy.buildRunId, runId)).for('update');
+    if (copies.length === 0 || copies.some((one) => one.printedAt !== null)) return false;
+    const ids = copies.map((one) => one.id);
+    if (await tx.$count(loan, inArray(loan.copyId, ids))) return false;
+    await tx.delete(copy).where(inArray(copy.id, ids));
+    await tx.delete(buildRun).where(eq(buildRun.id, runId));
+    return true;
   });
 }
 

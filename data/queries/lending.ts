@@ -1,4 +1,4 @@
-import { and, asc, desc, eq, isNull, sql } from 'drizzle-orm';
+import { and, asc, desc, eq, isNull, lt, sql } from 'drizzle-orm';
 import { db, refusedBy, type Queryable } from '../db';
 import { buildRun, copy, family, kit, loan, loanEvent, partCount } from '../schema';
 
@@ -187,13 +187,7 @@ export async function undoReturn(loanId: string, personId: string): Promise<bool
         .select()
         .from(partCount)
         .where(and(eq(partCount.loanId, loanId), eq(partCount.cause, 'return')));
-      const before = await latestCounts(tx, opened.copyId, loanId);
-      const undone = counted.map(({ material, expected }) => ({
-        material,
-        expected,
-        counted: before.find((one) => one.material === material)?.counted ?? expected,
-      }));
-      await record(tx, opened.copyId, 'undone', undone, personId, null);
+      await takeBackCounts(tx, opened.copyId, counted, personId);
       return true;
     });
   } catch (error) {
@@ -214,8 +208,24 @@ async function record(
     await tx.insert(partCount).values(counts.map((count) => ({ copyId, loanId, cause, personId, ...count })));
 }
 
-/** The latest count of every part of a copy; with `notOf`, as it was before that loan's return. */
-async function latestCounts(tx: Queryable, copyId: string, notOf?: string): Promise<Count[]> {
+/** Enters, for some counts of a copy, what was counted before the first of them. */
+async function takeBackCounts(
+  tx: Queryable,
+  copyId: string,
+  entries: readonly (Count & { serial: number })[],
+  personId: string,
+): Promise<void> {
+  const before = await latestCounts(tx, copyId, Math.min(...entries.map((entry) => entry.serial)));
+  const undone = entries.map(({ material, expected }) => ({
+    material,
+    expected,
+    counted: before.find((one) => one.material === material)?.counted ?? expected,
+  }));
+  await record(tx, copyId, 'undone', undone, personId, null);
+}
+
+/** The latest count of every part of a copy; with `before`, as it stood before the entry of that serial. */
+async function latestCounts(tx: Queryable, copyId: string, before?: number): Promise<Count[]> {
   return tx
     .selectDistinctOn([partCount.material], {
       material: partCount.material,
@@ -223,12 +233,7 @@ async function latestCounts(tx: Queryable, copyId: string, notOf?: string): Prom
       counted: partCount.counted,
     })
     .from(partCount)
-    .where(
-      and(
-        eq(partCount.copyId, copyId),
-        notOf ? sql`${partCount.loanId} is distinct from ${notOf}` : undefined,
-      ),
-    )
+    .where(and(eq(partCount.copyId, copyId), before === undefined ? undefined : lt(partCount.serial, before)))
     .orderBy(partCount.material, desc(partCount.serial));
 }
 
@@ -274,6 +279,26 @@ export function mend(copyId: string, personId: string): Promise<number> {
   });
 }
 
+/** Takes back the last mending of a copy. Answers false when something was counted since, or nothing was mended. */
+export function undoMend(copyId: string, personId: string): Promise<boolean> {
+  return db().transaction(async (tx) => {
+    await tx.execute(sql`select 1 from ${copy} where ${copy.id} = ${copyId} for update`);
+    const counts = await tx
+      .select()
+      .from(partCount)
+      .where(eq(partCount.copyId, copyId))
+      .orderBy(desc(partCount.serial));
+    const last = counts[0];
+    if (last?.cause !== 'mend') return false;
+    // Entries of one transaction carry the same instant.
+    const entries = counts.filter(
+      (entry) => entry.cause === 'mend' && entry.at.getTime() === last.at.getTime(),
+    );
+    await takeBackCounts(tx, copyId, entries, personId);
+    return true;
+  });
+}
+
 export interface StrandEvent {
   on: string;
   kind: 'built' | 'lent' | 'home' | 'mended';
@@ -290,11 +315,13 @@ export async function strandOf(copyId: string): Promise<StrandEvent[]> {
   const loans = await loanRows()
     .where(and(eq(loan.copyId, copyId), sql`${loan.closedAs} is distinct from 'undone'`))
     .orderBy(asc(loan.lentOn), asc(loan.createdAt));
-  const mends = await db()
-    .selectDistinct({ at: partCount.at })
+  const counts = await db()
+    .selectDistinctOn([partCount.at], { at: partCount.at, cause: partCount.cause })
     .from(partCount)
-    .where(and(eq(partCount.copyId, copyId), eq(partCount.cause, 'mend')))
+    .where(eq(partCount.copyId, copyId))
     .orderBy(asc(partCount.at));
+  // A mending that was taken back right away is no part of the copy's life.
+  const mends = counts.filter((one, i) => one.cause === 'mend' && counts[i + 1]?.cause !== 'undone');
   const events: StrandEvent[] = built ? [{ on: built.on, kind: 'built', note: 'Built' }] : [];
   for (const one of loans) {
     events.push({ on: one.lentOn, kind: 'lent', note: `Lent to ${one.familyName}` });

@@ -18,8 +18,8 @@ export function familiesToCsv(families: readonly FamilyFields[]): string {
   return Papa.unparse({ fields: [...COLUMNS], data: rows }, { newline: '\r\n' }) + '\r\n';
 }
 
-const toCell = (text: string): string => (/^'?[=+\-@\t\r]/.test(text) ? `'${text}` : text);
-const fromCell = (text: string): string => (/^''?[=+\-@\t\r]/.test(text) ? text.slice(1) : text);
+const toCell = (text: string): string => (/^'*[=+\-@\t\r]/.test(text) ? `'${text}` : text);
+const fromCell = (text: string): string => (/^'+[=+\-@\t\r]/.test(text) ? text.slice(1) : text);
 
 export interface ReadRow {
   /** Line in the file, the heading being line 1. */

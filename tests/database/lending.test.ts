@@ -21,6 +21,7 @@ import {
   strandOf,
   takeBack,
   undoLoan,
+  undoMend,
   undoReturn,
 } from '~/data/queries/lending';
 import { loan, loanEvent } from '~/data/schema';
@@ -124,6 +125,22 @@ describe('taking back', () => {
     await takeBack({ loanId: await lent(), returnedOn: '2026-12-01', counts: counts(4), personId: null });
     await takeBack({ loanId: await lent(1), returnedOn: '2026-12-02', counts: counts(6), personId: null });
     expect(await listShortages()).toEqual([]);
+  });
+
+  it('has a mending that can be undone until something is counted again', async () => {
+    const { id } = world.copies[0]!;
+    const by = world.people.coordinator.id;
+    await takeBack({ loanId: await lent(), returnedOn: '2026-11-24', counts: counts(4), personId: null });
+    expect(await undoMend(id, by)).toBe(false);
+    await mend(id, by);
+    expect(await undoMend(id, by)).toBe(true);
+    expect(await listShortages(id)).toMatchObject([{ material: 'two-colour-counter', counted: 4 }]);
+    expect((await strandOf(id)).map((event) => event.kind)).not.toContain('mended');
+    await mend(id, by);
+    await takeBack({ loanId: await lent(1), returnedOn: '2026-11-25', counts: counts(6), personId: null });
+    expect(await undoMend(id, by)).toBe(false);
+    expect((await strandOf(id)).map((event) => event.kind)).toContain('mended');
+    expect(await mend(id, by)).toBe(0);
   });
 
   it('can be undone: the loan is open again and the count is as before', async () => {

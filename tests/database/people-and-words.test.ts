@@ -11,7 +11,11 @@ import {
   listKits,
   listVariants,
   saveKit,
+  archiveVariant,
+  undoBuild,
 } from '~/data/queries/kits';
+import { randomTag } from '~/core/lending/tag';
+import { secureRandom } from '~/server/random';
 import { lend, listOut } from '~/data/queries/lending';
 import {
   createSession,
@@ -162,6 +166,51 @@ describe('kits and copies', () => {
       }),
     ).rejects.toThrow(/No free tag/);
     expect(await db().$count(copy)).toBe(6);
+  });
+
+  it('can be unbuilt until one is printed or lent', async () => {
+    const { kitId, copies, families } = await smallSchool();
+    const build = async () =>
+      buildCopies({
+        kit: (await findKit(kitId))!,
+        count: 2,
+        builtOn: '2026-11-24',
+        builtBy: null,
+        newTag: () => randomTag(secureRandom),
+        newLinkKey: () => crypto.randomUUID(),
+      });
+    expect(await undoBuild(copies[0]!.buildRunId)).toBe(false);
+    const idle = await build();
+    expect(await undoBuild(idle.runId)).toBe(true);
+    expect(await undoBuild(idle.runId)).toBe(false);
+    const lentOut = await build();
+    const [one] = (await listCopies({ kitId })).filter((copy) => copy.buildRunId === lentOut.runId);
+    await lend({
+      copyId: one!.id,
+      familyId: families[0]!.id,
+      lentOn: '2026-11-24',
+      dueOn: '2026-12-15',
+      personId: null,
+    });
+    expect(await undoBuild(lentOut.runId)).toBe(false);
+    expect(await db().$count(copy)).toBe(5);
+  });
+
+  it('hold on to their variants; one in no kit can be put away and its name used again', async () => {
+    const { people } = await smallSchool();
+    const [six] = await listVariants();
+    expect(await archiveVariant(six!.id)).toEqual(['First splits']);
+    const input = {
+      gameId: six!.gameId,
+      name: 'Spare',
+      params: six!.params,
+      ageBand: 'K' as const,
+      createdBy: people.coordinator.id,
+    };
+    const spare = (await createVariant(input))!;
+    expect(await archiveVariant(spare.id)).toEqual([]);
+    expect((await listVariants()).map((variant) => variant.name)).toEqual(['Six']);
+    expect(await createVariant(input)).toBeDefined();
   });
 
   it('stay as they were built when the kit changes', async () => {

@@ -115,6 +115,13 @@ describe('the desk', () => {
     await page.getByRole('button', { name: 'Lend this copy' }).click();
     await page.getByText('is with Family Dunlin').waitFor();
     await scan(page, tag);
+    await page.getByLabel('Due back on').fill('2020-01-01');
+    await page.getByRole('button', { name: 'Change the due date' }).click();
+    await page.getByText('Choose a day from today to a year from now.').waitFor();
+    await page.getByLabel('Due back on').fill(due);
+    await page.getByRole('button', { name: 'Change the due date' }).click();
+    await page.getByText('It is due on').waitFor();
+    expect((await listOut())[0]!.dueOn).toBe(due);
     await page.getByRole('button', { name: 'Take it back, complete' }).click();
     await page.getByRole('button', { name: 'Undo this return' }).click();
     await page.getByText('counts as out again').waitFor();

@@ -57,6 +57,11 @@ describe('from choosing a game to hearing how it was played', () => {
     await page.getByRole('textbox', { name: 'How many' }).fill('2');
     await page.getByRole('button', { name: 'Build and tag these copies' }).click();
     await page.getByText('2 copies have a tag now').waitFor();
+    await page.getByRole('button', { name: 'Undo this build' }).click();
+    await page.getByText('as if they had not been built').waitFor();
+    await page.getByRole('textbox', { name: 'How many' }).fill('2');
+    await page.getByRole('button', { name: 'Build and tag these copies' }).click();
+    await page.getByText('2 copies have a tag now').waitFor();
     const kitId = (await listKits()).find((kit) => kit.name === 'Turned over')!.id;
     const built = await listCopies({ kitId });
     expect(built.map((copy) => readTag(copy.tag).kind)).toEqual(['tag', 'tag']);
@@ -145,6 +150,10 @@ describe('from choosing a game to hearing how it was played', () => {
 
     // Look back: put the counter in.
     await page.getByRole('link', { name: /^Look back/ }).click();
+    await page.getByRole('button', { name: `The parts are back in ${showTag(tag)}` }).click();
+    await page.getByText('The copy counts as complete again.').waitFor();
+    await page.getByRole('button', { name: 'Undo this mending' }).click();
+    await page.getByText('The parts count as missing again.').waitFor();
     await page.getByRole('button', { name: `The parts are back in ${showTag(tag)}` }).click();
     await page.getByText('The copy counts as complete again.').waitFor();
     await expectAccessible(page);

@@ -8,7 +8,7 @@ import { variantSchema } from '~/core/kits/forms';
 import { materialOf } from '~/core/kits/materials';
 import { say, WORDED } from '~/core/words/message';
 import { count, plain } from '~/core/words/numbers';
-import { createVariant, findVariant } from '~/data/queries/kits';
+import { archiveVariant, createVariant, findVariant } from '~/data/queries/kits';
 import { requireRole } from '~/server/people/session';
 import { notFound } from '~/server/refusals';
 import { isId } from '~/server/ids';
@@ -50,6 +50,7 @@ export async function loader({ request, params }: Route.LoaderArgs) {
   return {
     gameId: game.id,
     chosen: variant?.id ?? preset?.id ?? '',
+    variantId: variant?.id,
     name: variant?.name ?? '',
     ageBand: start.ageBand,
     params: start.params,
@@ -61,6 +62,13 @@ export async function action({ request, params }: Route.ActionArgs) {
   const game = findGame(params.gameId);
   if (!game) throw notFound('This game');
   const form = await request.formData();
+  if (form.get('intent') === 'archive') {
+    const id = form.get('variant');
+    const kits = isId(id) ? await archiveVariant(id) : [];
+    if (kits.length === 0) throw redirect('/choose');
+    const archive = `It is in ${kits.join(' and ')}. Take it out of there first; nothing was changed.`;
+    return data({ saved: undefined, errors: { archive } as FieldErrors }, { status: 409 });
+  }
   const about = checkForm(variantSchema, form);
   let input: unknown;
   try {
@@ -105,7 +113,7 @@ export default function BenchPage({ loaderData }: Route.ComponentProps) {
   return <Bench key={`${loaderData.gameId} ${loaderData.chosen}`} {...loaderData} />;
 }
 
-function Bench({ gameId, chosen, ...start }: Route.ComponentProps['loaderData']) {
+function Bench({ gameId, chosen, variantId, ...start }: Route.ComponentProps['loaderData']) {
   const game = gameOf(gameId);
   const initial: Setting = {
     params: start.params,
@@ -307,7 +315,12 @@ function Bench({ gameId, chosen, ...start }: Route.ComponentProps['loaderData'])
         </Sheet>
       </Stack>
       <Stack>
-        <SaveVariant setting={setting} onName={(name) => set((old) => ({ ...old, name }))} onSaved={forget} />
+        <SaveVariant
+          variantId={variantId}
+          setting={setting}
+          onName={(name) => set((old) => ({ ...old, name }))}
+          onSaved={forget}
+        />
         <Notices notices={reckoning.notices} onMend={(notice) => notice.mend && turn(notice.mend.params)} />
         <Margin label="Reckonings">
           <Entries>
@@ -366,10 +379,12 @@ function KnobControl({
 }
 
 function SaveVariant({
+  variantId,
   setting,
   onName,
   onSaved,
 }: {
+  variantId: string | undefined;
   setting: Setting;
   onName: (name: string) => void;
   onSaved: () => void;
@@ -408,6 +423,22 @@ function SaveVariant({
           </Button>
         </Stack>
       </Form>
+      {variantId && (
+        <Form method="post" style={{ marginTop: '0.8rem' }}>
+          <input type="hidden" name="intent" value="archive" />
+          <input type="hidden" name="variant" value={variantId} />
+          <Stack $gap="0.6rem">
+            {errors.archive && (
+              <Said kind="mind" word="Not put away" live>
+                {errors.archive}
+              </Said>
+            )}
+            <Button type="submit" quiet clay>
+              Put this variant away
+            </Button>
+          </Stack>
+        </Form>
+      )}
     </Sheet>
   );
 }

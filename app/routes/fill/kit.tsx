@@ -8,7 +8,7 @@ import { dueWords, showDay } from '~/core/lending/due';
 import { randomTag, showTag } from '~/core/lending/tag';
 import { PAPERS } from '~/core/print/sheet';
 import { count } from '~/core/words/numbers';
-import { buildCopies, findKit, listCopies, listVariants, planOf } from '~/data/queries/kits';
+import { buildCopies, findKit, listCopies, listVariants, planOf, undoBuild } from '~/data/queries/kits';
 import { secureRandom } from '~/server/random';
 import { isId } from '~/server/ids';
 import { saveKitForm } from '~/server/kits/save';
@@ -54,10 +54,18 @@ export async function loader({ request, params }: Route.LoaderArgs) {
 
 export async function action({ request, params }: Route.ActionArgs) {
   const form = await request.formData();
-  const build = form.get('intent') === 'build';
+  const build = form.get('intent') !== 'save';
   const person = await requireRole(request, 'coordinator', ...(build ? (['helper'] as const) : []));
   const kit = isId(params.kitId) ? await findKit(params.kitId) : undefined;
   if (!kit) throw notFound('This kit');
+  if (form.get('intent') === 'undoBuild') {
+    const run = form.get('run');
+    if (isId(run) && (await undoBuild(run))) throw redirect(`/fill/${kit.id}?undone=1`);
+    const errors: FieldErrors = {
+      copies: 'One of these copies was printed or lent meanwhile, so they stay.',
+    };
+    return data({ build: true, errors }, { status: 409 });
+  }
   if (build) {
     const checked = checkForm(buildSchema, form);
     if (!checked.ok) return data({ build: true, errors: checked.errors }, { status: 400 });
@@ -116,13 +124,27 @@ export default function KitPage({ loaderData, actionData }: Route.ComponentProps
             word="Built"
             live
             action={
-              <ButtonLink
-                href={`/print?run=${run}`}
-              >{`Print ${fresh.length === 1 ? 'its pack' : `${fresh.length} packs`}`}</ButtonLink>
+              <Row $gap="0.6rem">
+                <ButtonLink href={`/print?run=${run}`}>
+                  {`Print ${fresh.length === 1 ? 'its pack' : `${fresh.length} packs`}`}
+                </ButtonLink>
+                <Form method="post">
+                  <input type="hidden" name="intent" value="undoBuild" />
+                  <input type="hidden" name="run" value={run ?? ''} />
+                  <Button type="submit" quiet>
+                    Undo this build
+                  </Button>
+                </Form>
+              </Row>
             }
           >
             {fresh.length === 1 ? 'One copy has' : `${fresh.length} copies have`} a tag now:{' '}
             {fresh.map((copy) => showTag(copy.tag)).join(', ')}.
+          </Said>
+        )}
+        {search.has('undone') && (
+          <Said kind="done" word="Undone" live>
+            These copies and their tags are gone, as if they had not been built.
           </Said>
         )}
         {search.has('saved') && !run && (

@@ -3,7 +3,7 @@ import { materialOf } from '~/core/kits/materials';
 import { daysAfter, showDay } from '~/core/lending/due';
 import { showTag } from '~/core/lending/tag';
 import { LANGUAGES } from '~/core/words/message';
-import { listShortages, mend } from '~/data/queries/lending';
+import { listShortages, mend, undoMend } from '~/data/queries/lending';
 import { answeredSince, reachSince } from '~/data/queries/reach';
 import { isId } from '~/server/ids';
 import { requireRole } from '~/server/people/session';
@@ -43,9 +43,16 @@ export async function loader({ request }: Route.LoaderArgs) {
 
 export async function action({ request }: Route.ActionArgs) {
   const person = await requireRole(request, 'coordinator');
-  const copyId = (await request.formData()).get('copy');
-  if (!isId(copyId)) return data({ mended: 0 }, { status: 400 });
-  return data({ mended: await mend(copyId, person.id) });
+  const form = await request.formData();
+  const copyId = form.get('copy');
+  if (!isId(copyId)) return data({ said: 'nothing' as const, copyId: '' }, { status: 400 });
+  if (form.get('intent') === 'undo') {
+    const undone = await undoMend(copyId, person.id);
+    const said = undone ? ('undone' as const) : ('tooLate' as const);
+    return data({ said, copyId }, { status: undone ? 200 : 409 });
+  }
+  const mended = await mend(copyId, person.id);
+  return data({ said: mended ? ('mended' as const) : ('nothing' as const), copyId });
 }
 
 export default function Overview({ loaderData, actionData }: Route.ComponentProps) {
@@ -69,9 +76,32 @@ export default function Overview({ loaderData, actionData }: Route.ComponentProp
             )}
           </Stack>
         </Sheet>
-        {actionData && actionData.mended > 0 && (
-          <Said kind="done" word="Mended" live>
+        {actionData?.said === 'mended' && (
+          <Said
+            kind="done"
+            word="Mended"
+            live
+            action={
+              <Form method="post">
+                <input type="hidden" name="intent" value="undo" />
+                <input type="hidden" name="copy" value={actionData.copyId} />
+                <Button type="submit" quiet>
+                  Undo this mending
+                </Button>
+              </Form>
+            }
+          >
             The copy counts as complete again.
+          </Said>
+        )}
+        {actionData?.said === 'undone' && (
+          <Said kind="done" word="Undone" live>
+            The parts count as missing again.
+          </Said>
+        )}
+        {actionData?.said === 'tooLate' && (
+          <Said kind="stop" word="Not undone" live>
+            This copy was counted again meanwhile. Nothing was changed.
           </Said>
         )}
         <Sheet aria-labelledby="mend">

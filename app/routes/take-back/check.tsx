@@ -1,15 +1,16 @@
-import { data, Form, redirect, useNavigation, useSubmit } from 'react-router';
+import { data, Form, redirect, useNavigation, useSearchParams, useSubmit } from 'react-router';
 import { materialOf } from '~/core/kits/materials';
-import { dueWords } from '~/core/lending/due';
+import { daysBetween, dueWords, showDay } from '~/core/lending/due';
 import { showTag } from '~/core/lending/tag';
 import { findCopy } from '~/data/queries/kits';
-import { findLoan, takeBack } from '~/data/queries/lending';
+import { changeDue, findLoan, takeBack } from '~/data/queries/lending';
+import { readDay } from '~/server/days';
 import { isId } from '~/server/ids';
 import { requireRole } from '~/server/people/session';
 import { notFound } from '~/server/refusals';
 import { today } from '~/server/today';
 import { Button, ButtonLink } from '~/app/ui/Button';
-import { NumberBox } from '~/app/ui/fields';
+import { NumberBox, TextBox } from '~/app/ui/fields';
 import { Said } from '~/app/ui/Notices';
 import {
   Entered,
@@ -47,8 +48,18 @@ export async function action({ request, params }: Route.ActionArgs) {
   const person = await requireRole(request, 'coordinator', 'helper');
   const loan = isId(params.loanId) ? await findLoan(params.loanId) : undefined;
   if (!loan) throw notFound('This loan');
-  const parts = counted((await findCopy({ id: loan.copyId }))!.parts);
   const form = await request.formData();
+  if (form.get('intent') === 'due') {
+    const dueOn = readDay(form.get('dueOn'));
+    if (!dueOn || daysBetween(today(), dueOn) < 0 || daysBetween(today(), dueOn) > 366) {
+      const errors: Record<string, string> = { dueOn: 'Choose a day from today to a year from now.' };
+      return data({ errors, problem: undefined }, { status: 400 });
+    }
+    if (await changeDue(loan.id, dueOn, person.id)) throw redirect(`/take-back/${loan.id}?due=changed`);
+    const problem = 'This copy is home already; its due date stays.';
+    return data({ errors: {} as Record<string, string>, problem }, { status: 409 });
+  }
+  const parts = counted((await findCopy({ id: loan.copyId }))!.parts);
   const errors: Record<string, string> = {};
   const counts = parts.map((part) => {
     const text = String(form.get(part.material) ?? '').trim();
@@ -85,6 +96,7 @@ function Counting({
 }: Route.ComponentProps['loaderData'] & { errors: Record<string, string>; problem?: string }) {
   const busy = useNavigation().state !== 'idle';
   const submit = useSubmit();
+  const [search] = useSearchParams();
   const {
     value: counts,
     set,
@@ -184,21 +196,46 @@ function Counting({
           </Form>
         </Sheet>
       </Stack>
-      <Margin label="Reckonings">
-        <Entries>
-          <Entered
-            label="Missing"
-            number={String(missing.length)}
-            unit={missing.length === 1 ? 'kind of part' : 'kinds of parts'}
-            reason={
-              missing.length
-                ? 'They are noted; the copy waits under Look back until they are put in.'
-                : 'It can go out again as it is.'
-            }
-          />
-        </Entries>
-        <Faint>Paper stays with the family and is not counted.</Faint>
-      </Margin>
+      <Stack>
+        <Margin label="Reckonings">
+          <Entries>
+            <Entered
+              label="Missing"
+              number={String(missing.length)}
+              unit={missing.length === 1 ? 'kind of part' : 'kinds of parts'}
+              reason={
+                missing.length
+                  ? 'They are noted; the copy waits under Look back until they are put in.'
+                  : 'It can go out again as it is.'
+              }
+            />
+          </Entries>
+          <Faint>Paper stays with the family and is not counted.</Faint>
+        </Margin>
+        <Sheet aria-labelledby="due">
+          <Form method="post">
+            <input type="hidden" name="intent" value="due" />
+            <Stack $gap="0.7rem">
+              <h2 id="due">They need it longer?</h2>
+              {search.get('due') === 'changed' && (
+                <Said kind="done" word="Changed" live>
+                  It is due on {showDay(loan.dueOn)} now.
+                </Said>
+              )}
+              <TextBox
+                name="dueOn"
+                label="Due back on"
+                inputType="date"
+                defaultValue={loan.dueOn}
+                error={errors.dueOn}
+              />
+              <Button type="submit" quiet isPending={busy}>
+                Change the due date
+              </Button>
+            </Stack>
+          </Form>
+        </Sheet>
+      </Stack>
     </Workplace>
   );
 }
