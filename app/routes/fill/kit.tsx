@@ -54,7 +54,7 @@ export async function loader({ request, params }: Route.LoaderArgs) {
 
 export async function action({ request, params }: Route.ActionArgs) {
   const form = await request.formData();
-  const build = form.get('intent') !== 'save';
+  const build = form.get('intent') === 'build' || form.get('intent') === 'undoBuild';
   const person = await requireRole(request, 'coordinator', ...(build ? (['helper'] as const) : []));
   const kit = isId(params.kitId) ? await findKit(params.kitId) : undefined;
   if (!kit) throw notFound('This kit');
