@@ -30,6 +30,7 @@ export default [
       index('routes/take-back/out.tsx'),
       route(':loanId', 'routes/take-back/check.tsx'),
     ]),
+    route('people', 'routes/people/staff-list.tsx'),
     route('listen', 'routes/listen/answers.tsx'),
     route('look-back', 'routes/look-back/overview.tsx'),
     route('copies/:copyId', 'routes/look-back/copy.tsx'),

@@ -160,7 +160,9 @@ export const Frond = ({ waiting, person }: FrondProps) => (
         </Leaves>
       </nav>
       <form className="who" method="post" action="/sign-out">
-        <div>{person.name}</div>
+        <div>
+          {person.role === 'coordinator' ? <NavLink to="/people">{person.name}</NavLink> : person.name}
+        </div>
         <button type="submit">Sign out</button>
       </form>
     </div>

@@ -1,6 +1,7 @@
 /** The forms of signing in and setting up. */
 import { Type } from '@sinclair/typebox';
 import { Line, OneOf } from '~/core/check/schema';
+import { ROLE_NAMES, type Role } from './role';
 import { PAPERS, type Paper } from '~/core/print/sheet';
 
 const PAPER_LABELS: Record<Paper, string> = { letter: PAPERS.letter.name, a4: PAPERS.a4.name };
@@ -10,14 +11,22 @@ export const signInSchema = Type.Object({
   password: Line(200, { title: 'Password' }),
 });
 
+const newPassword = Type.String({
+  title: 'Password',
+  minLength: 12,
+  maxLength: 200,
+  description: 'at least 12 characters, please. A few words in a row are easy to keep in mind.',
+});
+
+export const personSchema = Type.Object({
+  name: Line(80, { title: 'Name' }),
+  role: OneOf<Role>(ROLE_NAMES, { title: 'Role' }),
+  password: newPassword,
+});
+
 export const setUpSchema = Type.Object({
   schoolName: Line(120, { title: 'Name of the school' }),
   paper: OneOf<Paper>(PAPER_LABELS, { title: 'Paper' }),
   personName: Line(80, { title: 'Your name' }),
-  password: Type.String({
-    title: 'Password',
-    minLength: 12,
-    maxLength: 200,
-    description: 'at least 12 characters, please. A few words in a row are easy to keep in mind.',
-  }),
+  password: newPassword,
 });

@@ -39,6 +39,27 @@ export function setUpSchool(input: {
   });
 }
 
+/** Everybody who may sign in, by name. */
+export const listPeople = (): Promise<Person[]> =>
+  db()
+    .select({ id: person.id, name: person.name, role: person.role })
+    .from(person)
+    .where(eq(person.active, true))
+    .orderBy(person.name);
+
+/** Ends a person's access; what they did keeps their name. The last coordinator stays. Answers whether it was done. */
+export function deactivatePerson(id: string): Promise<boolean> {
+  return db().transaction(async (tx) => {
+    const active = await tx.select().from(person).where(eq(person.active, true)).for('update');
+    const others = active.filter((one) => one.id !== id);
+    if (others.length === active.length || !others.some((one) => one.role === 'coordinator')) return false;
+    await tx.update(person).set({ active: false }).where(eq(person.id, id));
+    await tx.delete(session).where(eq(session.personId, id));
+    return true;
+  });
+}
+
+/** Adds a person. Throws the database's refusal when the name is taken. */
 export async function createPerson(input: {
   name: string;
   passwordHash: string;

@@ -47,6 +47,7 @@ const ACCESS: Record<
   'routes/lend/family.tsx': { read: one, send: one },
   'routes/take-back/out.tsx': { read: desk, send: desk },
   'routes/take-back/check.tsx': { read: desk, send: desk },
+  'routes/people/staff-list.tsx': { read: one, send: one },
   'routes/listen/answers.tsx': { read: one, send: one },
   'routes/look-back/overview.tsx': { read: one, send: one },
   'routes/look-back/copy.tsx': { read: desk },
@@ -300,6 +301,35 @@ describe('the door', () => {
     await page.getByRole('heading', { name: 'This page is not here' }).waitFor();
     expect(await page.content()).not.toMatch(/at .*\.(ts|js):\d+/);
     expect(complaints).toEqual([]);
+  });
+
+  it('lets the coordinator add people and end their access', async () => {
+    await smallSchool();
+    const { page, complaints } = await visitor({ expected: /400|409/ });
+    await signIn(page);
+    await page.getByRole('link', { name: 'Coordinator' }).click();
+    await page.getByLabel('Name', { exact: true }).fill('Helper');
+    await page.getByLabel('Password').fill('short');
+    await page.getByRole('button', { name: 'Add this person' }).click();
+    await page.getByText('at least 12 characters, please').waitFor();
+    await page.getByLabel('Password').fill(PASSWORD);
+    await page.getByRole('button', { name: 'Add this person' }).click();
+    await page.getByText('Somebody called “Helper” is or was here already.').waitFor();
+    await page.getByLabel('Name', { exact: true }).fill('Ruut');
+    await page.getByLabel('Password').fill(PASSWORD);
+    await page.getByRole('button', { name: 'Add this person' }).click();
+    await page.getByText('Ruut can sign in now.').waitFor();
+    await expectAccessible(page);
+    const ruut = await visitor();
+    await signIn(ruut.page, 'Ruut');
+    await ruut.page.getByRole('heading', { name: 'Lend', level: 1 }).waitFor();
+    await page.getByRole('button', { name: 'End the access of Ruut' }).click();
+    await page.getByText('They can no longer sign in.').waitFor();
+    await ruut.page.goto('/lend');
+    await ruut.page.waitForURL('**/sign-in**');
+    await page.getByRole('button', { name: 'End the access of Coordinator' }).click();
+    await page.getByText('A school needs a coordinator').waitFor();
+    expect([...complaints, ...ruut.complaints]).toEqual([]);
   });
 
   it('lets a fluent reader check words and nothing else', async () => {

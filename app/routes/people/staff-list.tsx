@@ -1,0 +1,138 @@
+import { data, Form, redirect, useNavigation, useSearchParams } from 'react-router';
+import { checkForm, type FieldErrors } from '~/core/check/check';
+import { personSchema } from '~/core/people/forms';
+import { ROLE_NAMES } from '~/core/people/role';
+import { refusedBy } from '~/data/db';
+import { createPerson, deactivatePerson, listPeople } from '~/data/queries/people';
+import { isId } from '~/server/ids';
+import { hashPassword } from '~/server/people/password';
+import { requireRole } from '~/server/people/session';
+import { Button } from '~/app/ui/Button';
+import { Choice, TextBox } from '~/app/ui/fields';
+import { Said } from '~/app/ui/Notices';
+import { Faint, Heading, Sheet, Stack, TableFrame, Workplace } from '~/app/ui/Page';
+import type { Route } from './+types/staff-list';
+
+export const meta: Route.MetaFunction = () => [{ title: 'People · Fern Basket' }];
+
+export async function loader({ request }: Route.LoaderArgs) {
+  await requireRole(request, 'coordinator');
+  return { people: await listPeople() };
+}
+
+export async function action({ request }: Route.ActionArgs) {
+  await requireRole(request, 'coordinator');
+  const form = await request.formData();
+  const name = String(form.get('name') ?? '');
+  const refuse = (errors: FieldErrors, status: number) => data({ errors, name }, { status });
+  if (form.get('intent') === 'end') {
+    const id = form.get('person');
+    if (isId(id) && (await deactivatePerson(id))) throw redirect('/people?ended=1');
+    return refuse({ end: 'A school needs a coordinator, so this access stays.' }, 409);
+  }
+  const checked = checkForm(personSchema, form);
+  if (!checked.ok) return refuse(checked.errors, 400);
+  try {
+    const passwordHash = await hashPassword(String(form.get('password')));
+    await createPerson({ name: checked.value.name, role: checked.value.role, passwordHash });
+  } catch (error) {
+    if (refusedBy(error) !== 'person_name_is_taken') throw error;
+    return refuse(
+      { name: `Somebody called “${checked.value.name}” is or was here already. Choose another name.` },
+      409,
+    );
+  }
+  throw redirect(`/people?added=${encodeURIComponent(checked.value.name)}`);
+}
+
+export default function People({ loaderData, actionData }: Route.ComponentProps) {
+  const [search] = useSearchParams();
+  const busy = useNavigation().state !== 'idle';
+  const errors: FieldErrors = actionData?.errors ?? {};
+  const added = search.get('added');
+  return (
+    <Workplace>
+      <Stack>
+        <Heading title="People">Who may sign in, and what is each of them here for?</Heading>
+        {errors.end && (
+          <Said kind="stop" word="Not ended" live>
+            {errors.end}
+          </Said>
+        )}
+        {!actionData && added && (
+          <Said kind="done" word="Added" live>
+            {added} can sign in now. Hand over the password in person.
+          </Said>
+        )}
+        {!actionData && search.has('ended') && (
+          <Said kind="done" word="Ended" live>
+            They can no longer sign in. What they did keeps their name.
+          </Said>
+        )}
+        <TableFrame>
+          <table>
+            <thead>
+              <tr>
+                <th>Name</th>
+                <th>Role</th>
+                <th>
+                  <span className="visually-hidden">Action</span>
+                </th>
+              </tr>
+            </thead>
+            <tbody>
+              {loaderData.people.map((person) => (
+                <tr key={person.id}>
+                  <td>{person.name}</td>
+                  <td>{ROLE_NAMES[person.role]}</td>
+                  <td>
+                    <Form method="post">
+                      <input type="hidden" name="intent" value="end" />
+                      <input type="hidden" name="person" value={person.id} />
+                      <Button type="submit" quiet clay aria-label={`End the access of ${person.name}`}>
+                        End this access
+                      </Button>
+                    </Form>
+                  </td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        </TableFrame>
+      </Stack>
+      <Sheet aria-labelledby="add">
+        <Form method="post" key={added ?? ''}>
+          <Stack>
+            <h2 id="add">Add a person</h2>
+            <TextBox
+              name="name"
+              label="Name"
+              defaultValue={actionData?.name}
+              error={errors.name}
+              maxLength={80}
+            />
+            <Choice
+              name="role"
+              label="Role"
+              defaultValue="helper"
+              error={errors.role}
+              options={Object.entries(ROLE_NAMES).map(([value, label]) => ({ value, label }))}
+            />
+            <TextBox
+              name="password"
+              label="Password"
+              inputType="password"
+              autoComplete="new-password"
+              error={errors.password}
+              hint="At least 12 characters."
+            />
+            <Button type="submit" isPending={busy}>
+              Add this person
+            </Button>
+            <Faint>A helper builds, prints, lends and takes back. A fluent reader sees words only.</Faint>
+          </Stack>
+        </Form>
+      </Sheet>
+    </Workplace>
+  );
+}
