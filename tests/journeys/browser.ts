@@ -71,8 +71,15 @@ export async function expectAccessible(page: Page): Promise<void> {
 
 /** Comes to the scan line by its key. */
 export async function toScanLine(page: Page): Promise<void> {
-  await page.getByRole('combobox', { name: 'Scan or type' }).waitFor();
-  await page.keyboard.press('F2');
+  const line = page.getByRole('combobox', { name: 'Scan or type' });
+  await line.waitFor();
+  // A page that has just come to the screen may take a moment to listen to its keys.
+  await expect
+    .poll(async () => {
+      await page.keyboard.press('F2');
+      return line.evaluate((input) => input === document.activeElement);
+    })
+    .toBe(true);
 }
 
 /** Scans or types on the scan line, as a barcode reader does: text, then Enter. */
