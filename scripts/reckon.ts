@@ -1,6 +1,7 @@
 /** `npm run -s reckon -- <game-id> '<params as JSON>'`: the reckoning as JSON. Exit code 2 for bad input. */
-import { checkJson } from '~/core/check/check.ts';
+import { FULL } from '~/core/chance/simulate.ts';
 import { findGame, SHELF } from '~/core/games/index.ts';
+import { checkParams } from '~/core/games/params.ts';
 import { assume } from '~/core/games/types.ts';
 
 function refuse(line: string): never {
@@ -20,7 +21,12 @@ try {
 } catch (error) {
   refuse(`The parameters are not JSON: ${(error as Error).message.split('\n')[0]}`);
 }
-const checked = checkJson(game.schema, input);
+const checked = checkParams(game, input);
 if (!checked.ok) refuse(Object.values(checked.errors).join(' '));
-const params = checked.value as Parameters<typeof game.reckon>[0];
-console.log(JSON.stringify({ game: id, params, ...game.reckon(params, assume('g1')) }, null, 2));
+console.log(
+  JSON.stringify(
+    { game: id, params: checked.value, ...game.reckon(checked.value, assume('g1'), FULL) },
+    null,
+    2,
+  ),
+);

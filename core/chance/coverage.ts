@@ -113,6 +113,94 @@ export function distinctSeen(odds: readonly number[], draws: number): Pmf {
   return { from: 0, p: ways.map((row) => row[draws]! * factorial) };
 }
 
+/** One outcome that must be seen `times` times. */
+export interface Needed {
+  chance: number;
+  times: number;
+}
+
+/**
+ * Expected number of draws until every outcome was seen as often as it is needed, by the same Poisson clock:
+ * E = ∫ 1 − Π P(Poisson(p·t) ≥ times) dt.
+ */
+export function meanDrawsToFill(needed: readonly Needed[]): number {
+  const wanted = needed.filter((one) => one.times > 0);
+  if (wanted.length === 0) return 0;
+  checkOdds(wanted.map((one) => one.chance));
+  const short = (rate: number, times: number): number => {
+    let term = Math.exp(-rate);
+    let total = term;
+    for (let k = 1; k < times; k++) total += term *= rate / k;
+    return total;
+  };
+  const missing = (t: number): number => {
+    let logFilled = 0;
+    for (const { chance, times } of wanted) logFilled += Math.log1p(-Math.min(1, short(chance * t, times)));
+    return -Math.expm1(logFilled);
+  };
+  const step = 1 / 32;
+  const rarest = Math.min(...wanted.map((one) => one.chance));
+  const most = Math.max(...wanted.map((one) => one.times));
+  const last = Math.log((60 + 4 * most + Math.log(wanted.length)) / rarest);
+  let total = 0;
+  for (let u = -45; u <= last; u += step) total += Math.exp(u) * missing(Math.exp(u));
+  return total * step;
+}
+
+/**
+ * Number of draws until every outcome was seen as often as it is needed. Exact up to a tail of 1e-6, which is put
+ * on the last value: outcomes are taken one after the other, each a binomial share of the draws left.
+ */
+export function drawsToFill(needed: readonly Needed[]): Pmf {
+  const wanted = needed.filter((one) => one.times > 0);
+  if (wanted.length === 0) return { from: 0, p: [1] };
+  checkOdds(wanted.map((one) => one.chance));
+  let most = wanted.reduce((all, one) => all + one.times, 0);
+  const unfilled = (draws: number): number =>
+    wanted.reduce((total, { chance, times }) => total + binomialBelow(draws, chance, times), 0);
+  while (unfilled(most) > 1e-6) most = Math.ceil(most * 1.15) + 1;
+  // filled[n]: chance that the outcomes taken so far are filled when n draws are left for them.
+  const rest = 1 - wanted.reduce((total, one) => total + one.chance, 0);
+  let mass = Math.max(0, rest);
+  let filled = new Array<number>(most + 1).fill(1);
+  if (mass < 1e-12) {
+    mass = 0;
+    filled = filled.map((_, n) => (n === 0 ? 1 : 0));
+  }
+  for (const { chance, times } of wanted) {
+    mass += chance;
+    const share = Math.min(1, chance / mass);
+    filled = filled.map((_, n) => {
+      let term = 1;
+      let total = 0;
+      // Binomial terms from the side where they are largest keep their precision.
+      if (share === 1) return n >= times ? filled[0]! : 0;
+      term = (1 - share) ** n;
+      for (let j = 0; j <= n; j++) {
+        if (j >= times) total += term * filled[n - j]!;
+        term *= ((n - j) / (j + 1)) * (share / (1 - share));
+      }
+      return total;
+    });
+  }
+  return {
+    from: 0,
+    p: filled.map((f, n) => Math.max(0, (n === most ? 1 : f) - (n === 0 ? 0 : filled[n - 1]!))),
+  };
+}
+
+/** Chance that fewer than `times` of `draws` draws show an outcome of this chance. */
+function binomialBelow(draws: number, chance: number, times: number): number {
+  if (chance >= 1) return draws < times ? 1 : 0;
+  let term = Math.exp(draws * Math.log1p(-chance));
+  let total = 0;
+  for (let k = 0; k < times; k++) {
+    total += term;
+    term *= ((draws - k) / (k + 1)) * (chance / (1 - chance));
+  }
+  return Math.min(1, total);
+}
+
 function grouped(odds: readonly number[]): { p: number; times: number }[] {
   const groups: { p: number; times: number }[] = [];
   for (const p of [...odds].sort((a, b) => b - a)) {

@@ -51,6 +51,42 @@ export function nFold(pmf: Pmf, n: number): Pmf {
 export const map = (pmf: Pmf, f: (value: number) => number): Pmf =>
   fromEntries(entries(pmf).map(([value, chance]) => [f(value), chance]));
 
+/** The product of two independent values. */
+export const product = (a: Pmf, b: Pmf): Pmf =>
+  fromEntries(entries(a).flatMap(([x, p]) => entries(b).map(([y, q]) => [x * y, p * q] as const)));
+
+/** The smallest of `n` independent values: the first of n players to be done. */
+export const first = (pmf: Pmf, n: number): Pmf => fromTails(pmf, (tail) => tail ** n);
+
+/** The largest of `n` independent values: the last of n players to be done. */
+export const last = (pmf: Pmf, n: number): Pmf => fromTails(pmf, (tail) => 1 - (1 - tail) ** n);
+
+/** The pmf whose chance of being above each value is `f` of the chance that `pmf` is. */
+function fromTails(pmf: Pmf, f: (tail: number) => number): Pmf {
+  let tail = 1;
+  return {
+    from: pmf.from,
+    p: pmf.p.map((chance, i) => {
+      const before = tail;
+      tail = i === pmf.p.length - 1 ? 0 : Math.max(0, tail - chance);
+      return f(before) - f(tail);
+    }),
+  };
+}
+
+/** The pmf with these chances of being at most 0, 1, 2 …; what is missing to 1 is put on the last value. */
+export const fromCdf = (cdf: readonly number[]): Pmf => ({
+  from: 0,
+  p: cdf.map((c, i) => Math.max(0, (i === cdf.length - 1 ? 1 : c) - (i === 0 ? 0 : cdf[i - 1]!))),
+});
+
+/** Each of the values is equally likely; a value named twice is twice as likely. */
+export const evenly = (values: readonly number[]): Pmf =>
+  fromEntries(values.map((value) => [value, 1 / values.length] as const));
+
+/** One fair die. */
+export const DIE: Pmf = evenly([1, 2, 3, 4, 5, 6]);
+
 /** The expected value. */
 export const mean = (pmf: Pmf): number =>
   pmf.p.reduce((total, chance, i) => total + chance * (pmf.from + i), 0);

@@ -10,6 +10,19 @@ export interface Random {
   chance(p: number): boolean;
 }
 
+/** A new order of the items, each order equally likely (Fisher and Yates). */
+export function shuffled<T>(items: readonly T[], random: Random): T[] {
+  const order = [...items];
+  for (let i = order.length - 1; i > 0; i--) {
+    const j = random.whole(0, i);
+    [order[i], order[j]] = [order[j]!, order[i]!];
+  }
+  return order;
+}
+
+/** One of the items, each equally likely. */
+export const pick = <T>(items: readonly T[], random: Random): T => items[random.whole(0, items.length - 1)]!;
+
 export function seeded(seed: number): Random {
   const generator = xoroshiro128plus(seed);
   return {

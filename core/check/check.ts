@@ -14,7 +14,7 @@ export type Checked<T> = { ok: true; value: T } | { ok: false; errors: FieldErro
 const make = (coerceTypes: boolean): Ajv => {
   const ajv = new Ajv({ allErrors: true, useDefaults: true, verbose: true, coerceTypes });
   formats.default(ajv);
-  return ajv.addKeyword('labels');
+  return ajv.addKeyword('labels').addKeyword('cards');
 };
 const forJson = make(false);
 const forForms = make(true);
@@ -74,6 +74,15 @@ function fieldOf(error: ErrorObject): string {
   return [path, extra].filter(Boolean).join('.');
 }
 
+const KINDS: Record<string, string> = {
+  integer: 'a whole number',
+  number: 'a number',
+  array: 'a list',
+  boolean: 'true or false',
+  string: 'text',
+  object: 'an object',
+};
+
 function sentence(error: ErrorObject): string {
   const schema = (error.parentSchema ?? {}) as TSchema;
   const properties = (schema.properties ?? {}) as Record<string, TSchema>;
@@ -94,13 +103,20 @@ function sentence(error: ErrorObject): string {
         ? `${title} must be${range}.`
         : `${title} must be ${error.keyword === 'minimum' ? 'at least' : 'at most'} ${error.params.limit}.`;
     case 'type':
-      if (error.params.type === 'object') return 'The settings must be an object such as {"counters": 6}.';
-      return error.params.type === 'integer'
-        ? `${title} must be a whole number${range}.`
-        : `${title} must be ${error.params.type === 'number' ? 'a number' : `of type ${error.params.type}`}${range}.`;
+      if (error.params.type === 'object')
+        return error.instancePath
+          ? `${title} must be given as an object.`
+          : 'The settings must be an object such as {"counters": 6}.';
+      return `${title} must be ${KINDS[error.params.type as string] ?? `of type ${error.params.type}`}${range}.`;
     case 'enum': {
       const labels = schema.labels as Record<string, string> | undefined;
-      return `${title} must be one of: ${(error.params.allowedValues as string[]).map((value) => (labels?.[value] ? `${value} (${labels[value]})` : value)).join('; ')}.`;
+      const allowed = error.params.allowedValues as (string | number)[];
+      if (allowed.length > 30) return `${title}: “${String(error.data)}” is none of them.`;
+      const told = allowed.map((value) => {
+        const label = labels?.[value];
+        return label && label !== String(value) ? `${value} (${label})` : value;
+      });
+      return `${title} must be one of: ${told.join('; ')}.`;
     }
     case 'minLength':
     case 'pattern':
@@ -109,6 +125,12 @@ function sentence(error: ErrorObject): string {
       return `${title} has room for ${error.params.limit} characters.`;
     case 'minItems':
       return `Choose at least ${error.params.limit} for ${title.toLowerCase()}.`;
+    case 'maxItems':
+      return `${title} has room for ${error.params.limit}.`;
+    case 'uniqueItems':
+      return `${title} must not name the same twice.`;
+    case 'multipleOf':
+      return `${title} must be${range}, in steps of ${error.params.multipleOf}.`;
     case 'format':
       return `${title} is not a valid ${error.params.format}.`;
     case 'additionalProperties':

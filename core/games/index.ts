@@ -1,8 +1,76 @@
 /** The shelf: every game there is. Adding a game is adding its folder and one line here. */
+import { answerHop } from './answer-hop';
+import { biggerPile } from './bigger-pile';
+import { blanketBoard } from './blanket-board';
+import { bondTriangles } from './bond-triangles';
+import { chalkOrbits } from './chalk-orbits';
+import { clapACount } from './clap-a-count';
+import { cupMachine } from './cup-machine';
+import { doughDots } from './dough-dots';
+import { fetchThatMany } from './fetch-that-many';
+import { fiveToMark } from './five-to-mark';
+import { frameTrail } from './frame-trail';
+import { harvestMat } from './harvest-mat';
+import { hatNumbers } from './hat-numbers';
+import { leafTwins } from './leaf-twins';
+import { listenAndMove } from './listen-and-move';
+import { marketCups } from './market-cups';
+import { matchEither } from './match-either';
+import { numberNests } from './number-nests';
+import { pebbleCourt } from './pebble-court';
+import { peekAndSay } from './peek-and-say';
+import { pegSlide } from './peg-slide';
+import { pinNotes } from './pin-notes';
+import { puzzleHalves } from './puzzle-halves';
+import { rowCall } from './row-call';
+import { skylineRolls } from './skyline-rolls';
+import { spotMyShape } from './spot-my-shape';
+import { stackAndFind } from './stack-and-find';
+import { steppingStones } from './stepping-stones';
+import { storyPond } from './story-pond';
+import { threeStones } from './three-stones';
+import { tidePairs } from './tide-pairs';
+import { tileSums } from './tile-sums';
 import { twoToneSpill } from './two-tone-spill';
+import { writeTheWays } from './write-the-ways';
 import type { Game } from './types';
 
-export const SHELF: readonly Game[] = [twoToneSpill];
+export const SHELF: readonly Game[] = [
+  twoToneSpill,
+  pegSlide,
+  numberNests,
+  leafTwins,
+  bondTriangles,
+  tidePairs,
+  fiveToMark,
+  writeTheWays,
+  biggerPile,
+  hatNumbers,
+  matchEither,
+  rowCall,
+  blanketBoard,
+  harvestMat,
+  stackAndFind,
+  tileSums,
+  skylineRolls,
+  marketCups,
+  doughDots,
+  pinNotes,
+  cupMachine,
+  peekAndSay,
+  fetchThatMany,
+  frameTrail,
+  storyPond,
+  puzzleHalves,
+  steppingStones,
+  chalkOrbits,
+  answerHop,
+  pebbleCourt,
+  threeStones,
+  listenAndMove,
+  spotMyShape,
+  clapACount,
+];
 
 /** The game with this id, or undefined. */
 export const findGame = (id: string): Game | undefined => SHELF.find((game) => game.id === id);

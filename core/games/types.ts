@@ -1,8 +1,11 @@
 /** The one interface by which every game is known. */
 import type { TObject } from '@sinclair/typebox';
+import type { Card } from '~/core/cards/deck';
 import type { Fact } from '~/core/cards/facts';
 import type { Pmf } from '~/core/chance/pmf';
 import type { Random } from '~/core/chance/random';
+import type { Effort, Outcome } from '~/core/chance/simulate';
+import type { FieldErrors } from '~/core/check/check';
 import type { Args, Wording } from '~/core/words/message';
 import type { Shape, Sheet, SheetContext } from '~/core/print/sheet';
 
@@ -27,6 +30,40 @@ export const assume = (ageBand: AgeBand): Assumptions => ({
   secondsPerTurn: SECONDS_PER_TURN[ageBand],
 });
 
+/** The families of games, in the order of the shelf. */
+export const GAME_FAMILIES = {
+  split: 'Splitting a whole',
+  target: 'Making a target with cards',
+  compare: 'Comparing',
+  call: 'Calling and covering',
+  build: 'Dice and building',
+  see: 'Seeing without counting',
+  move: 'On the floor and outside',
+  talk: 'No parts at all',
+  own: 'Your own games',
+} as const;
+export type GameFamily = keyof typeof GAME_FAMILIES;
+
+/** Where a game can be played. */
+export const PLACES = {
+  table: 'at a table',
+  floor: 'on the floor',
+  outdoors: 'outdoors',
+  rainyDay: 'on a rainy day',
+} as const;
+export type Place = keyof typeof PLACES;
+
+/** What a coordinator asks of a game that its numbers do not tell. */
+export interface Traits {
+  places: readonly Place[];
+  /** Works over a video call. */
+  byVideo?: boolean;
+  /** Makes little noise. */
+  quiet?: boolean;
+  /** The child needs to read no word and no numeral. */
+  noReading?: boolean;
+}
+
 /** A figure as the margin shows it. */
 export interface Figure {
   /** Name under which it stands in the reckoning's JSON. */
@@ -36,6 +73,8 @@ export interface Figure {
   unit: string;
   /** One sentence: where the number comes from. */
   reason: string;
+  /** Standard error, where the number was simulated. */
+  error?: number;
 }
 
 /** How many of a material one play needs. Quantities in the material's unit. */
@@ -76,30 +115,46 @@ export interface Rung {
   /** What changes, for a button: "Use 5 counters". */
   label: string;
 }
+export interface Ladder {
+  easier?: Rung;
+  harder?: Rung;
+}
+
+export interface Space {
+  place: 'table' | 'floor' | 'outdoors';
+  widthMm: number;
+  depthMm: number;
+}
 
 export interface Reckoning {
-  figures: Record<string, number>;
+  /** Named numbers; a figure over many answers is a table of numbers. */
+  figures: Record<string, number | Readonly<Record<string, number>>>;
   explained: Figure[];
   parts: PartNeed[];
   prep: string[];
   length: Length;
   practice: Practised[];
   skills: string[];
-  space: { place: 'table' | 'floor' | 'outdoors'; widthMm: number; depthMm: number };
+  space: Space;
   players: { fewest: number; most: number; alone: boolean };
   notices: Notice[];
-  ladder: { easier?: Rung; harder?: Rung };
+  ladder: Ladder;
+  /** Present when a number is simulated: how. The errors stand with the figures. */
+  simulated?: { seed: number; plays: number };
+  /** Names of figures that take longer than a frame and are not here yet. */
+  pending: string[];
 }
 
 export type StepPart =
   'setUp' | 'turn' | 'end' | 'easier' | 'harder' | 'sideBySide' | 'younger' | 'atHome' | 'say' | 'caution';
+export type Show = 'pieces' | 'drawing' | 'symbols';
 
 /** One line of the instructions: a message with its arguments, and the way it shows the number. */
 export interface Step {
   part: StepPart;
   id: string;
   args: Args;
-  show?: 'pieces' | 'drawing' | 'symbols';
+  show?: Show;
 }
 
 /** One turn of a rehearsed play. `coach` is what a grown-up might say. */
@@ -119,23 +174,44 @@ export interface Preset<P = Params> {
   params: P;
 }
 
-export type Params = Record<string, string | number>;
+export type ParamValue =
+  string | number | boolean | readonly string[] | readonly number[] | Readonly<Record<string, number>>;
+export type Params = Record<string, ParamValue>;
+
+/** What a deck with cards missing (or two of them together) does to a game. */
+export interface DeckVerdict {
+  verdict: 'plays' | 'playsWithNote' | 'doesNotPlay';
+  /** One sentence, or several. */
+  note: string;
+}
 
 export interface Game<P = Params> {
   id: string;
+  family: GameFamily;
+  traits: Traits;
   /** Checked parameters; each property is a knob of the bench. */
   schema: TObject;
   presets: readonly Preset<P>[];
   words: Wording;
   /** Our own small picture of the mechanic, in a box of 100 by 60. */
   drawing: readonly Shape[];
-  reckon(params: P, assumptions: Assumptions): Reckoning;
-  play(params: P, random: Random): Generator<Turn, void>;
+  /** What no schema can say about the parameters: one sentence per parameter. */
+  faults(params: P): FieldErrors;
+  reckon(params: P, assumptions: Assumptions, effort?: Effort): Reckoning;
+  play(params: P, random: Random): Generator<Turn, Outcome | void>;
   steps(params: P): Step[];
+  /** Arguments of the message `goal`. */
+  about(params: P): Args;
   /** What is played, in a few words of a sentence: "6 counters". */
   subject(params: P): string;
   sheets(params: P, context: SheetContext): Sheet[];
+  /** Games with the usual deck: what these cards (those of one deck, or of two together) do to it. */
+  audit?(params: P, cards: readonly Card[]): DeckVerdict;
 }
 
+type Defaulted = 'faults' | 'sheets';
+
 /** Binds a game's parts to the type of its own parameters and forgets it for the shelf. */
-export const defineGame = <P extends Params>(game: Game<P>): Game => game as unknown as Game;
+export const defineGame = <P extends Params>(
+  game: Omit<Game<P>, Defaulted> & Partial<Pick<Game<P>, Defaulted>>,
+): Game => ({ faults: () => ({}), sheets: () => [], ...game }) as unknown as Game;

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { gameOf } from '~/core/games';
-import { fitsChokeTube, materialOf, materials } from './materials';
+import { say } from '~/core/words/message';
+import { fitsChokeTube, MATERIAL_WORDS, materialOf, materials, SMALL_BALL_MM } from './materials';
 import { forPlayers, hasSmallParts, recipeOf, type KitPlan } from './recipe';
 
 const params = gameOf('two-tone-spill').presets[1]!.params;
@@ -68,10 +69,26 @@ describe('the catalogue', () => {
   });
 
   it('knows what fits the small-parts tube', () => {
-    expect(
-      materials()
-        .filter(fitsChokeTube)
-        .map((one) => one.id),
-    ).toEqual(['two-colour-counter']);
+    const fits = materials()
+      .filter(fitsChokeTube)
+      .map((one) => one.id);
+    expect(fits).toEqual(expect.arrayContaining(['two-colour-counter', 'chip', 'die', 'paper-clip']));
+    for (const id of ['cup', 'pin', 'ball', 'bean-bag', 'bag', 'number-card']) expect(fits).not.toContain(id);
+    expect(materialOf('ball').smallestMm).toBeGreaterThan(SMALL_BALL_MM);
+  });
+
+  it('names every material in both languages, counted', () => {
+    for (const { id } of materials())
+      for (const language of ['en', 'es'] as const) {
+        expect(say(MATERIAL_WORDS, language, id, { quantity: 1 })).toMatch(/^1 /);
+        expect(say(MATERIAL_WORDS, language, id, { quantity: 2 })).not.toBe(
+          say(MATERIAL_WORDS, language, id, { quantity: 1 }).replace('1', '2'),
+        );
+      }
+  });
+
+  it('says each caution with its threshold or its source, and who decides', () => {
+    for (const { cautions } of materials())
+      for (const { text } of cautions) expect(text).toMatch(/district's rules and licensed staff decide\.$/);
   });
 });

@@ -1,5 +1,6 @@
 /** What goes into one copy of a kit: the parts of its variants, shared where games can share them. */
 import { gameOf } from '~/core/games';
+import { cautions } from '~/core/games/make';
 import {
   assume,
   type AgeBand,
@@ -48,13 +49,15 @@ export interface Recipe {
 
 /** The variant as this kit plays it: for the kit's number of players, where the game has them. */
 export function forPlayers(variant: KitVariant, players: number): KitVariant {
-  const range = gameOf(variant.gameId).schema.properties.players as
-    { minimum?: number; maximum?: number } | undefined;
+  const game = gameOf(variant.gameId);
+  const range = game.schema.properties.players as { minimum?: number; maximum?: number } | undefined;
   if (range?.minimum === undefined || range.maximum === undefined) return variant;
-  return {
-    ...variant,
-    params: { ...variant.params, players: Math.min(range.maximum, Math.max(range.minimum, players)) },
+  const params = {
+    ...variant.params,
+    players: Math.min(range.maximum, Math.max(range.minimum, players)),
   };
+  // A setting that does not work for so many players stays as it was saved.
+  return Object.keys(game.faults(params)).length ? variant : { ...variant, params };
 }
 
 /**
@@ -68,6 +71,7 @@ export function recipeOf(plan: KitPlan): Recipe {
   });
   const quantity = (need: PartNeed): number => (plan.assurance === 'worst' ? need.worst : need.enough);
   const parts: KitPart[] = materials().flatMap((material): KitPart[] => {
+    if (material.kind === 'home') return [];
     const needs = variants.flatMap(({ variant, reckoning }) =>
       reckoning.parts.filter((need) => need.material === material.id).map((need) => ({ variant, need })),
     );
@@ -92,28 +96,20 @@ export function recipeOf(plan: KitPlan): Recipe {
     });
     parts.push({ material: 'bag', quantity: 1, reasons: ['To carry it home.'] });
   }
-  const notices: Notice[] = variants.flatMap(({ variant, reckoning }) =>
-    reckoning.notices
-      .filter((notice) => notice.code !== 'small-parts')
-      .map((notice) => ({
-        ...notice,
-        mend: undefined,
-        text: variants.length > 1 ? `${variant.name}: ${notice.text}` : notice.text,
-      })),
-  );
-  const small = parts.map((part) => materialOf(part.material)).filter(fitsChokeTube);
-  if (small.length) {
-    const source = variants
-      .flatMap(({ reckoning }) => reckoning.notices)
-      .find((notice) => notice.code === 'small-parts');
-    notices.unshift(
-      source ?? {
-        code: 'small-parts',
-        severity: 'mind',
-        text: `Small parts: ${small.map((material) => material.plural).join(', ')}. Keep them from children under three; your district's rules and licensed staff decide.`,
-      },
-    );
-  }
+  const whole = cautions(parts);
+  const said = new Set(whole.map((notice) => notice.code));
+  const notices: Notice[] = [
+    ...whole,
+    ...variants.flatMap(({ variant, reckoning }) =>
+      reckoning.notices
+        .filter((notice) => !said.has(notice.code))
+        .map((notice) => ({
+          ...notice,
+          mend: undefined,
+          text: variants.length > 1 ? `${variant.name}: ${notice.text}` : notice.text,
+        })),
+    ),
+  ];
   return {
     variants,
     parts,

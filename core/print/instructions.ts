@@ -90,7 +90,7 @@ export function instructionSheets(source: InstructionSource, context: SheetConte
   };
 
   row(text((language) => say(words, language, 'name'), { font: 'display', sizePt: 20 }));
-  row(text((language) => say(words, language, 'goal', source.params)));
+  row(text((language) => say(words, language, 'goal', source.game.about(source.params))));
   row(
     text(
       (language) =>
@@ -99,7 +99,7 @@ export function instructionSheets(source: InstructionSource, context: SheetConte
     ),
   );
 
-  heading('inBag');
+  if (source.parts.length) heading('inBag');
   const partLine = (language: Worded, part: KitPart): string =>
     say(MATERIAL_WORDS, language, part.material, { quantity: part.quantity });
   for (const part of source.parts) {
@@ -127,7 +127,7 @@ export function instructionSheets(source: InstructionSource, context: SheetConte
     }
     if (part === 'atHome') {
       for (const { material } of source.parts) {
-        if (!(`${material}.standIn` in MATERIAL_WORDS.en) || material === 'two-colour-counter') continue;
+        if (!(`${material}.standIn` in MATERIAL_WORDS.en)) continue;
         row(
           text((language) =>
             family(language, 'standIn', {

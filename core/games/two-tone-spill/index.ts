@@ -2,7 +2,7 @@ import { defineGame } from '../types';
 import { drawing } from './drawing';
 import { play } from './play';
 import { reckon } from './reckon';
-import { presets, schema, subject } from './rules';
+import { about, presets, schema, subject } from './rules';
 import { sheets } from './sheets';
 import { steps } from './steps';
 import { en } from './words/en';
@@ -10,6 +10,8 @@ import { es } from './words/es';
 
 export const twoToneSpill = defineGame({
   id: 'two-tone-spill',
+  family: 'split',
+  traits: { places: ['table', 'rainyDay'] },
   schema,
   presets,
   words: { en, es },
@@ -17,6 +19,7 @@ export const twoToneSpill = defineGame({
   reckon,
   play,
   steps,
+  about,
   subject,
   sheets,
 });

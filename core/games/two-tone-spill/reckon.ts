@@ -6,11 +6,9 @@ import {
   meanDrawsToSeeAll,
 } from '~/core/chance/coverage';
 import { map, nFold, point } from '~/core/chance/pmf';
-import { CHOKE_TUBE_MM, materialOf } from '~/core/kits/materials';
 import { plain, share } from '~/core/words/numbers';
-import { lengthOf } from '../length';
-import { skillsOf } from '../skills';
-import type { Assumptions, Figure, Notice, Reckoning, Rung } from '../types';
+import { levels, need, reckoned } from '../make';
+import type { Assumptions, Figure, Ladder, Notice, Reckoning } from '../types';
 import { ways as waysOf, type SpillParams } from './rules';
 
 const LEVELS = [3, 4, 5, 6, 7, 8, 9, 10, 12, 15, 20];
@@ -74,9 +72,9 @@ export function reckon(params: SpillParams, assumptions: Assumptions): Reckoning
     },
   ];
 
-  return {
-    figures: Object.fromEntries(explained.map((figure) => [figure.name, figure.value])),
-    explained,
+  return reckoned({
+    assumptions,
+    figures: explained,
     parts: [
       need(
         'two-colour-counter',
@@ -95,24 +93,15 @@ export function reckon(params: SpillParams, assumptions: Assumptions): Reckoning
       `Count ${counters} counters into the cup.`,
       `Print ${players} record ${players === 1 ? 'sheet' : 'sheets'} of ${spills} rows.`,
     ],
-    length: lengthOf(nFold(turnsEach, players), assumptions.secondsPerTurn, SET_UP_MINUTES),
+    turns: nFold(turnsEach, players),
+    setUpMinutes: SET_UP_MINUTES,
     practice,
-    skills: skillsOf(practice),
     space: { place: 'table', widthMm: 600, depthMm: 400 },
     players: { fewest: 1, most: 4, alone: true },
     notices: notices(params, ways.length, distinct, toSeeAll, seen.p.at(-1)!),
     ladder: reckonLadder(params),
-  };
+  });
 }
-
-/** A part whose number never varies from play to play. */
-const need = (material: string, quantity: number, reason: string) => ({
-  material,
-  expected: quantity,
-  enough: quantity,
-  worst: quantity,
-  reason,
-});
 
 function notices(
   params: SpillParams,
@@ -155,23 +144,9 @@ function notices(
       mend: { label: 'Make it 2 players', params: { ...params, players: 2 } },
     });
   }
-  const counter = materialOf('two-colour-counter');
-  found.push({
-    code: 'small-parts',
-    severity: 'know',
-    text: `Counters of ${counter.largestMm} mm fit the small-parts tube (${CHOKE_TUBE_MM} mm wide, 16 CFR 1501): keep them from children under three. Your district's rules and licensed staff decide.`,
-  });
   return found;
 }
 
 /** The next easier and the next harder number of counters. */
-export function reckonLadder(params: SpillParams): { easier?: Rung; harder?: Rung } {
-  const to = (counters: number | undefined): Rung | undefined =>
-    counters === undefined
-      ? undefined
-      : { params: { ...params, counters }, label: `Use ${counters} counters` };
-  return {
-    easier: to(LEVELS.findLast((level) => level < params.counters)),
-    harder: to(LEVELS.find((level) => level > params.counters)),
-  };
-}
+export const reckonLadder = (params: SpillParams): Ladder =>
+  levels(params, 'counters', LEVELS, (counters) => `Use ${counters} counters`);

@@ -72,5 +72,7 @@ export function ways({ counters, order }: Pick<SpillParams, 'counters' | 'order'
   return result;
 }
 
+export const about = ({ counters }: SpillParams) => ({ counters });
+
 /** "6 counters". */
 export const subject = ({ counters }: SpillParams): string => `${counters} counters`;

@@ -33,6 +33,7 @@ export function steps(params: SpillParams): Step[] {
       args: { counters: Number(easier.params.counters) },
       show: 'pieces',
     },
+    { part: 'easier', id: 'easier.sort', args: {}, show: 'pieces' },
     harder && {
       part: 'harder',
       id: 'harder.more',

@@ -7,7 +7,8 @@ import { reckon } from './reckon';
 import { presets, ways, type SpillParams } from './rules';
 
 const base: SpillParams = { counters: 6, spills: 10, players: 2, order: 'ordered', finish: 'asTheyFall' };
-const figures = (change: Partial<SpillParams> = {}) => reckon({ ...base, ...change }, assume('g1')).figures;
+const figures = (change: Partial<SpillParams> = {}) =>
+  reckon({ ...base, ...change }, assume('g1')).figures as Record<string, number>;
 
 /** Every way the counters can lie, one by one. */
 function oddsByEnumeration(counters: number, order: SpillParams['order']): number[] {

@@ -23,6 +23,7 @@ export const en = {
   'end.turnOver':
     'Now turn counters over, one at a time, and write the ways still missing. There are {ways} ways in all.',
   'easier.fewer': 'Play with {counters, plural, one {# counter} other {# counters}}.',
+  'easier.sort': 'Sort and count each colour only; saying the whole can wait.',
   'harder.more': 'Play with {counters, plural, one {# counter} other {# counters}}.',
   'harder.hide': 'Cover one colour with a hand. How many are hiding?',
   'sideBySide.own':

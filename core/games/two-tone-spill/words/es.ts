@@ -25,6 +25,7 @@ export const es: Record<keyof typeof en, string> = {
   'end.turnOver':
     'Ahora volteen las fichas, una por una, y escriban las maneras que faltan. Hay {ways} maneras en total.',
   'easier.fewer': 'Jueguen con {counters, plural, one {# ficha} other {# fichas}}.',
+  'easier.sort': 'Solo separen y cuenten cada color; decir el total puede esperar.',
   'harder.more': 'Jueguen con {counters, plural, one {# ficha} other {# fichas}}.',
   'harder.hide': 'Tapen un color con la mano. ¿Cuántas fichas se esconden?',
   'sideBySide.own':

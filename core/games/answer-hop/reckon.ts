@@ -1,0 +1,70 @@
+import { fact, SIGNS } from '~/core/cards/facts';
+import { point } from '~/core/chance/pmf';
+import { figure, know, mend, mind, need, reckoned } from '../make';
+import type { Assumptions, Reckoning } from '../types';
+import { ladder, waysTo, type HopParams } from './rules';
+
+const FEW = 3;
+
+export function reckon(params: HopParams, assumptions: Assumptions): Reckoning {
+  const { digits, ops, to, cellMm } = params;
+  const ways = Object.entries(waysTo(params)).map(([target, list]) => ({ target: Number(target), list }));
+  const possible = ways.filter(({ list }) => list.length > 0);
+  const hardest = ways.reduce((a, b) => (b.list.length < a.list.length ? b : a));
+  const hard = possible.filter(({ list }) => list.length <= FEW);
+  const never = ways.filter(({ list }) => list.length === 0).map(({ target }) => target);
+  const highest = possible.at(-1)!.target;
+  const cells = digits.length + ops.length + 1;
+  const rows = Math.ceil(cells / 4);
+  return reckoned({
+    assumptions,
+    figures: [
+      ...ways.map(({ target, list }) =>
+        figure(
+          `ways.${target}`,
+          `Ways to ${target}`,
+          list.length,
+          'sentences',
+          list.length ? `Such as ${list[0]!.a} ${list[0]!.sign} ${list[0]!.b}.` : 'There is none.',
+        ),
+      ),
+      figure(
+        'fewestWays',
+        'Target with the fewest ways',
+        hardest.target,
+        '',
+        `${hardest.list.length} ${hardest.list.length === 1 ? 'sentence' : 'sentences'}.`,
+      ),
+    ],
+    parts: [
+      need('chalk', 1, 'One stick draws the calculator.'),
+      need('plan', 1, 'The calculator with its measures.'),
+    ],
+    prep: [
+      `Chalk ${cells} cells of ${cellMm / 10} cm: ${digits.length} digits, ${ops.length} ${ops.length === 1 ? 'sign' : 'signs'} and the = sign.`,
+    ],
+    turns: point(possible.length),
+    setUpMinutes: 8,
+    practice: possible.flatMap(({ list }) =>
+      list.map(({ a, sign, b }) => ({ fact: fact(SIGNS[sign], a, b), meetings: 1 / list.length })),
+    ),
+    space: { place: 'outdoors', widthMm: 4 * cellMm, depthMm: rows * cellMm },
+    players: { fewest: 1, most: 4, alone: true },
+    notices: [
+      hard.length > 0 &&
+        know(
+          'hard-targets',
+          `The hard ones: ${hard.map(({ target, list }) => `${target} (${list[0]!.a} ${list[0]!.sign} ${list[0]!.b})`).join(', ')}.`,
+        ),
+      never.length > 0 &&
+        mind(
+          'never',
+          `${never.join(', ')} cannot be hopped with these digits and signs.`,
+          highest >= 3 && never.every((target) => target > highest)
+            ? mend(`Stop at ${highest}`, params, { to: highest })
+            : undefined,
+        ),
+    ],
+    ladder: ladder(params),
+  });
+}

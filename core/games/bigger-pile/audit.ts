@@ -1,0 +1,29 @@
+import type { Card } from '~/core/cards/deck';
+import type { DeckVerdict } from '../types';
+import { numbersFrom, perRound, rounds, type PileParams } from './rules';
+
+/** A few missing cards cost rounds, nothing else. */
+export function audit(params: PileParams, cards: readonly Card[]): DeckVerdict {
+  const count = numbersFrom(params, cards).length;
+  const now = Math.floor(count / perRound(params));
+  const usual = rounds({ ...params, missing: [] });
+  const over = count - now * perRound(params);
+  if (now < 1)
+    return {
+      verdict: 'doesNotPlay',
+      note: `${count} number cards are left; one round takes ${perRound(params)}.`,
+    };
+  if (now === usual && over === 0) return { verdict: 'plays', note: `${now} rounds, as with a whole deck.` };
+  const fewer =
+    now < usual
+      ? `${usual - now} ${usual - now === 1 ? 'round' : 'rounds'} fewer: ${now}`
+      : now > usual
+        ? `${now} rounds, ${now - usual} more than usual`
+        : `${now} rounds, as usual`;
+  return {
+    verdict: now === usual ? 'plays' : 'playsWithNote',
+    note: over
+      ? `${fewer}. ${over === 1 ? 'One card stays' : `${over} cards stay`} in the box.`
+      : `${fewer}.`,
+  };
+}

@@ -1,0 +1,150 @@
+import { deckWithout, pairChances } from '~/core/cards/deck';
+import { fact, type Fact } from '~/core/cards/facts';
+import { point } from '~/core/chance/pmf';
+import { chanceFigure, figure, know, mend, mind, need, reckoned } from '../make';
+import type { Assumptions, Practised, Reckoning } from '../types';
+import {
+  answer,
+  cardsEach,
+  ladder,
+  numbers,
+  perRound,
+  piles,
+  rounds,
+  values,
+  type PileParams,
+} from './rules';
+
+/** Chance that two players have the same answer in the first round; exact, without putting back. */
+export function tieChance(counts: ReadonlyMap<number, number>, op: PileParams['op']): number | undefined {
+  const all = [...counts.values()].reduce((a, b) => a + b, 0);
+  if (op === 'compare')
+    return all < 2
+      ? undefined
+      : [...counts.values()].reduce((total, n) => total + n * (n - 1), 0) / (all * (all - 1));
+  if (all < 4) return undefined;
+  let tie = 0;
+  for (const first of pairChances(counts)) {
+    const left = new Map(counts);
+    left.set(first.a, left.get(first.a)! - 1);
+    left.set(first.b, left.get(first.b)! - 1);
+    const same = pairChances(left)
+      .filter(({ a, b }) => answer(op, a, b) === answer(op, first.a, first.b))
+      .reduce((total, one) => total + one.chance, 0);
+    tie += first.chance * same;
+  }
+  return tie;
+}
+
+export function reckon(params: PileParams, assumptions: Assumptions): Reckoning {
+  const { op, faces, players, ties, signs, missing } = params;
+  const counts = values(params);
+  const inDeck = deckWithout(missing).length;
+  const playable = numbers(params).length;
+  const kept = faces === 'discardWhenMet' ? inDeck : playable;
+  const count = rounds(params);
+  const pairs = pairChances(counts);
+  const answers = op === 'compare' ? [...counts.keys()] : pairs.map(({ a, b }) => answer(op, a, b));
+  const tie = tieChance(counts, op);
+  const facts = practice(params, count);
+  const over = playable - count * perRound(params);
+  const largest = Math.max(...answers);
+  return reckoned({
+    assumptions,
+    figures: [
+      figure(
+        'kept',
+        'Cards kept',
+        kept,
+        'cards',
+        faces === 'remove'
+          ? 'Ace to ten.'
+          : faces === '11-12-13'
+            ? 'The whole deck.'
+            : `The whole deck; ${playable} of them are numbers.`,
+      ),
+      figure(
+        'rounds',
+        'Rounds',
+        count,
+        'rounds',
+        `${playable} number cards, ${perRound(params)} in a round${over ? `; ${over} are left over` : ''}.`,
+      ),
+      ...(tie === undefined
+        ? []
+        : [chanceFigure('tie.chance', 'Equal answers', tie, 'two players, first round, exact.')]),
+      figure('answer.min', 'Smallest answer', Math.min(...answers), '', 'Of the cards in this deck.'),
+      figure('answer.max', 'Largest answer', largest, '', 'Of the cards in this deck.'),
+      ...(op === 'add'
+        ? [figure('counters', 'Counters', largest, 'counters', 'To build the largest sum.')]
+        : []),
+      figure(
+        'distinctFacts',
+        'Different facts',
+        facts.length,
+        'facts',
+        op === 'compare'
+          ? 'Pairs of numbers that can meet, order aside.'
+          : 'Pairs of numbers that one player can turn, order aside.',
+      ),
+    ],
+    parts: [
+      need('card-deck', 1, 'One for all.'),
+      ...(signs ? [need('sign-card', 3, 'One each of <, = and >.')] : []),
+      ...(op === 'add' ? [need('two-colour-counter', largest, 'To build the largest sum.')] : []),
+    ],
+    prep: [
+      faces === 'remove'
+        ? `Take jacks, queens and kings out; keep ${kept} cards.`
+        : faces === '11-12-13'
+          ? 'Keep all cards; write 11, 12 and 13 on a slip for jack, queen and king.'
+          : 'Keep all cards; picture cards are put aside when they come.',
+    ],
+    turns: point(Math.max(1, count)),
+    setUpMinutes: 1,
+    practice: facts,
+    players: { fewest: 1, most: 4, alone: true },
+    notices: [
+      missing.length > 0 &&
+        know(
+          'cards-missing',
+          `${missing.length === 1 ? 'One card is' : `${missing.length} cards are`} missing: ${count} rounds instead of ${rounds({ ...params, missing: [] })}.`,
+          mend('Use a whole deck', params, { missing: [] }),
+        ),
+      count < 5 &&
+        mind(
+          'few-rounds',
+          `Only ${count} rounds: the game is over before it has begun.`,
+          players > 2 ? mend('Play with two', params, { players: 2 }) : undefined,
+        ),
+      tie !== undefined &&
+        tie > 0.15 &&
+        know(
+          'many-ties',
+          `Equal answers are common here. Turning again makes them the best moment of the game; nothing is lost.`,
+          ties === 'keepOwn' ? mend('Turn again', params, { ties: 'again' }) : undefined,
+        ),
+      know(
+        'no-fight',
+        'Say “which is more”, not who beats whom. Together against the game: how many rounds until a double comes?',
+      ),
+    ],
+    ladder: ladder(params),
+  });
+}
+
+/** Facts met in one play: each player's pair, or the comparison of the piles. */
+function practice(params: PileParams, count: number): Practised[] {
+  const { op } = params;
+  const each = count * (op === 'compare' ? piles(params) / 2 : piles(params));
+  const of = (a: number, b: number): Fact =>
+    op === 'compare'
+      ? fact('compare', a, b)
+      : op === 'subtract'
+        ? fact('subtract', b, a)
+        : fact(op === 'add' ? 'add' : 'multiply', a, b);
+  return pairChances(values(params)).map(({ a, b, chance }) => ({
+    fact: of(a, b),
+    meetings: each * chance,
+  }));
+}

@@ -1,0 +1,35 @@
+import { shuffled, type Random } from '~/core/chance/random';
+import type { Outcome } from '~/core/chance/simulate';
+import { turn } from '../make';
+import type { Turn } from '../types';
+import { boardsOf, linesOf, slips, type BlanketParams } from './rules';
+
+/** One turn is one slip. Ends when the first board (or line) is full; `last` is when every board is. */
+export function* play(params: BlanketParams, random: Random): Generator<Turn, Outcome> {
+  const { from, cells, win } = params;
+  const boards = boardsOf(params);
+  const lines = win === 'full' ? [Array.from({ length: cells }, (_, i) => i)] : linesOf(cells);
+  const order = shuffled(
+    Array.from({ length: slips(params) }, (_, i) => from + i),
+    random,
+  );
+  const calledAt = new Map(order.map((number, i) => [number, i + 1]));
+  // When each board is done: its quickest line, whose last number is called.
+  const done = boards.map((board) =>
+    Math.min(...lines.map((line) => Math.max(...line.map((place) => calledAt.get(board[place]!)!)))),
+  );
+  const first = Math.min(...done);
+  for (let call = 1; call <= first; call++) {
+    const number = order[call - 1]!;
+    const covered = boards.filter((board) => board.includes(number)).length;
+    yield call === first
+      ? turn(
+          Math.floor(done.indexOf(first) / params.boardsPerChild) + 1,
+          'play.full',
+          { number, calls: call },
+          'play.read',
+        )
+      : turn(1, 'play.slip', { number, covered }, covered ? 'play.look' : 'play.keep');
+  }
+  return { first, last: Math.max(...done), tie: done.filter((one) => one === first).length > 1 ? 1 : 0 };
+}

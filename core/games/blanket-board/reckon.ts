@@ -1,0 +1,149 @@
+import { fact } from '~/core/cards/facts';
+import { mean } from '~/core/chance/pmf';
+import { QUICK, simulatePlays, type Effort } from '~/core/chance/simulate';
+import { share } from '~/core/words/numbers';
+import { chanceFigure, figure, know, mend, mind, need, reckoned, simulatedFigure, stop } from '../make';
+import type { Assumptions, Figure, Reckoning } from '../types';
+import { callsToFirst, meanCalls, tieChance } from './odds';
+import { play } from './play';
+import { boardsOf, differentBoards, ladder, slips, type BlanketParams } from './rules';
+
+export function reckon(params: BlanketParams, assumptions: Assumptions, effort: Effort = QUICK): Reckoning {
+  const { from, cells, boards, boardsPerChild, win } = params;
+  const drawn = boardsOf(params);
+  const numbers = slips(params);
+  const children = Math.floor(boards / boardsPerChild);
+  const shared = drawn.flatMap((one, i) =>
+    drawn.slice(0, i).map((other) => one.filter((number) => other.includes(number)).length),
+  );
+  const keys = drawn.map((board) => [...board].sort((a, b) => a - b).join());
+  const distinct = new Set(keys).size === boards;
+  const simulated = win === 'line' ? simulatePlays((random) => play(params, random), effort) : undefined;
+  const tie = simulated ? simulated.of.tie!.mean : tieChance(drawn);
+  const turns = simulated?.turns ?? callsToFirst(drawn, numbers);
+  const exact = meanCalls(drawn, numbers);
+  const lengths: Figure[] = simulated
+    ? [
+        ...simulatedFigure(
+          'callsToFirst.mean',
+          'Calls to the first line',
+          simulated.of.first,
+          'calls',
+          'The average for the boards printed.',
+        ),
+        ...simulatedFigure(
+          'callsToLast.mean',
+          'Calls until all have a line',
+          simulated.of.last,
+          'calls',
+          'The average for the boards printed.',
+        ),
+        ...simulatedFigure(
+          'tie.chance',
+          'Two finish together',
+          simulated.of.tie,
+          'of 1',
+          'On the same slip.',
+        ),
+      ]
+    : [
+        figure(
+          'callsToFirst.mean',
+          'Calls to the first full board',
+          exact.first,
+          'calls',
+          'The exact average for the boards printed.',
+        ),
+        figure(
+          'callsToLast.mean',
+          'Calls until all are full',
+          exact.last,
+          'calls',
+          `All ${boards} boards together; exact.`,
+        ),
+        chanceFigure(
+          'tie.chance',
+          'Two finish together',
+          tie,
+          'on the same slip; exact for the boards printed.',
+        ),
+      ];
+  return reckoned({
+    assumptions,
+    figures: [
+      figure('slips', 'Calling slips', numbers, 'slips', `One for each number from ${from} to ${params.to}.`),
+      figure('chips', 'Chips to cover', cells * boards, 'chips', `${cells} for each of ${boards} boards.`),
+      ...lengths,
+      figure(
+        'boardsDistinct',
+        'All boards differ',
+        distinct ? 1 : 0,
+        '',
+        distinct ? 'No two have the same numbers.' : 'Some have the same numbers in other places.',
+      ),
+      ...(shared.length
+        ? [
+            figure(
+              'sharedCells.max',
+              'Most numbers shared',
+              Math.max(...shared),
+              'cells',
+              'By the two boards that are most alike.',
+            ),
+          ]
+        : []),
+    ],
+    parts: [
+      need(
+        'board',
+        boards,
+        `${boardsPerChild} for each of ${children} ${children === 1 ? 'child' : 'children'}.`,
+      ),
+      need('slip', numbers, 'Each number once, with its dots.'),
+      need('chip', cells * boards, 'To cover every cell of every board.'),
+    ],
+    prep: [`Print ${boards} boards and ${numbers} slips; cut the slips.`],
+    turns,
+    practice: Array.from({ length: numbers }, (_, i) => ({
+      fact: fact('quantity', from + i),
+      meetings: mean(turns) / numbers,
+    })),
+    players: { fewest: 1, most: children, alone: true },
+    notices: [
+      !distinct &&
+        (differentBoards(params) < boards
+          ? stop(
+              'too-few-boards',
+              `Only ${differentBoards(params)} different ${differentBoards(params) === 1 ? 'board' : 'boards'} can be made: ${cells} cells from ${numbers} numbers.`,
+              more(params),
+            )
+          : mind(
+              'boards-alike',
+              'Two boards came out the same.',
+              mend('Draw other boards', params, { draw: (params.draw % 999) + 1 }),
+            )),
+      distinct &&
+        tie > 0.35 &&
+        mind(
+          'many-ties',
+          `In ${share(tie)} games two boards are full on the same slip, since they share so many numbers.`,
+          more(params),
+        ),
+      win === 'full' &&
+        mean(turns) > 0.9 * numbers &&
+        know(
+          'nearly-all-called',
+          'Nearly every slip is called before a board is full: everybody is close to the end all the time, which children like.',
+        ),
+    ],
+    ladder: ladder(params),
+    simulated,
+  });
+}
+
+/** More numbers to draw from, or fewer cells. */
+function more(params: BlanketParams) {
+  if (params.to + 3 <= 20) return mend(`Numbers to ${params.to + 3}`, params, { to: params.to + 3 });
+  const fewer = [16, 12, 9, 8, 6, 4].find((cells) => cells < params.cells);
+  return fewer ? mend(`Boards of ${fewer} cells`, params, { cells: fewer }) : undefined;
+}

@@ -1,0 +1,33 @@
+import { wording } from '../make';
+import { defineGame } from '../types';
+import { drawing } from './drawing';
+import { play } from './play';
+import { reckon } from './reckon';
+import { about, presets, schema, subject } from './rules';
+import { steps } from './steps';
+import { en } from './words/en';
+import { es } from './words/es';
+
+export const bondTriangles = defineGame({
+  id: 'bond-triangles',
+  family: 'split',
+  traits: { places: ['table', 'rainyDay'], quiet: true, byVideo: true },
+  schema,
+  presets,
+  words: wording(
+    en,
+    es,
+    'sideBySide.team',
+    'younger.counts',
+    'atHome.paper',
+    'say.check',
+    'caution.small',
+    'play.how',
+  ),
+  drawing,
+  reckon,
+  play,
+  steps,
+  about,
+  subject,
+});

@@ -1,0 +1,25 @@
+import { wording } from '../make';
+import { defineGame } from '../types';
+import { drawing } from './drawing';
+import { play } from './play';
+import { reckon } from './reckon';
+import { about, faults, presets, schema, subject } from './rules';
+import { steps } from './steps';
+import { en } from './words/en';
+import { es } from './words/es';
+
+export const chalkOrbits = defineGame({
+  id: 'chalk-orbits',
+  family: 'move',
+  traits: { places: ['outdoors'] },
+  schema,
+  presets,
+  words: wording(en, es, 'say.part', 'caution.outside', 'caution.throw'),
+  drawing,
+  faults,
+  reckon,
+  play,
+  steps,
+  about,
+  subject,
+});

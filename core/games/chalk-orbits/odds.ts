@@ -1,0 +1,56 @@
+/** Scores of a team; exact. */
+import { evenly, fromEntries, point, product, sum, entries, type Pmf } from '~/core/chance/pmf';
+import { circleNumbers, type OrbitParams } from './rules';
+
+/** What one bag counts. A bag that is thrown again until it hits always counts a circle. */
+export function bagScore(params: OrbitParams): Pmf {
+  const circle = evenly(circleNumbers(params));
+  if (params.miss === 'again') return circle;
+  return fromEntries([
+    [0, 1 - params.hit],
+    ...entries(circle).map(([value, chance]) => [value, chance * params.hit] as const),
+  ]);
+}
+
+/** The score of a team with all its bags. */
+export function teamScore(params: OrbitParams): Pmf {
+  const bag = bagScore(params);
+  let score = params.op === 'add' ? point(0) : point(1);
+  for (let i = 0; i < params.bags; i++) score = params.op === 'add' ? sum(score, bag) : product(score, bag);
+  return score;
+}
+
+/** Chance that both teams have the same score. */
+export const drawChance = (score: Pmf): number => score.p.reduce((total, p) => total + p * p, 0);
+
+/**
+ * Rounds until one team has won the greater half of `bestOf`; a draw is no win for anybody and costs a round.
+ * Exact up to a tail of 1e-9, which is put on the last value.
+ */
+export function roundsOf(bestOf: number, draw: number): Pmf {
+  const wins = (bestOf + 1) / 2;
+  const each = (1 - draw) / 2;
+  let open = new Map<string, [a: number, b: number, p: number]>([['0 0', [0, 0, 1]]]);
+  const list: [number, number][] = [];
+  let left = 1;
+  for (let round = 1; left > 1e-9 && round < 500; round++) {
+    const next = new Map<string, [number, number, number]>();
+    const add = (a: number, b: number, p: number): void => {
+      const key = `${a} ${b}`;
+      next.set(key, [a, b, (next.get(key)?.[2] ?? 0) + p]);
+    };
+    let closed = 0;
+    for (const [a, b, p] of open.values()) {
+      add(a, b, p * draw);
+      if (a + 1 === wins) closed += p * each;
+      else add(a + 1, b, p * each);
+      if (b + 1 === wins) closed += p * each;
+      else add(a, b + 1, p * each);
+    }
+    list.push([round, closed]);
+    left -= closed;
+    open = next;
+  }
+  list[list.length - 1]![1] += Math.max(0, left);
+  return fromEntries(list);
+}

@@ -1,0 +1,105 @@
+import { fact } from '~/core/cards/facts';
+import { entries, map, mean, quantile } from '~/core/chance/pmf';
+import { plain, share } from '~/core/words/numbers';
+import { chanceFigure, figure, know, mend, mind, need, reckoned } from '../make';
+import type { Assumptions, Practised, Reckoning } from '../types';
+import { bagScore, drawChance, roundsOf, teamScore } from './odds';
+import { circleNumbers, field, ladder, THROWING_STEPS, type OrbitParams } from './rules';
+
+export function reckon(params: OrbitParams, assumptions: Assumptions): Reckoning {
+  const { circles, diameterMm, bags, op, miss, hit, bestOf, numbers } = params;
+  const area = field(params);
+  const score = teamScore(params);
+  const draw = drawChance(score);
+  const rounds = roundsOf(bestOf, draw);
+  const zero = miss === 'zero' && op === 'multiply' ? 1 - hit ** bags : 0;
+  const steps = THROWING_STEPS[assumptions.ageBand];
+  return reckoned({
+    assumptions,
+    figures: [
+      figure(
+        'areaM2',
+        'Field',
+        (area.widthMm * area.depthMm) / 1e6,
+        'm²',
+        `${area.rows} rows of ${area.columns} circles: ${plain(area.widthMm / 1000)} × ${plain(area.depthMm / 1000)} m, nearest to 5 : 3.`,
+      ),
+      figure(
+        'score.mean',
+        'Score of a team',
+        mean(score),
+        'points',
+        `The exact average of ${bags} bags that hit ${Math.round(hit * 100)} times in 100${miss === 'again' ? ' and are thrown until they do' : ''}.`,
+      ),
+      figure('score.p10', 'One team in ten has at most', quantile(score, 0.1), 'points', 'Exact.'),
+      figure('score.p90', 'Nine in ten have at most', quantile(score, 0.9), 'points', 'Exact.'),
+      chanceFigure('draw.chance', 'Both teams have the same', draw, 'two teams, one round, exact.'),
+    ],
+    parts: [
+      need('bean-bag', 2 * bags, `${bags} for each of two teams.`),
+      need(
+        'chalk',
+        Math.max(1, Math.ceil((circles * diameterMm * Math.PI) / 12_000)),
+        'A stick draws about 12 m.',
+      ),
+      need('plan', 1, 'With the measures and the throwing line.'),
+    ],
+    prep: [
+      `Chalk ${circles} circles of ${plain(diameterMm / 10)} cm: ${area.rows} rows of ${area.columns}. A string and a stick of chalk draw them round.`,
+      `Chalk the throwing line ${steps === 1 ? 'one step' : `${steps} steps`} away.`,
+    ],
+    turns: map(rounds, (n) => 2 * n),
+    setUpMinutes: 10,
+    practice: practice(params, 2 * mean(rounds)),
+    space: { place: 'outdoors', widthMm: area.widthMm + 1000, depthMm: area.depthMm + 600 * steps + 1000 },
+    players: { fewest: 2, most: 8, alone: false },
+    notices: [
+      zero > 0 &&
+        mind(
+          'zero-product',
+          `In ${share(zero)} rounds one miss makes the whole product 0.`,
+          mend('Throw a miss again', params, { miss: 'again' }),
+        ),
+      circles < numbers.length &&
+        know(
+          'numbers-unused',
+          `${numbers.length - circles} of the numbers have no circle.`,
+          mend(`Draw ${numbers.length} circles`, params, { circles: numbers.length }),
+        ),
+      hit < 0.35 &&
+        mind(
+          'far-away',
+          'So few bags hit that the sum is mostly of misses: come one step closer.',
+          mend('Assume 6 in 10', params, { hit: 0.6 }),
+        ),
+      op === 'add' &&
+        quantile(score, 0.9) > 30 &&
+        know(
+          'large-sums',
+          `Sums reach ${quantile(score, 0.9)}: lay a counter for each ten, or take smaller numbers.`,
+        ),
+    ],
+    ladder: ladder(params),
+  });
+}
+
+/** Bag by bag: what is there so far, and the new number. */
+function practice(params: OrbitParams, teams: number): Practised[] {
+  const bag = entries(bagScore(params));
+  const list: Practised[] = [];
+  let sofar = new Map(bag);
+  for (let i = 1; i < params.bags; i++) {
+    const next = new Map<number, number>();
+    for (const [a, p] of sofar)
+      for (const [b, q] of bag) {
+        list.push({ fact: fact(params.op, a, b), meetings: teams * p * q });
+        const answer = params.op === 'add' ? a + b : a * b;
+        next.set(answer, (next.get(answer) ?? 0) + p * q);
+      }
+    sofar = next;
+  }
+  // A single bag is read, not worked out.
+  return list.length
+    ? list
+    : circleNumbers(params).map((n) => ({ fact: fact('quantity', n), meetings: teams / params.circles }));
+}

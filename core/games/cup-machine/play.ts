@@ -1,0 +1,15 @@
+import { pick, type Random } from '~/core/chance/random';
+import { turn } from '../make';
+import type { Turn } from '../types';
+import { problems, type MachineParams } from './rules';
+
+export function* play(params: MachineParams, random: Random): Generator<Turn, void> {
+  const all = problems(params);
+  for (let count = 0; count < params.problems; count++) {
+    const { a, b } = pick(all, random);
+    const player = (count % params.players) + 1;
+    yield params.op === 'add'
+      ? turn(player, 'play.add', { a, b, answer: a + b }, 'play.guess')
+      : turn(player, 'play.subtract', { a, b, answer: a - b }, 'play.guess');
+  }
+}

@@ -1,0 +1,60 @@
+import { fact } from '~/core/cards/facts';
+import { point } from '~/core/chance/pmf';
+import { figure, know, mend, mind, need, reckoned } from '../make';
+import type { Assumptions, Reckoning } from '../types';
+import { ladder, problems, type MachineParams } from './rules';
+
+export function reckon(params: MachineParams, assumptions: Assumptions): Reckoning {
+  const { max, op, players } = params;
+  const all = problems(params);
+  const counters = op === 'add' ? 2 * max : max;
+  const turns = params.problems;
+  return reckoned({
+    assumptions,
+    figures: [
+      figure(
+        'counters',
+        'Counters',
+        counters,
+        'counters',
+        op === 'add' ? `${max} in each of the two cups.` : `${max} in the cup that is poured from.`,
+      ),
+      figure(
+        'problemsAvailable',
+        'Different problems',
+        all.length,
+        'problems',
+        op === 'add' ? `1 to ${max} in each cup.` : `Every a − b with 1 ≤ b ≤ a ≤ ${max}.`,
+      ),
+    ],
+    parts: [
+      need('small-cup', 3, 'Two for the numbers, one for the total.'),
+      need('chip', counters, 'The largest problem.'),
+      need('number-card', 2 * max, 'Two sets, one for each cup.'),
+      need('record-sheet', players, 'Three ways on one sheet: pour, draw, in the head.'),
+      need('pencil', players, 'One for each player.'),
+    ],
+    prep: [`Print and cut two sets of number cards from 1 to ${max}.`],
+    turns: point(turns),
+    practice: all.map(({ a, b }) => ({
+      fact: fact(op === 'add' ? 'add' : 'subtract', a, b),
+      meetings: turns / all.length,
+    })),
+    players: { fewest: 1, most: 4, alone: true },
+    notices: [
+      turns > all.length &&
+        mind(
+          'problems-repeat',
+          `There are only ${all.length} different problems: some come twice.`,
+          mend(`Play ${all.length} problems`, params, { problems: all.length }),
+        ),
+      max > 5 &&
+        op === 'add' &&
+        know(
+          'count-in-fives',
+          'Totals above ten are lost while counting: lay them in fives when they are poured out.',
+        ),
+    ],
+    ladder: ladder(params),
+  });
+}

@@ -1,0 +1,49 @@
+import { fact } from '~/core/cards/facts';
+import { point } from '~/core/chance/pmf';
+import { figure, know, mend, need, reckoned } from '../make';
+import type { Assumptions, Reckoning } from '../types';
+import { ladder, numbersOf, type FetchParams } from './rules';
+
+export function reckon(params: FetchParams, assumptions: Assumptions): Reckoning {
+  const { from, to, things } = params;
+  const numbers = numbersOf(params);
+  const all = numbers.reduce((a, b) => a + b, 0);
+  return reckoned({
+    assumptions,
+    figures: [
+      figure('slips', 'Slips', numbers.length, 'slips', `One for each number from ${from} to ${to}.`),
+      figure(
+        'itemsOfOneKind',
+        'Things of one kind',
+        to,
+        'things',
+        'The largest slip; they go back after each turn.',
+      ),
+      figure('itemsAll', 'Things if all stay laid out', all, 'things', `${numbers.join(' + ')}.`),
+    ],
+    parts: [
+      need('slip', numbers.length, 'Each number once, with its dots.'),
+      ...(things === 'onePile' ? [need('chip', to, 'The largest slip; they go back after each turn.')] : []),
+    ],
+    prep: [`Print, cut and fold ${numbers.length} slips.`],
+    turns: point(numbers.length),
+    setUpMinutes: 1,
+    practice: numbers.flatMap((n) => [
+      { fact: fact('quantity', n), meetings: 1 },
+      { fact: fact('count', n), meetings: 1 },
+      { fact: fact('listen', n), meetings: 0.5 },
+    ]),
+    space: { place: 'floor', widthMm: 2000, depthMm: 3000 },
+    players: { fewest: 1, most: 4, alone: true },
+    notices: [
+      from === 0 && know('zero', 'Zero is the joke of the game: coming back with nothing is right.'),
+      things === 'around' &&
+        know(
+          'kitchen',
+          'Say what may not be fetched: nothing hot, sharp, made of glass or from the medicine shelf.',
+          mend('Fetch from one pile', params, { things: 'onePile' }),
+        ),
+    ],
+    ladder: ladder(params),
+  });
+}

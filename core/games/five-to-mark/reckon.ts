@@ -1,0 +1,104 @@
+import { countValues } from '~/core/cards/deck';
+import { fact } from '~/core/cards/facts';
+import { point } from '~/core/chance/pmf';
+import { seeded, shuffled } from '~/core/chance/random';
+import { QUICK, type Effort } from '~/core/chance/simulate';
+import { share } from '~/core/words/numbers';
+import { chanceFigure, figure, know, mend, mind, need, reckoned } from '../make';
+import type { Assumptions, Figure, Practised, Reckoning } from '../types';
+import { oddsOf, type Odds } from './enumerate';
+import { deckNumbers, ladder, type MarkParams } from './rules';
+
+const FEW = 0.6;
+
+/** The chances are exact over all deals, and wait for a deep effort. */
+export function reckon(params: MarkParams, assumptions: Assumptions, effort: Effort = QUICK): Reckoning {
+  const { laid, ops, whole, rounds, players } = params;
+  const deck = deckNumbers(params);
+  const odds = effort.deep ? oddsOf(deck, laid, ops, whole, effort.progress) : undefined;
+  const sizes = Array.from({ length: laid - 1 }, (_, i) => i + 2);
+  return reckoned({
+    assumptions,
+    figures: odds ? figures(odds, deck.length, laid) : [],
+    parts: [need('card-deck', 1, `${deck.length} cards are played with.`)],
+    prep: [
+      params.faces === 'numbers'
+        ? 'Take jacks, queens and kings out.'
+        : 'Say what jack, queen and king count: 11, 12, 13.',
+      ...(params.jokers === '15' ? ['Keep two jokers in: each counts 15.'] : []),
+    ],
+    turns: point(rounds),
+    setUpMinutes: 2,
+    practice: practice(params, deck, rounds),
+    players: { fewest: 1, most: 4, alone: true },
+    notices: [
+      odds &&
+        odds.solvable < FEW &&
+        mind(
+          'often-unsolvable',
+          `Only ${share(odds.solvable)} targets can be reached. Say so beforehand, and turn a new target without blame.`,
+          laid < 6 ? mend(`Lay out ${laid + 1} cards`, params, { laid: laid + 1 }) : undefined,
+        ),
+      !whole &&
+        know('fractions', 'Steps may give fractions and numbers below zero: for children who know them.'),
+      players > 2 &&
+        know('who-speaks', 'With more than two, let each child write a way before anybody speaks.'),
+    ],
+    ladder: ladder(params),
+    pending: odds ? [] : ['solvable.chance', ...sizes.map((k) => `fewest.${k}`), 'hardestTarget'],
+  });
+}
+
+function figures(odds: Odds, cards: number, laid: number): Figure[] {
+  const [hardest, chance] = [...odds.byTarget].reduce((a, b) => (b[1] < a[1] - 1e-12 ? b : a));
+  return [
+    chanceFigure(
+      'solvable.chance',
+      'The target can be reached',
+      odds.solvable,
+      `exact over all deals of ${laid} and a target from ${cards} cards, ${odds.layouts} different layouts.`,
+    ),
+    ...Object.entries(odds.fewest).map(([k, value]) =>
+      chanceFigure(
+        `fewest.${k}`,
+        `Takes ${k} cards`,
+        value,
+        `the shortest way has ${k} cards; of all deals.`,
+      ),
+    ),
+    figure(
+      'hardestTarget',
+      'Hardest target',
+      hardest,
+      '',
+      `It is reached least often, in ${share(chance)} deals.`,
+    ),
+  ];
+}
+
+/** What is tried first: each target asks for two cards that make it, with every sign allowed. */
+function practice({ ops }: MarkParams, deck: readonly number[], rounds: number): Practised[] {
+  const counts = countValues(deck);
+  const values = [...counts.keys()];
+  const list: Practised[] = [];
+  for (const target of values)
+    for (const a of values)
+      for (const b of values) {
+        const weight = counts.get(target)! * counts.get(a)! * counts.get(b)!;
+        if (ops.includes('+') && a + b === target) list.push({ fact: fact('add', a, b), meetings: weight });
+        if (ops.includes('−') && a - b === target)
+          list.push({ fact: fact('subtract', a, b), meetings: weight });
+        if (ops.includes('×') && a * b === target)
+          list.push({ fact: fact('multiply', a, b), meetings: weight });
+        if (ops.includes('÷') && a === b * target)
+          list.push({ fact: fact('divide', a, b), meetings: weight });
+      }
+  const all = list.reduce((total, one) => total + one.meetings, 0);
+  return list.map((one) => ({ ...one, meetings: (one.meetings / all) * rounds }));
+}
+
+/** Deals a layout: the laid numbers and the target. */
+export function deal(params: MarkParams, seed: number): { laid: number[]; target: number } {
+  const cards = shuffled(deckNumbers(params), seeded(seed));
+  return { laid: cards.slice(0, params.laid), target: cards[params.laid]! };
+}

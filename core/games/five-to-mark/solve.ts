@@ -1,0 +1,183 @@
+/**
+ * The solver: every different way to reach a target with two or more of the laid cards. Two ways are the same when
+ * they differ only in the order or bracketing of sums or of products.
+ */
+import { apply, type Sign } from '~/core/cards/facts';
+
+/** A sum with what is added and what is taken away, a product with what multiplies and divides, or one card. */
+type Node =
+  | { kind: 'card'; value: number }
+  | { kind: 'sum' | 'product'; value: number; plus: readonly Node[]; minus: readonly Node[] };
+
+export interface Way {
+  /** As it is written: "(5 + 3) × 2". */
+  text: string;
+  /** The cards it uses, largest first. */
+  cards: number[];
+}
+
+export interface Rules {
+  ops: readonly Sign[];
+  /** No step below zero, no remainder. */
+  whole: boolean;
+}
+
+/** Two values are the same number up to what fractions lose. */
+const near = (a: number, b: number): boolean => Math.abs(a - b) < 1e-9 * Math.max(1, Math.abs(a));
+const keyOf = (value: number): number => (Number.isInteger(value) ? value : Math.round(value * 1e8) / 1e8);
+
+/** A subset of the laid cards is a bit mask. */
+export interface Layout {
+  cards: readonly number[];
+  values: (mask: number) => Set<number>;
+}
+
+/** All values that use every card of a subset, computed once for each subset. */
+export function layout(cards: readonly number[], { ops, whole }: Rules): Layout {
+  const known = new Map<number, Set<number>>();
+  const values = (mask: number): Set<number> => {
+    const found = known.get(mask);
+    if (found) return found;
+    const made = new Set<number>();
+    known.set(mask, made);
+    if ((mask & (mask - 1)) === 0) return made.add(cards[31 - Math.clz32(mask)]!);
+    for (let part = (mask - 1) & mask; part > 0; part = (part - 1) & mask) {
+      const rest = mask ^ part;
+      if (part < rest) continue;
+      for (const a of values(part))
+        for (const b of values(rest))
+          for (const sign of ops) {
+            const one = apply(sign, a, b, whole);
+            if (one !== undefined) made.add(keyOf(one));
+            const other = sign === '−' || sign === '÷' ? apply(sign, b, a, whole) : undefined;
+            if (other !== undefined) made.add(keyOf(other));
+          }
+    }
+    return made;
+  };
+  return { cards, values };
+}
+
+/**
+ * Every different way to the target, those with the fewest cards first; at most `most` of them (`more` tells that
+ * there are others).
+ */
+export function solve(
+  cards: readonly number[],
+  target: number,
+  rules: Rules,
+  most = 400,
+): { ways: Way[]; more: boolean } {
+  const laid = layout(cards, rules);
+  const masks = Array.from({ length: 2 ** cards.length - 1 }, (_, i) => i + 1)
+    .filter((mask) => bits(mask) >= 2)
+    .sort((a, b) => bits(a) - bits(b));
+  const found = new Map<string, Way>();
+  const seen = new Set<string>();
+  for (const mask of masks) {
+    const used = cardsOf(cards, mask);
+    // Equal cards make equal subsets: one of them is enough.
+    if (seen.has(used.join())) continue;
+    seen.add(used.join());
+    for (const node of reach(laid, mask, target, rules, new Map())) {
+      const text = write(node);
+      if (!found.has(text)) found.set(text, { text, cards: used });
+      if (found.size > most) return { ways: [...found.values()].slice(0, most), more: true };
+    }
+  }
+  return { ways: [...found.values()], more: false };
+}
+
+const bits = (mask: number): number => mask.toString(2).replaceAll('0', '').length;
+const cardsOf = (cards: readonly number[], mask: number): number[] =>
+  cards.filter((_, i) => mask & (1 << i)).sort((a, b) => b - a);
+
+/** Every way in which all cards of a subset make a value, by asking which last step could give it. */
+function* reach(
+  laid: Layout,
+  mask: number,
+  target: number,
+  rules: Rules,
+  known: Map<string, Node[]>,
+): Generator<Node> {
+  const key = `${mask} ${keyOf(target)}`;
+  const before = known.get(key);
+  if (before) {
+    yield* before;
+    return;
+  }
+  const made = new Map<string, Node>();
+  const add = (node: Node): void => void made.set(write(node), node);
+  if ((mask & (mask - 1)) === 0) {
+    const value = laid.cards[31 - Math.clz32(mask)]!;
+    if (near(value, target)) add({ kind: 'card', value });
+  } else if (laid.values(mask).has(keyOf(target)))
+    for (let part = (mask - 1) & mask; part > 0; part = (part - 1) & mask) {
+      const rest = mask ^ part;
+      // The side with fewer cards is tried value by value; what the other side must be follows.
+      if (bits(part) > bits(rest) || (bits(part) === bits(rest) && part > rest)) continue;
+      for (const a of laid.values(part))
+        for (const sign of rules.ops)
+          for (const { left, b } of partners(sign, a, target)) {
+            if (!laid.values(rest).has(keyOf(b))) continue;
+            const result = left ? apply(sign, a, b, rules.whole) : apply(sign, b, a, rules.whole);
+            if (result === undefined || !near(result, target)) continue;
+            for (const x of reach(laid, part, a, rules, known))
+              for (const y of reach(laid, rest, b, rules, known))
+                add(left ? join(sign, x, y) : join(sign, y, x));
+          }
+    }
+  known.set(key, [...made.values()]);
+  yield* made.values();
+}
+
+/** What the other side must be so that the step gives the target; `left`: `a` stands on the left. */
+function partners(sign: Sign, a: number, target: number): { left: boolean; b: number }[] {
+  switch (sign) {
+    case '+':
+      return [{ left: true, b: target - a }];
+    case '−':
+      return [
+        { left: true, b: a - target },
+        { left: false, b: target + a },
+      ];
+    case '×':
+      return a !== 0 ? [{ left: true, b: target / a }] : [];
+    case '÷':
+      return [
+        ...(target !== 0 ? [{ left: true, b: a / target }] : []),
+        ...(a !== 0 ? [{ left: false, b: target * a }] : []),
+      ];
+  }
+}
+
+/** The step as a node; sums within sums and products within products become one. */
+function join(sign: Sign, x: Node, y: Node): Node {
+  const kind = sign === '+' || sign === '−' ? 'sum' : 'product';
+  const turned = sign === '−' || sign === '÷';
+  const of = (node: Node) =>
+    node.kind === kind ? { plus: node.plus, minus: node.minus } : { plus: [node], minus: [] };
+  const [a, b] = [of(x), of(y)];
+  const bigFirst = (list: readonly Node[]) =>
+    [...list].sort((p, q) => q.value - p.value || (write(p) < write(q) ? -1 : 1));
+  return {
+    kind,
+    value: apply(sign, x.value, y.value, false) ?? NaN,
+    plus: bigFirst([...a.plus, ...(turned ? b.minus : b.plus)]),
+    minus: bigFirst([...a.minus, ...(turned ? b.plus : b.minus)]),
+  };
+}
+
+function write(node: Node): string {
+  if (node.kind === 'card') return String(node.value);
+  const [first, second] = node.kind === 'sum' ? ['+', '−'] : ['×', '÷'];
+  const inner = (one: Node): string =>
+    one.kind === 'card' || (node.kind === 'sum' && one.kind === 'product') ? write(one) : `(${write(one)})`;
+  return [
+    node.plus.map(inner).join(` ${first} `),
+    ...node.minus.map((one) => `${second} ${inner(one)}`),
+  ].join(' ');
+}
+
+/** A hint that gives away one card more each time: the cards of the shortest way, largest first. */
+export const hint = (way: Way, given: number): number[] => way.cards.slice(0, given);

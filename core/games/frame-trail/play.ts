@@ -1,0 +1,16 @@
+import { shuffled, type Random } from '~/core/chance/random';
+import { turn } from '../make';
+import type { Turn } from '../types';
+import { sentences, type TrailParams } from './rules';
+
+/** A shuffled trail; when it is longer than there are sentences, it begins again. */
+export function* play(params: TrailParams, random: Random): Generator<Turn, void> {
+  const trail = shuffled(sentences(params), random);
+  for (let i = 0; i < params.problems; i++) {
+    const { a, b } = trail[i % trail.length]!;
+    const player = (i % params.players) + 1;
+    yield params.op === 'add'
+      ? turn(player, 'play.add', { a, b, answer: a + b }, 'play.ten', { ten: 10 })
+      : turn(player, 'play.subtract', { a, b, answer: a - b }, 'play.see');
+  }
+}

@@ -1,0 +1,14 @@
+import { shuffled, type Random } from '~/core/chance/random';
+import { turn } from '../make';
+import type { Turn } from '../types';
+import type { TwinParams } from './rules';
+
+/** The shapes in a mixed order, each laid on the outline with as many dots. */
+export function* play({ count, players }: TwinParams, random: Random): Generator<Turn, void> {
+  const order = shuffled(
+    Array.from({ length: count }, (_, i) => i + 1),
+    random,
+  );
+  for (const [i, number] of order.entries())
+    yield turn((i % players) + 1, 'play.lay', { number }, number > 4 ? 'play.count' : 'play.see');
+}

@@ -1,0 +1,95 @@
+import { fact } from '~/core/cards/facts';
+import { point } from '~/core/chance/pmf';
+import { PAPERS } from '~/core/print/sheet';
+import { figure, know, mend, need, reckoned } from '../make';
+import type { Assumptions, Reckoning } from '../types';
+import { ladder, layout, SHAPES, type TwinParams } from './rules';
+
+/** Fact triangles of wholes up to `count`: two parts of at least 1, the smaller first. */
+export function factFamilies(count: number): { all: number; doubles: number } {
+  let all = 0;
+  for (let whole = 2; whole <= count; whole++) all += Math.floor(whole / 2);
+  return { all, doubles: Math.floor(count / 2) };
+}
+
+export function reckon(params: TwinParams, assumptions: Assumptions): Reckoning {
+  const { count, shape, shapeMm, gapMm, paper } = params;
+  const { columns, rows, count: perSheet, turned } = layout(params);
+  const sheets = Math.ceil(count / perSheet);
+  const boardRows = Math.ceil(count / columns);
+  const families = factFamilies(count);
+  return reckoned({
+    assumptions,
+    figures: [
+      figure(
+        'perSheet',
+        'Shapes on a sheet',
+        perSheet,
+        'shapes',
+        `${columns} across and ${rows} down${turned ? ', on their side' : ''}, ${gapMm} mm apart, on ${PAPERS[paper].name}.`,
+      ),
+      figure('sheets', 'Sheets of shapes', sheets, 'sheets', `${count} shapes at ${perSheet} a sheet.`),
+      figure(
+        'pouches',
+        'Pouches',
+        2 * sheets,
+        'pouches',
+        `${sheets} for the shapes and ${sheets} for the board, which has outlines of the same size.`,
+      ),
+      figure(
+        'boardRows',
+        'Rows on the board',
+        boardRows,
+        'rows',
+        `${count} outlines at ${columns} in a row; the last row has ${count - (boardRows - 1) * columns}.`,
+      ),
+      figure(
+        'factFamilies',
+        'Fact triangles on the back',
+        families.all,
+        'families',
+        `Two parts and a whole up to ${count}; ${families.doubles} are doubles, which need one numeral twice.`,
+      ),
+    ],
+    parts: [
+      need('cut-shape', count, `Numbered from 1 to ${count}.`),
+      need('shape-board', 1, 'Outlines with dots on the front, a fact triangle on the back.'),
+      need('wipe-marker', 1, 'For the triangle on the back.'),
+    ],
+    prep: [
+      `Print ${sheets} ${sheets === 1 ? 'sheet' : 'sheets'} of shapes and the board; laminate, then cut ${count} times around a ${SHAPES[shape]}.`,
+    ],
+    turns: point(count),
+    setUpMinutes: 1,
+    practice: [
+      ...Array.from({ length: count }, (_, i) => ({ fact: fact('quantity', i + 1), meetings: 1 })),
+      ...Array.from({ length: count }, (_, i) => ({ fact: fact('count', i + 1), meetings: 1 })),
+    ],
+    space: { place: 'table', widthMm: columns * (shapeMm.w + gapMm) * 2, depthMm: 450 },
+    players: { fewest: 1, most: 2, alone: true },
+    notices: [
+      sheets > 1 &&
+        know(
+          'board-of-sheets',
+          `The board takes ${sheets} sheets, taped side by side from behind.`,
+          fitOne(params),
+        ),
+      count > 12 &&
+        know(
+          'dots-in-fives',
+          'More than twelve dots are counted, not seen: they are printed in fives so that five and ten can be read at once.',
+        ),
+    ],
+    ladder: ladder(params),
+  });
+}
+
+/** The largest square shape of which all fit one sheet, when there is one of at least 20 mm. */
+function fitOne(params: TwinParams) {
+  for (let side = Math.max(params.shapeMm.w, params.shapeMm.h) - 1; side >= 20; side--) {
+    const shapeMm = { w: side, h: side };
+    if (layout({ ...params, shapeMm }).count >= params.count)
+      return mend(`Make the shapes ${side} mm`, params, { shapeMm });
+  }
+  return undefined;
+}

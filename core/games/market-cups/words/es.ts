@@ -1,0 +1,26 @@
+import type { en } from './en';
+
+export const es: Record<keyof typeof en, string> = {
+  name: 'Vasitos del mercado',
+  goal: 'Tantos vasitos y tantas piezas en cada uno: ¿cuántas son en total? Hasta {cups} vasitos de {pieces}.',
+  'setUp.cups': 'Apilen los {cups} vasitos y pongan las piezas al lado.',
+  'setUp.dice': 'El dado del color de los vasitos dice cuántos vasitos; el otro, cuántas piezas.',
+  'setUp.cards':
+    'Las cartas rojas dicen cuántos vasitos y las negras, cuántas piezas. Hagan dos montones boca abajo.',
+  'turn.cups':
+    'Averigüen cuántos vasitos y pónganlos en la mesa: {cups, plural, one {# vasito} other {# vasitos}}, por ejemplo.',
+  'turn.pieces':
+    'Averigüen cuántas piezas y pongan esa cantidad en cada uno: {cups, plural, one {# vasito} other {# vasitos}} con {pieces} en cada uno.',
+  'turn.say': 'Díganlo antes de contar: «{cups} grupos de {pieces} son {answer}». Luego compruébenlo.',
+  'turn.draw': 'Dibujen los vasitos como círculos con puntos. Los primeros días basta con esto.',
+  'turn.write': 'Escríbanlo con el signo: {cups}\u00a0×\u00a0{pieces}\u00a0=\u00a0{answer}.',
+  'end.rounds':
+    'Guarden todo después de cada turno. Terminen después de {rounds, plural, one {# turno} other {# turnos}} por participante.',
+  'easier.two': 'Jueguen con {cups} vasitos: los dos tienen siempre lo mismo.',
+  'harder.guess': 'Digan el resultado antes de poner piezas en los vasitos.',
+  'say.each': '«¿Cuántas hay en cada uno? ¿Cuántos vasitos? ¿Y todas juntas?»',
+  'play.groups': 'Participante {player}: {cups} vasitos con {pieces} en cada uno son {answer}.',
+  'play.times': 'Participante {player}: {cups}\u00a0×\u00a0{pieces}\u00a0=\u00a0{answer}.',
+  'play.turned': '«¿Y si fueran {pieces} vasitos con {cups} en cada uno?»',
+  'play.how': '«¿Contaste todas o contaste de grupo en grupo? Hay {cups} vasitos de {pieces}».',
+};

@@ -1,0 +1,36 @@
+import { wording } from '../make';
+import { defineGame } from '../types';
+import { drawing } from './drawing';
+import { play } from './play';
+import { reckon } from './reckon';
+import { about, faults, presets, schema, subject } from './rules';
+import { steps } from './steps';
+import { en } from './words/en';
+import { es } from './words/es';
+
+export const numberNests = defineGame({
+  id: 'number-nests',
+  family: 'split',
+  traits: { places: ['table', 'floor', 'rainyDay'], quiet: true },
+  schema,
+  presets,
+  words: wording(
+    en,
+    es,
+    'sideBySide.team',
+    'younger.helper',
+    'atHome.paper',
+    'say.how',
+    'say.check',
+    'caution.small',
+    'play.check',
+    'play.how',
+  ),
+  drawing,
+  faults,
+  reckon,
+  play,
+  steps,
+  about,
+  subject,
+});

@@ -1,0 +1,19 @@
+import { shuffled, type Random } from '~/core/chance/random';
+import { turn } from '../make';
+import type { Turn } from '../types';
+import { allCards, type NestParams } from './rules';
+
+/** The shuffled cards one after the other, each to its nest or beside the nests. */
+export function* play(params: NestParams, random: Random): Generator<Turn, void> {
+  let count = 0;
+  for (const { a, b } of shuffled(allCards(params), random)) {
+    const answer = a + b;
+    const home = answer >= params.from && answer <= params.to;
+    yield turn(
+      (count++ % params.players) + 1,
+      home ? 'play.home' : 'play.stray',
+      { a, b, answer },
+      count % 3 === 0 ? 'play.check' : 'play.how',
+    );
+  }
+}

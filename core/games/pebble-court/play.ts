@@ -1,0 +1,20 @@
+import type { Random } from '~/core/chance/random';
+import type { Outcome } from '~/core/chance/simulate';
+import { turn } from '../make';
+import type { Turn } from '../types';
+import type { CourtParams } from './rules';
+
+/** Each turn: throw to the next cell; when it lands there, hop the court. The first through all cells ends it. */
+export function* play({ cells, hit, players }: CourtParams, random: Random): Generator<Turn, Outcome> {
+  const done = new Array<number>(players).fill(0);
+  for (let round = 1; ; round++)
+    for (let player = 0; player < players; player++) {
+      const cell = done[player]! + 1;
+      const lands = random.chance(hit / 100);
+      if (lands) done[player] = cell;
+      yield lands
+        ? turn(player + 1, 'play.hops', { cell }, 'play.next')
+        : turn(player + 1, 'play.misses', { cell }, 'play.aim');
+      if (done[player] === cells) return { rounds: round };
+    }
+}

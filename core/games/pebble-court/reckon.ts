@@ -1,0 +1,99 @@
+import { fact } from '~/core/cards/facts';
+import { turnsToEnd, turnsUntilFirst } from '~/core/chance/markov';
+import { mean } from '~/core/chance/pmf';
+import { plain } from '~/core/words/numbers';
+import { figure, know, mend, mind, need, reckoned } from '../make';
+import type { Assumptions, Reckoning, Space } from '../types';
+import { grid, ladder, landings, type CourtParams } from './rules';
+
+/** Steps from the throwing line, by age. */
+const LINE_STEPS = { preK: 0, K: 1, g1: 1, g2: 2, g3: 2 } as const;
+
+export function reckon(params: CourtParams, assumptions: Assumptions): Reckoning {
+  const { cells, layout, cellMm, place, hit, players } = params;
+  const { across, down } = grid(params);
+  const area = (across * cellMm * down * cellMm) / 1e6;
+  const rows = landings(params).length;
+  const chance = hit / 100;
+  const throws = turnsToEnd(
+    0,
+    (at) => [
+      [at + 1, chance],
+      [at, 1 - chance],
+    ],
+    (at) => at === cells,
+  );
+  const turns = turnsUntilFirst(throws, players);
+  const steps = LINE_STEPS[assumptions.ageBand];
+  return reckoned({
+    assumptions,
+    figures: [
+      figure('areaM2', 'Court', area, 'm²', `${across} × ${down} cells of ${plain(cellMm / 10)} cm.`),
+      figure(
+        'hops',
+        'Hops of one way there and back',
+        2 * rows,
+        'hops',
+        `${rows} landings each way${layout === 'branching' ? '; two cells side by side are one landing' : ''}.`,
+      ),
+    ],
+    parts: [
+      need('hop-stone', players, 'A stone each, flat so that it does not roll.'),
+      ...(place === 'chalk' ? [need('chalk', 1, 'One stick draws the court.')] : []),
+      need('plan', 1, 'The court with its measures and the throwing line.'),
+    ],
+    prep: [
+      place === 'chalk'
+        ? `Chalk ${cells} cells of ${plain(cellMm / 10)} cm.`
+        : place === 'tape'
+          ? `Tape ${cells} cells of ${plain(cellMm / 10)} cm on the floor; press every edge down.`
+          : 'Lay the printed court on the table: two fingers are the legs.',
+      steps === 0
+        ? 'Throw from the first cell.'
+        : `Throw from a line ${steps === 1 ? 'one step' : `${steps} steps`} away.`,
+    ],
+    turns,
+    setUpMinutes: place === 'paper' ? 1 : 6,
+    practice: Array.from({ length: cells }, (_, i) => i + 1).flatMap((cell) => [
+      { fact: fact('count', cell), meetings: mean(turns) / cells },
+      { fact: fact('quantity', cell), meetings: mean(turns) / cells },
+      { fact: fact('listen', cell), meetings: (0.3 * mean(turns)) / cells },
+    ]),
+    space: space(params, across, down),
+    players: { fewest: 1, most: 4, alone: true },
+    notices: [
+      place === 'tape' &&
+        area > 4 &&
+        mind(
+          'large-room',
+          `${plain(area)} m² is more than most rooms have free.`,
+          cellMm > 300
+            ? mend('Make the cells 30 cm', params, { cellMm: 300 })
+            : cells > 10
+              ? mend('Make it 10 cells', params, { cells: 10 })
+              : undefined,
+        ),
+      place === 'tape' &&
+        know(
+          'neighbours',
+          'Hopping is loud below: on an upper floor tiptoe, or play on paper with two fingers.',
+          mend('Play on paper', params, { place: 'paper' }),
+        ),
+      hit < 40 &&
+        know(
+          'hard-throws',
+          'So few throws land that children wait more than they hop: throw from the first cell.',
+        ),
+    ],
+    ladder: ladder(params),
+  });
+}
+
+function space({ place, cellMm }: CourtParams, across: number, down: number): Space {
+  if (place === 'paper') return { place: 'table', widthMm: 300, depthMm: 300 };
+  return {
+    place: place === 'chalk' ? 'outdoors' : 'floor',
+    widthMm: across * cellMm + 600,
+    depthMm: down * cellMm + 1200,
+  };
+}

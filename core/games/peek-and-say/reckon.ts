@@ -1,0 +1,105 @@
+import { fact } from '~/core/cards/facts';
+import { point } from '~/core/chance/pmf';
+import { share } from '~/core/words/numbers';
+import { chanceFigure, figure, know, mend, mind, need, reckoned } from '../make';
+import type { Assumptions, Reckoning } from '../types';
+import { cardsOf, GLANCE, groupings, ladder, type PeekParams } from './rules';
+
+/** Share of the cards with no group above what most can see without counting. */
+const glanceShare = (params: PeekParams): number => {
+  const cards = cardsOf(params);
+  return cards.filter((card) => card.groups.every((n) => n <= GLANCE)).length / cards.length;
+};
+
+/** The most dots with which half of the cards can be seen at a glance. */
+function fewerDots(params: PeekParams) {
+  for (let max = params.max - 1; max >= 3; max--)
+    if (glanceShare({ ...params, max }) >= 0.5) return mend(`Up to ${max} dots`, params, { max });
+  return undefined;
+}
+
+export function reckon(params: PeekParams, assumptions: Assumptions): Reckoning {
+  const { groups, max, patterns, seconds, written, players } = params;
+  const cards = cardsOf(params);
+  const pairs = groups === 2 ? groupings(params).length : undefined;
+  const glance = glanceShare(params);
+  return reckoned({
+    assumptions,
+    figures: [
+      figure(
+        'cards',
+        'Cards',
+        cards.length,
+        'cards',
+        `Each number in each of ${patterns.length} ${patterns.length === 1 ? 'arrangement' : 'arrangements'} that can show it.`,
+      ),
+      ...(pairs === undefined
+        ? []
+        : [
+            figure(
+              'pairs',
+              'Different sums',
+              pairs,
+              'pairs',
+              `Two groups of at least one, at most ${max} together, order aside.`,
+            ),
+          ]),
+      chanceFigure(
+        'glance.share',
+        'Seen at a glance',
+        glance,
+        `cards with no group above ${GLANCE}, which most can see without counting.`,
+      ),
+    ],
+    parts: [
+      need('dot-card', cards.length, 'No arrangement comes twice.'),
+      need('cover', 1, 'To cover the card when the time is over.'),
+      ...(written
+        ? [
+            need('record-sheet', players, 'To write the number.'),
+            need('pencil', players, 'One for each player.'),
+          ]
+        : []),
+    ],
+    prep: [`Print and cut ${cards.length} cards.`],
+    turns: point(cards.length),
+    setUpMinutes: 1,
+    practice: cards.flatMap(({ groups: [a, b] }) =>
+      b === undefined
+        ? [{ fact: fact('glance', a!), meetings: 1 }]
+        : [
+            { fact: fact('glance', a!), meetings: 1 },
+            { fact: fact('glance', b), meetings: 1 },
+            { fact: fact('add', a!, b), meetings: 1 },
+          ],
+    ),
+    players: { fewest: 1, most: 4, alone: false },
+    notices: [
+      glance < 0.5 &&
+        mind(
+          'mostly-counting',
+          `Only ${share(glance)} cards can be seen without counting; on the others a child guesses or counts.`,
+          fewerDots(params),
+        ),
+      patterns.includes('scatter') &&
+        max > 6 &&
+        know(
+          'scatter',
+          'Scattered dots above six look like “many”: they are there for guessing, not for seeing.',
+        ),
+      seconds === 3 &&
+        know(
+          'short-look',
+          'Three seconds are short at first: begin with five, and get shorter.',
+          mend('Show for 5 seconds', params, { seconds: 5 }),
+        ),
+      written &&
+        know(
+          'written-later',
+          'Writing comes after a few days of saying only.',
+          mend('Say it only', params, { written: false }),
+        ),
+    ],
+    ladder: ladder(params),
+  });
+}

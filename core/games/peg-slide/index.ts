@@ -1,0 +1,24 @@
+import { wording } from '../make';
+import { defineGame } from '../types';
+import { drawing } from './drawing';
+import { play } from './play';
+import { reckon } from './reckon';
+import { about, presets, schema, subject } from './rules';
+import { steps } from './steps';
+import { en } from './words/en';
+import { es } from './words/es';
+
+export const pegSlide = defineGame({
+  id: 'peg-slide',
+  family: 'split',
+  traits: { places: ['table', 'rainyDay'], quiet: true, byVideo: true },
+  schema,
+  presets,
+  words: wording(en, es, 'sideBySide.calm', 'younger.counts', 'say.part', 'say.check', 'caution.small'),
+  drawing,
+  reckon,
+  play,
+  steps,
+  about,
+  subject,
+});

@@ -1,0 +1,24 @@
+import { wording } from '../make';
+import { defineGame } from '../types';
+import { drawing } from './drawing';
+import { play } from './play';
+import { reckon } from './reckon';
+import { about, presets, schema, subject } from './rules';
+import { steps } from './steps';
+import { en } from './words/en';
+import { es } from './words/es';
+
+export const puzzleHalves = defineGame({
+  id: 'puzzle-halves',
+  family: 'see',
+  traits: { places: ['table', 'floor', 'rainyDay'], quiet: true },
+  schema,
+  presets,
+  words: wording(en, es, 'sideBySide.calm', 'say.part', 'caution.rest'),
+  drawing,
+  reckon,
+  play,
+  steps,
+  about,
+  subject,
+});

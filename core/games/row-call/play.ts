@@ -1,0 +1,55 @@
+import { deckWithout } from '~/core/cards/deck';
+import { shuffled, type Random } from '~/core/chance/random';
+import type { Outcome } from '~/core/chance/simulate';
+import { turn } from '../make';
+import type { Turn } from '../types';
+import { GRID, LINES, numbers, numbersFrom, type RowParams } from './rules';
+
+const SECOND_DECK = numbersFrom(deckWithout([]));
+
+/**
+ * One turn is one call. Among several of the called number, `one` turns the card that lies in the line with most
+ * turned. Outcome: `finished` 1 or 0, `calls` when it was, `tie` 1 when two finish on the same call.
+ */
+export function* play(params: RowParams, random: Random): Generator<Turn, Outcome> {
+  const { players, callFrom, win } = params;
+  const cards = shuffled(numbers(params), random);
+  const grids = Array.from({ length: players }, () => cards.splice(0, GRID));
+  const turned = grids.map(() => new Array<boolean>(GRID).fill(false));
+  const calls = callFrom === 'rest' ? cards : shuffled(SECOND_DECK, random);
+  const isTurned = (open: readonly boolean[]): boolean =>
+    win === 'full' ? !open.includes(false) : LINES.some(([a, b, c]) => open[a] && open[b] && open[c]);
+  for (const [i, number] of calls.entries()) {
+    let matches = 0;
+    let finished = 0;
+    let first = 0;
+    for (let player = 0; player < players; player++) {
+      const grid = grids[player]!;
+      const open = turned[player]!;
+      const places: number[] = [];
+      for (let place = 0; place < GRID; place++)
+        if (grid[place] === number && !open[place]) places.push(place);
+      if (places.length === 0) continue;
+      matches += places.length;
+      if (params.turn === 'all') for (const place of places) open[place] = true;
+      else open[best(places, open)] = true;
+      if (!isTurned(open)) continue;
+      if (finished++ === 0) first = player + 1;
+    }
+    yield finished
+      ? turn(first, 'play.finishes', { number, calls: i + 1 }, 'play.show')
+      : turn(1, 'play.call', { number, matches }, matches ? 'play.look' : 'play.none');
+    if (finished) return { finished: 1, calls: i + 1, tie: finished > 1 ? 1 : 0 };
+  }
+  return { finished: 0, tie: 0 };
+}
+
+/** The place whose best line has most turned cards. */
+function best(places: readonly number[], open: readonly boolean[]): number {
+  if (places.length === 1) return places[0]!;
+  const worth = (place: number): number =>
+    Math.max(
+      ...LINES.filter((line) => line.includes(place)).map((line) => line.filter((one) => open[one]).length),
+    );
+  return places.reduce((a, b) => (worth(b) > worth(a) ? b : a));
+}

@@ -1,0 +1,151 @@
+import { fact, type Fact } from '~/core/cards/facts';
+import { endings, turnsUntilFirst } from '~/core/chance/markov';
+import {
+  DIE,
+  entries,
+  fromEntries,
+  largest,
+  mean,
+  nFold,
+  point,
+  quantile,
+  type Pmf,
+} from '~/core/chance/pmf';
+import { figure, know, mend, mind, need, needFrom, reckoned } from '../make';
+import type { Assumptions, Figure, Practised, Reckoning } from '../types';
+import { ladder, type SkylineParams } from './rules';
+
+/** More blocks than this are a heavy bag. */
+const HEAVY = 150;
+
+/** Blocks of one player, and the rolls each takes; exact. */
+export function totals({ dice, goal, rolls, reach }: SkylineParams): { blocks: Pmf; rolls: Pmf; roll: Pmf } {
+  const roll = nFold(DIE, dice);
+  if (goal === 'rolls') return { blocks: nFold(roll, rolls), rolls: point(rolls), roll };
+  const steps = entries(roll);
+  const { turns, ends } = endings<number>(
+    0,
+    (at) => steps.map(([n, chance]) => [at + n, chance] as const),
+    (at) => at >= reach,
+  );
+  return { blocks: fromEntries(ends), rolls: turns, roll };
+}
+
+export function reckon(params: SkylineParams, assumptions: Assumptions): Reckoning {
+  const { dice, goal, players, blockMm, reach } = params;
+  const { blocks, rolls, roll } = totals(params);
+  const kit = nFold(blocks, players);
+  const p95 = quantile(blocks, 0.95);
+  const rule = goal === 'rolls' ? `${params.rolls} rolls of ${diceWords(dice)}` : `rolling to ${reach}`;
+  const figures: Figure[] = [
+    figure(
+      'perPlayer.mean',
+      'Blocks for one player',
+      mean(blocks),
+      'blocks',
+      `The exact average of ${rule}.`,
+    ),
+    figure('perPlayer.p95', 'Enough for one player', p95, 'blocks', '95 of 100 players need no more.'),
+    figure(
+      'kit.p95',
+      'Enough for all',
+      quantile(kit, 0.95),
+      'blocks',
+      `${players} ${players === 1 ? 'player' : 'players'}, ${rule} each; 95 of 100 plays need no more${goal === 'reach' ? ', also when everybody goes on to the end' : ''}.`,
+    ),
+    figure(
+      'kit.max',
+      'The most possible',
+      largest(kit),
+      'blocks',
+      goal === 'rolls'
+        ? 'Every die shows six.'
+        : 'Every last roll is the highest, from one short of the goal.',
+    ),
+    ...(goal === 'reach'
+      ? [
+          figure(
+            'rollsToReach.mean',
+            `Rolls to reach ${reach}`,
+            mean(rolls),
+            'rolls',
+            'The exact average for one player.',
+          ),
+          figure(
+            'rollsToReach.p90',
+            '90 in 100 are there by',
+            quantile(rolls, 0.9),
+            'rolls',
+            'For one player.',
+          ),
+        ]
+      : []),
+    figure(
+      'towerMm.p95',
+      'Height of one tower',
+      p95 * blockMm,
+      'mm',
+      `${p95} blocks of ${blockMm} mm, all in one tower.`,
+    ),
+  ];
+  return reckoned({
+    assumptions,
+    figures,
+    parts: [
+      needFrom('cube', kit, `${players} ${players === 1 ? 'player' : 'players'}, ${rule} each.`),
+      need('die', dice, 'In a sealed clear bag they do not roll away.'),
+      need('record-sheet', players, 'Stack, stack, together, tens, ones.'),
+      need('pencil', players, 'One for each player.'),
+    ],
+    prep: [
+      `Count ${quantile(kit, 0.95)} blocks into the bag.`,
+      'Put the dice into a small clear bag and seal it.',
+    ],
+    turns: goal === 'rolls' ? point(params.rolls * players) : turnsUntilFirst(rolls, players),
+    practice: practice(params, roll, mean(rolls), mean(blocks)),
+    space: { place: 'table', widthMm: 900, depthMm: 700 },
+    players: { fewest: 1, most: 4, alone: true },
+    notices: [
+      p95 * blockMm > 600 &&
+        know(
+          'tall-tower',
+          `One tower would stand ${Math.round((p95 * blockMm) / 10)} cm high and fall. Build towers of ten: they are the tens.`,
+        ),
+      quantile(kit, 0.95) > HEAVY &&
+        mind('many-blocks', `${quantile(kit, 0.95)} blocks are a heavy bag.`, lighter(params)),
+    ],
+    ladder: ladder(params),
+  });
+}
+
+/** Fewer rolls each, or a smaller number to reach, so that the bag is not heavy. */
+function lighter(params: SkylineParams) {
+  const enough = (change: Partial<SkylineParams>): boolean =>
+    quantile(nFold(totals({ ...params, ...change }).blocks, params.players), 0.95) <= HEAVY;
+  if (params.goal === 'reach')
+    return params.reach === 100 && enough({ reach: 50 })
+      ? mend('Roll to 50', params, { reach: 50 })
+      : undefined;
+  for (let rolls = params.rolls - 1; rolls > 0; rolls--)
+    if (enough({ rolls })) return mend(`Roll ${rolls} ${rolls === 1 ? 'time' : 'times'}`, params, { rolls });
+  return undefined;
+}
+
+const diceWords = (dice: number): string =>
+  dice === 1 ? 'one die' : dice === 2 ? 'two dice' : `${dice} dice`;
+
+/** Each roll: the dice are added (or counted), the total of the tower is read in tens and ones. */
+function practice({ dice, players }: SkylineParams, roll: Pmf, rolls: number, total: number): Practised[] {
+  const turns = rolls * players;
+  const each = (of: (a: number) => Fact, pmf: Pmf): Practised[] =>
+    entries(pmf).map(([a, chance]) => ({ fact: of(a), meetings: turns * chance }));
+  const read: Practised[] = Array.from({ length: Math.max(1, Math.round(rolls)) }, (_, i) => {
+    const sofar = Math.round((total * (i + 1)) / rolls);
+    return { fact: fact('tens', Math.floor(sofar / 10), sofar % 10), meetings: players };
+  });
+  if (dice === 1) return [...each((a) => fact('count', a), roll), ...read];
+  const sums = entries(DIE).flatMap(([a, p]) =>
+    entries(nFold(DIE, dice - 1)).map(([b, q]) => ({ fact: fact('add', a, b), meetings: turns * p * q })),
+  );
+  return [...sums, ...read];
+}

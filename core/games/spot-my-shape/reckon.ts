@@ -1,0 +1,63 @@
+import { fact } from '~/core/cards/facts';
+import { point } from '~/core/chance/pmf';
+import { figure, know, mend, reckoned } from '../make';
+import type { Assumptions, Reckoning } from '../types';
+import { ladder, type SpotParams } from './rules';
+
+/** Things that still fit after some clues: the thing meant, and each other one with chance each^−clues. */
+export const fittingAfter = ({ things, each }: Pick<SpotParams, 'things' | 'each'>, clues: number): number =>
+  1 + (things - 1) / each ** clues;
+
+/** When more things than this fit all clues, a hint is needed. */
+const MANY = 3;
+
+export function reckon(params: SpotParams, assumptions: Assumptions): Reckoning {
+  const { clues, things, each, rounds } = params;
+  const left = fittingAfter(params, clues.length);
+  const fewer = Math.floor(1 + (MANY - 1) * each ** clues.length);
+  return reckoned({
+    assumptions,
+    figures: [
+      figure(
+        'fitAfterOne.mean',
+        'Things that fit the first clue',
+        fittingAfter(params, 1),
+        'things',
+        `${things} in view; each clue tells ${each} kinds apart, all equally common.`,
+      ),
+      figure(
+        'fitAfterAll.mean',
+        'Things that fit all clues',
+        left,
+        'things',
+        `After ${clues.length} ${clues.length === 1 ? 'clue' : 'clues'}; one of them is meant.`,
+      ),
+    ],
+    parts: [],
+    turns: point(rounds),
+    setUpMinutes: 1,
+    practice: [
+      ...(clues.includes('number')
+        ? [1, 2, 3, 4].map((n) => ({ fact: fact('glance', n), meetings: rounds / 4 }))
+        : []),
+      { fact: fact('compare', 1, each), meetings: rounds },
+      { fact: fact('listen', 1), meetings: rounds },
+    ],
+    players: { fewest: 2, most: 6, alone: false },
+    notices: [
+      left > MANY &&
+        know(
+          'more-hints',
+          `About ${Math.round(left)} things still fit all clues: have one more hint ready, or look at fewer things.`,
+          fewer >= 4 && fewer < things
+            ? mend(`Look at ${fewer} things`, params, { things: fewer })
+            : undefined,
+        ),
+      know(
+        'same-word',
+        'Colours and shapes have names in every language: play it in the language of the home.',
+      ),
+    ],
+    ladder: ladder(params),
+  });
+}

@@ -1,0 +1,33 @@
+import { wording } from '../make';
+import { defineGame } from '../types';
+import { drawing } from './drawing';
+import { play } from './play';
+import { reckon } from './reckon';
+import { about, presets, schema, subject } from './rules';
+import { steps } from './steps';
+import { en } from './words/en';
+import { es } from './words/es';
+
+export const stackAndFind = defineGame({
+  id: 'stack-and-find',
+  family: 'call',
+  traits: { places: ['table', 'floor', 'rainyDay'] },
+  schema,
+  presets,
+  words: wording(
+    en,
+    es,
+    'sideBySide.calm',
+    'younger.counts',
+    'atHome.paper',
+    'say.check',
+    'caution.small',
+    'play.check',
+  ),
+  drawing,
+  reckon,
+  play,
+  steps,
+  about,
+  subject,
+});

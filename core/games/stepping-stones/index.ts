@@ -1,0 +1,33 @@
+import { wording } from '../make';
+import { defineGame } from '../types';
+import { drawing } from './drawing';
+import { play } from './play';
+import { reckon } from './reckon';
+import { about, presets, schema, subject } from './rules';
+import { steps } from './steps';
+import { en } from './words/en';
+import { es } from './words/es';
+
+export const steppingStones = defineGame({
+  id: 'stepping-stones',
+  family: 'move',
+  traits: { places: ['floor', 'outdoors', 'table', 'rainyDay'] },
+  schema,
+  presets,
+  words: wording(
+    en,
+    es,
+    'younger.rolls',
+    'atHome.dice',
+    'say.check',
+    'caution.small',
+    'caution.floor',
+    'caution.outside',
+  ),
+  drawing,
+  reckon,
+  play,
+  steps,
+  about,
+  subject,
+});

@@ -1,0 +1,125 @@
+import { pick, shuffled, type Random } from '~/core/chance/random';
+import type { Outcome } from '~/core/chance/simulate';
+import { turn } from '../make';
+import type { Turn } from '../types';
+import { mostPairs, pairing, partner, playedValues, targetOf, type TideParams } from './rules';
+
+/** A game that runs on longer than this has run dry: nobody can ask for anything that is there. */
+const MOST_TURNS = 600;
+
+/**
+ * One play. Each player lays what can be laid, asks all others for the partner of one of the own cards, and draws
+ * when nobody has it. In a play with own decks the asked card is taken from the asker's own pile, when somebody
+ * else holds it up. Ends when no cards are left that could still meet. Outcome: `paired` is 1 when as many pairs
+ * were laid as the cards allow.
+ */
+export function* play(params: TideParams, random: Random): Generator<Turn, Outcome> {
+  const { players, ownDecks, setSize } = params;
+  const target = targetOf(params);
+  const { hand } = params;
+  const values = playedValues(params);
+  const piles = Array.from({ length: ownDecks ? players : 1 }, () => shuffled(values, random));
+  const pileOf = (player: number): number[] => piles[ownDecks ? player : 0]!;
+  const hands = Array.from({ length: players }, (_, player) => pileOf(player).splice(0, hand));
+  const possible = mostPairs(params) * piles.length;
+  let laid = 0;
+  let threes = 0;
+
+  const take = (cards: number[], value: number): boolean => {
+    const at = cards.indexOf(value);
+    if (at >= 0) cards.splice(at, 1);
+    return at >= 0;
+  };
+  const layPairs = (mine: number[]): void => {
+    for (let i = 0; i < mine.length; i++) {
+      const value = mine[i]!;
+      const j = mine.indexOf(partner(value, target), i + 1);
+      if (j < 0) continue;
+      mine.splice(j, 1);
+      mine.splice(i, 1);
+      laid++;
+      i = -1;
+    }
+    if (setSize === 'twoOrThree' && target !== undefined) layThrees(mine, target);
+  };
+  const layThrees = (mine: number[], sum: number): void => {
+    if (mine.length < 3) return;
+    const most = Math.max(...mine);
+    for (let i = 0; i < mine.length; i++)
+      for (let j = i + 1; j < mine.length; j++) {
+        const third = sum - mine[i]! - mine[j]!;
+        if (third < 0 || third > most) continue;
+        const k = mine.indexOf(third, j + 1);
+        if (k < 0) continue;
+        for (const at of [k, j, i]) mine.splice(at, 1);
+        threes++;
+        return layThrees(mine, sum);
+      }
+  };
+  const canPair = (cards: readonly number[]): boolean =>
+    cards.some((value, i) => cards.indexOf(partner(value, target), i + 1) >= 0);
+  /** Whether two cards that make a pair can still come together. */
+  const alive = (): boolean =>
+    piles.some((pile) => pile.length > 0) || (ownDecks ? hands.some(canPair) : canPair(hands.flat()));
+
+  let turns = 0;
+  for (let player = 0; alive() && turns < MOST_TURNS; player = (player + 1) % players) {
+    const mine = hands[player]!;
+    const pile = pileOf(player);
+    if (mine.length === 0) {
+      const drawn = pile.splice(0, params.refill);
+      // Who is done waits; when nobody has cards to ask with, the game is over.
+      if (drawn.length === 0) {
+        if (hands.every((cards) => cards.length === 0)) break;
+        continue;
+      }
+      mine.push(...drawn);
+    }
+    layPairs(mine);
+    if (mine.length === 0) {
+      turns++;
+      yield turn(player + 1, 'play.laysAll', {});
+      continue;
+    }
+    const own = pick(mine, random);
+    const wanted = partner(own, target);
+    const giver = hands.find((cards) => cards !== mine && cards.includes(wanted));
+    turns++;
+    if (ownDecks) {
+      if (giver && take(pile, wanted)) {
+        take(mine, own);
+        laid++;
+        yield turn(player + 1, 'play.gets', { own, wanted }, 'play.sum', {
+          own,
+          wanted,
+          whole: own + wanted,
+        });
+        continue;
+      }
+    } else {
+      if (giver) {
+        take(giver, wanted);
+        take(mine, own);
+        laid++;
+        yield turn(player + 1, 'play.gets', { own, wanted }, 'play.sum', {
+          own,
+          wanted,
+          whole: own + wanted,
+        });
+        continue;
+      }
+    }
+    const drawn = pile.shift();
+    if (drawn === undefined) {
+      yield turn(player + 1, 'play.asks', { own, wanted }, 'play.missing', { own });
+      continue;
+    }
+    mine.push(drawn);
+    if (params.drawnPair === 'now') layPairs(mine);
+    yield turn(player + 1, 'play.draws', { own, wanted }, 'play.missing', { own });
+  }
+  // A three uses up cards that might have been pairs: all is paired when nothing is left that could pair.
+  const rest = [...hands.flat(), ...piles.flat()];
+  const done = threes > 0 ? pairing(rest, target).pairs === 0 && rest.length <= 1 : laid === possible;
+  return { paired: done ? 1 : 0 };
+}

@@ -1,0 +1,16 @@
+import { shuffled, type Random } from '~/core/chance/random';
+import { turn } from '../make';
+import type { Turn } from '../types';
+import { sentences, type WaysParams } from './rules';
+
+/** Every way once, as children find them: in no order. */
+export function* play(params: WaysParams, random: Random): Generator<Turn, void> {
+  let count = 0;
+  for (const { a, b, sign } of shuffled(sentences(params), random))
+    yield turn(
+      (count++ % params.players) + 1,
+      'play.finds',
+      { a, b, sign, target: params.target },
+      count % 4 === 0 ? 'play.turn' : 'play.how',
+    );
+}
