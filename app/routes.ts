@@ -9,7 +9,18 @@ export default [
   route('sign-out', 'routes/people/sign-out.ts'),
 
   layout('routes/staff.tsx', [
-    ...prefix('choose', [index('routes/choose/shelf.tsx'), route(':gameId', 'routes/choose/bench.tsx')]),
+    ...prefix('choose', [
+      index('routes/choose/shelf.tsx'),
+      route('store', 'routes/choose/store.tsx'),
+      route('deck', 'routes/choose/deck.tsx'),
+      route('compare', 'routes/choose/compare.tsx'),
+      ...prefix('own', [
+        route('new', 'routes/choose/own-new.tsx'),
+        route('import', 'routes/choose/own-import.tsx'),
+        route(':ownId', 'routes/choose/own-edit.tsx'),
+      ]),
+      route(':gameId', 'routes/choose/bench.tsx'),
+    ]),
     ...prefix('fill', [
       index('routes/fill/kits.tsx'),
       route('new', 'routes/fill/new.tsx'),
@@ -38,6 +49,8 @@ export default [
   ]),
 
   route('scan', 'routes/scan.ts'),
+  route('choose/own/:ownId.json', 'routes/choose/own-json.ts'),
+  route('own-game.schema.json', 'routes/choose/own-schema.ts'),
   route('print/pack.pdf', 'routes/print/pack-pdf.ts'),
   route('lend/families.csv', 'routes/lend/families-csv.ts'),
 

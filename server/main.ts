@@ -32,6 +32,7 @@ app.use(
       directives: {
         defaultSrc: ["'none'"],
         scriptSrc: ["'self'", withNonce],
+        workerSrc: ["'self'"],
         styleSrcElem: ["'self'", withNonce],
         // Positions of pop-ups are style attributes; an attribute cannot load or run anything.
         styleSrcAttr: ["'unsafe-inline'"],

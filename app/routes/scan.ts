@@ -1,6 +1,7 @@
 import { redirect } from 'react-router';
 import { SHELF } from '~/core/games';
-import { findByText, searchable } from '~/core/lending/families';
+import { findByText } from '~/core/lending/families';
+import { searchable } from '~/core/words/search';
 import { dueWords } from '~/core/lending/due';
 import { readTag, showTag } from '~/core/lending/tag';
 import { LANGUAGES } from '~/core/words/message';

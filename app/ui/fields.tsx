@@ -146,20 +146,31 @@ interface NumberProps extends FieldProps {
   onChange?: (value: number) => void;
   min: number;
   max: number;
-  unit?: string;
+  /** Below 1 for a number with decimals. */
+  step?: number;
 }
 
 /** A whole number with a step down and a step up. What is typed outside the range comes back to its edge. */
-export const NumberBox = ({ label, labelHidden, hint, error, min, max, onChange, ...props }: NumberProps) => (
+export const NumberBox = ({
+  label,
+  labelHidden,
+  hint,
+  error,
+  min,
+  max,
+  step = 1,
+  onChange,
+  ...props
+}: NumberProps) => (
   <NumberField
     {...props}
     onChange={onChange && ((value) => Number.isFinite(value) && onChange(value))}
     minValue={min}
     maxValue={max}
-    step={1}
+    step={step}
     isInvalid={Boolean(error)}
     validationBehavior="aria"
-    formatOptions={{ maximumFractionDigits: 0, useGrouping: false }}
+    formatOptions={{ maximumFractionDigits: step < 1 ? 2 : 0, useGrouping: false }}
   >
     <Title className={labelHidden ? 'visually-hidden' : undefined}>{label}</Title>
     <Stepper>

@@ -33,6 +33,8 @@ import { tidePairs } from './tide-pairs';
 import { tileSums } from './tile-sums';
 import { twoToneSpill } from './two-tone-spill';
 import { writeTheWays } from './write-the-ways';
+import { ownGame } from '~/core/own/game';
+import type { OwnGame } from '~/core/own/definition';
 import type { Game } from './types';
 
 export const SHELF: readonly Game[] = [
@@ -84,3 +86,12 @@ export function gameOf(id: string): Game {
     );
   return game;
 }
+
+/** A game as a variant names it: one of the shelf, or one of the school's own with its definition. */
+export interface GameRef {
+  gameId: string;
+  own?: OwnGame | null;
+}
+
+/** The game that a variant is of. Throws RangeError when there is none. */
+export const gameFor = ({ gameId, own }: GameRef): Game => (own ? ownGame(own, gameId) : gameOf(gameId));

@@ -200,7 +200,7 @@ export function cautions(parts: readonly { material: string }[]): Notice[] {
   return list;
 }
 
-type StepLine = readonly [id: `${StepPart}.${string}`, args?: Args, show?: Show];
+export type StepLine = readonly [id: `${StepPart}.${string}`, args?: Args, show?: Show];
 
 /** The steps of a game: the part of each stands before the dot of its id. Lines that are `false` are left out. */
 export const steps = (...lines: (StepLine | false | undefined)[]): Step[] =>

@@ -185,6 +185,22 @@ export interface DeckVerdict {
   note: string;
 }
 
+export interface Layout {
+  laid: number[];
+  target: number;
+}
+export interface Solution {
+  ways: { text: string; cards: number[] }[];
+  /** There are more ways than are listed. */
+  more: boolean;
+}
+export interface Peek {
+  shapes: Shape[];
+  seconds: number;
+  /** What there is to say, in both languages. */
+  says: { id: string; args: Args };
+}
+
 export interface Game<P = Params> {
   id: string;
   family: GameFamily;
@@ -205,6 +221,12 @@ export interface Game<P = Params> {
   /** What is played, in a few words of a sentence: "6 counters". */
   subject(params: P): string;
   sheets(params: P, context: SheetContext): Sheet[];
+  /** Games with a target: every different way from the laid cards to it, those with the fewest cards first. */
+  solve?(params: P, laid: readonly number[], target: number): Solution;
+  /** Games with a target: a new layout. */
+  deal?(params: P, random: Random): Layout;
+  /** Games of seeing: one card to show for a moment, drawn in a box of 100 by 60. */
+  peek?(params: P, random: Random): Peek;
   /** Games with the usual deck: what these cards (those of one deck, or of two together) do to it. */
   audit?(params: P, cards: readonly Card[]): DeckVerdict;
 }

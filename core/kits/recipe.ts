@@ -1,5 +1,5 @@
 /** What goes into one copy of a kit: the parts of its variants, shared where games can share them. */
-import { gameOf } from '~/core/games';
+import { gameFor, type GameRef } from '~/core/games';
 import { cautions } from '~/core/games/make';
 import {
   assume,
@@ -17,8 +17,7 @@ export const ASSURANCES = {
 } as const;
 export type Assurance = keyof typeof ASSURANCES;
 
-export interface KitVariant {
-  gameId: string;
+export interface KitVariant extends GameRef {
   name: string;
   params: Params;
 }
@@ -49,7 +48,7 @@ export interface Recipe {
 
 /** The variant as this kit plays it: for the kit's number of players, where the game has them. */
 export function forPlayers(variant: KitVariant, players: number): KitVariant {
-  const game = gameOf(variant.gameId);
+  const game = gameFor(variant);
   const range = game.schema.properties.players as { minimum?: number; maximum?: number } | undefined;
   if (range?.minimum === undefined || range.maximum === undefined) return variant;
   const params = {
@@ -67,7 +66,7 @@ export function forPlayers(variant: KitVariant, players: number): KitVariant {
 export function recipeOf(plan: KitPlan): Recipe {
   const variants = plan.variants.map((one) => {
     const variant = forPlayers(one, plan.players);
-    return { variant, reckoning: gameOf(variant.gameId).reckon(variant.params, assume(plan.ageBand)) };
+    return { variant, reckoning: gameFor(variant).reckon(variant.params, assume(plan.ageBand)) };
   });
   const quantity = (need: PartNeed): number => (plan.assurance === 'worst' ? need.worst : need.enough);
   const parts: KitPart[] = materials().flatMap((material): KitPart[] => {

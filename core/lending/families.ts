@@ -2,6 +2,7 @@
 import { Type, type Static } from '@sinclair/typebox';
 import { Line, OneOf, Text } from '~/core/check/schema';
 import type { Language } from '~/core/words/message';
+import { searchable } from '~/core/words/search';
 
 const LANGUAGE_LABELS: Record<Language, string> = {
   en: 'English',
@@ -25,16 +26,12 @@ export type FamilyFields = Static<typeof familySchema>;
 /** A family's name as it is compared: in any case, blanks taken together. */
 export const sameName = (name: string): string => name.trim().replace(/\s+/g, ' ').toLocaleLowerCase('en');
 
-/** A text as it is searched: without accents and case. */
-export const searchable = (text: string): string =>
-  text.normalize('NFD').replace(/\p{M}/gu, '').toLocaleLowerCase('en');
-
 /** Families whose name has every word of the query, those that begin with it first. */
 export function findByText<T extends { name: string }>(families: readonly T[], query: string): T[] {
   const words = searchable(query).split(/\s+/).filter(Boolean);
   if (words.length === 0) return [];
   const found = families.filter((family) => words.every((word) => searchable(family.name).includes(word)));
-  const exact = found.filter((family) => searchable(family.name) === searchable(query.trim()));
+  const exact = found.filter((family) => searchable(family.name) === searchable(query));
   if (exact.length === 1) return exact;
   const begins = (family: T): boolean =>
     searchable(family.name)

@@ -1,5 +1,5 @@
 /** Everything that is printed for the copies of a kit, as one list of pages. */
-import { gameOf } from '~/core/games';
+import { gameFor } from '~/core/games';
 import { hasSmallParts, recipeOf, type KitPart, type KitPlan } from '~/core/kits/recipe';
 import { WORDED, type Worded } from '~/core/words/message';
 import { instructionSheets } from './instructions';
@@ -37,7 +37,7 @@ export function packSheets(order: PackOrder, context: SheetContext): Sheet[] {
   for (const copy of order.copies) {
     const drawn = new Set<string>();
     for (const { variant, reckoning } of recipe.variants) {
-      const game = gameOf(variant.gameId);
+      const game = gameFor(variant);
       if (order.items.includes('instructions')) {
         const unchecked = WORDED.filter(
           (language) => language !== 'en' && !order.checked[game.id]?.includes(language),

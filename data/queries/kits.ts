@@ -1,6 +1,7 @@
 import { and, asc, desc, eq, inArray, isNull, sql } from 'drizzle-orm';
 import { recipeOf, type KitPart, type KitPlan } from '~/core/kits/recipe';
 import type { AgeBand, Params } from '~/core/games/types';
+import type { OwnGame } from '~/core/own/definition';
 import type { Assurance } from '~/core/kits/recipe';
 import type { Paper } from '~/core/print/sheet';
 import { db, refusedBy } from '../db';
@@ -21,6 +22,7 @@ export async function createVariant(input: {
   gameId: string;
   name: string;
   params: Params;
+  own?: OwnGame;
   ageBand: AgeBand;
   createdBy: string;
 }): Promise<Variant | undefined> {
@@ -89,7 +91,12 @@ export const planOf = ({ ageBand, players, assurance, variants }: KitWithVariant
   ageBand,
   players,
   assurance,
-  variants: variants.map(({ gameId, name, params }) => ({ gameId, name, params })),
+  variants: variants.map(({ gameId, name, params, own }) => ({
+    gameId,
+    name,
+    params,
+    ...(own ? { own } : {}),
+  })),
 });
 
 export interface KitInput {

@@ -1,71 +1,90 @@
 import { desc, eq } from 'drizzle-orm';
-import { SHELF, gameOf } from '~/core/games';
+import { SHELF } from '~/core/games';
+import type { Game } from '~/core/games/types';
+import { ownGame, ownGameId } from '~/core/own/game';
 import { lineKey, type LineChecks } from '~/core/words/checks';
 import { WORDED, type Worded } from '~/core/words/message';
 import { db } from '../db';
 import { person, wordingCheck } from '../schema';
+import { listOwnGames } from './games';
 
-export async function lineChecks(gameId: string): Promise<LineChecks> {
-  const words = gameOf(gameId).words;
-  const rows = await db()
-    .selectDistinctOn([wordingCheck.messageId, wordingCheck.language], {
-      check: wordingCheck,
+type Row = {
+  gameId: string;
+  messageId: string;
+  language: string;
+  message: string;
+  right: boolean;
+  note: string;
+  by: string | null;
+};
+
+/** The latest check of each line, of one game or of all. */
+const latest = (gameId?: string): Promise<Row[]> =>
+  db()
+    .selectDistinctOn([wordingCheck.gameId, wordingCheck.messageId, wordingCheck.language], {
+      gameId: wordingCheck.gameId,
+      messageId: wordingCheck.messageId,
+      language: wordingCheck.language,
+      message: wordingCheck.message,
+      right: wordingCheck.right,
+      note: wordingCheck.note,
       by: person.name,
     })
     .from(wordingCheck)
     .leftJoin(person, eq(person.id, wordingCheck.personId))
-    .where(eq(wordingCheck.gameId, gameId))
-    .orderBy(wordingCheck.messageId, wordingCheck.language, desc(wordingCheck.at));
+    .where(gameId === undefined ? undefined : eq(wordingCheck.gameId, gameId))
+    .orderBy(wordingCheck.gameId, wordingCheck.messageId, wordingCheck.language, desc(wordingCheck.at));
+
+/** A check holds for the line as it was read: for another wording it counts no more. */
+function holding(game: Game, rows: readonly Row[]): LineChecks {
   const checks: LineChecks = {};
-  for (const { check, by } of rows) {
-    const now = words[check.language as Worded]?.[check.messageId];
-    if (now === check.message)
-      checks[lineKey(check.messageId, check.language)] = {
-        right: check.right,
-        note: check.note,
-        by: by ?? 'someone',
-      };
-  }
+  for (const { messageId, language, message, right, note, by } of rows)
+    if (game.words[language as Worded]?.[messageId] === message)
+      checks[lineKey(messageId, language)] = { right, note, by: by ?? 'someone' };
   return checks;
 }
 
+export const lineChecks = async (game: Game): Promise<LineChecks> => holding(game, await latest(game.id));
+
 export async function addLineChecks(
-  rows: {
-    gameId: string;
-    messageId: string;
-    language: Worded;
-    right: boolean;
-    note: string;
-    personId: string;
-  }[],
+  game: Game,
+  rows: { messageId: string; language: Worded; right: boolean; note: string; personId: string }[],
 ): Promise<void> {
   if (rows.length)
     await db()
       .insert(wordingCheck)
       .values(
-        rows.map((row) => ({ ...row, message: gameOf(row.gameId).words[row.language][row.messageId]! })),
+        rows.map((row) => ({ ...row, gameId: game.id, message: game.words[row.language][row.messageId]! })),
       );
 }
 
+/** Every game there is to word: the shelf and the school's own. */
+export const wordedGames = async (): Promise<Game[]> => [
+  ...SHELF,
+  ...(await listOwnGames()).map(({ id, definition }) => ownGame(definition, ownGameId(id))),
+];
+
 /** For each game, how many lines of a language nobody has found right yet. English is the source and counts as checked. */
 export async function uncheckedLines(): Promise<
-  { gameId: string; language: Worded; unchecked: number; lines: number }[]
+  { gameId: string; name: string; language: Worded; unchecked: number; lines: number }[]
 > {
-  const result = [];
-  for (const game of SHELF) {
-    const checks = await lineChecks(game.id);
-    for (const language of WORDED) {
-      if (language === 'en') continue;
+  const [games, rows] = await Promise.all([wordedGames(), latest()]);
+  return games.flatMap((game) => {
+    const checks = holding(
+      game,
+      rows.filter((row) => row.gameId === game.id),
+    );
+    return WORDED.filter((language) => language !== 'en').map((language) => {
       const ids = Object.keys(game.words[language]);
-      result.push({
+      return {
         gameId: game.id,
+        name: game.words.en.name!,
         language,
         lines: ids.length,
         unchecked: ids.filter((id) => !checks[lineKey(id, language)]?.right).length,
-      });
-    }
-  }
-  return result;
+      };
+    });
+  });
 }
 
 /** Game ids with the languages in which every line was found right. */

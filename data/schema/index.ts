@@ -1,4 +1,5 @@
 export * from './people';
+export * from './games';
 export * from './kits';
 export * from './lending';
 export * from './listening';

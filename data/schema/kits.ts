@@ -14,6 +14,7 @@ import {
 } from 'drizzle-orm/pg-core';
 import type { AgeBand, Params } from '~/core/games/types';
 import type { Assurance, KitPart, KitPlan } from '~/core/kits/recipe';
+import type { OwnGame } from '~/core/own/definition';
 import { person } from './people';
 
 /** A game with its parameters set, saved under a name. */
@@ -24,6 +25,8 @@ export const variant = pgTable(
     gameId: text().notNull(),
     name: text().notNull(),
     params: jsonb().$type<Params>().notNull(),
+    /** For a game of the school's own: its rules as they were when the variant was saved. */
+    own: jsonb().$type<OwnGame>(),
     ageBand: text().$type<AgeBand>().notNull(),
     createdBy: uuid().references(() => person.id),
     createdAt: timestamp({ withTimezone: true }).notNull().defaultNow(),

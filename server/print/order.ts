@@ -1,5 +1,5 @@
 /** A print order read from an address, so that what is previewed is what is printed. */
-import { gameOf } from '~/core/games';
+import { gameFor } from '~/core/games';
 import { PACK_ITEMS, packSheets, type PackItem } from '~/core/print/pack';
 import { forTwoSides, PAPERS, type Paper, type Sheet } from '~/core/print/sheet';
 import { WORDED, type Worded } from '~/core/words/message';
@@ -74,6 +74,9 @@ export async function orderSheets(request: Request, order: PrintOrder, school: S
 export async function uncheckedIn(order: PrintOrder): Promise<string[]> {
   if (order.home === 'en') return [];
   const checked = await checkedLanguages();
-  const ids = new Set(order.copies.flatMap((copy) => copy.plan.variants.map((variant) => variant.gameId)));
-  return [...ids].filter((id) => !checked[id]?.includes(order.home)).map((id) => gameOf(id).words.en.name!);
+  const variants = order.copies.flatMap((copy) => copy.plan.variants);
+  const names = variants
+    .filter(({ gameId }) => !checked[gameId]?.includes(order.home))
+    .map((variant) => gameFor(variant).words.en.name!);
+  return [...new Set(names)];
 }

@@ -1,5 +1,5 @@
 import { afterAll, beforeEach, describe, expect, it } from 'vitest';
-import { gameOf } from '~/core/games';
+import { gameOf, SHELF } from '~/core/games';
 import { closeDatabase, db } from '~/data/db';
 import { loadDemoWhenEmpty } from '~/data/demo/load';
 import { addAnswer, listAnswers, markRead } from '~/data/queries/listening';
@@ -281,23 +281,28 @@ describe('wording', () => {
     const ids = Object.keys(game.words.es);
     const rows = (messageIds: string[], right: boolean) =>
       messageIds.map((messageId) => ({
-        gameId: game.id,
         messageId,
         language: 'es' as const,
         right,
         note: '',
         personId: people.reader.id,
       }));
-    expect(await uncheckedLines()).toEqual([
-      { gameId: game.id, language: 'es', lines: ids.length, unchecked: ids.length },
-    ]);
-    await addLineChecks(rows(ids, true));
+    const before = await uncheckedLines();
+    expect(before).toHaveLength(SHELF.length);
+    expect(before.find((one) => one.gameId === game.id)).toEqual({
+      gameId: game.id,
+      name: 'Two-Tone Spill',
+      language: 'es',
+      lines: ids.length,
+      unchecked: ids.length,
+    });
+    await addLineChecks(game, rows(ids, true));
     expect(await checkedLanguages()).toEqual({ [game.id]: ['es'] });
-    expect((await lineChecks(game.id))[lineKey('name', 'es')]).toMatchObject({ right: true, by: 'Reader' });
-    await addLineChecks(rows(['name'], false));
+    expect((await lineChecks(game))[lineKey('name', 'es')]).toMatchObject({ right: true, by: 'Reader' });
+    await addLineChecks(game, rows(['name'], false));
     expect(await checkedLanguages()).toEqual({});
     await db().update(wordingCheck).set({ message: 'as it was worded before' });
-    expect((await uncheckedLines())[0]!.unchecked).toBe(ids.length);
+    expect((await uncheckedLines()).find((one) => one.gameId === game.id)!.unchecked).toBe(ids.length);
   });
 });
 

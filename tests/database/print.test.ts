@@ -63,8 +63,8 @@ describe('a print order', () => {
     expect(await textOf(asked)).toContain('no revisado');
     const ids = Object.keys(gameOf('two-tone-spill').words.es);
     await addLineChecks(
+      gameOf('two-tone-spill'),
       ids.map((messageId) => ({
-        gameId: 'two-tone-spill',
         messageId,
         language: 'es' as const,
         right: true,

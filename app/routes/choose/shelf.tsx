@@ -1,33 +1,104 @@
-import { Link } from 'react-router';
+import { useState } from 'react';
+import { Link, useNavigate } from 'react-router';
 import styled from 'styled-components';
-import { SHELF } from '~/core/games';
-import { AGE_BANDS, assume, type Game, type Preset } from '~/core/games/types';
+import { gameFor, type GameRef } from '~/core/games';
+import {
+  ANYTHING,
+  entryOf,
+  lacking,
+  meeting,
+  type PresetEntry,
+  type ShelfEntry,
+  type Wish,
+} from '~/core/games/catalogue';
+import { SKILLS } from '~/core/games/skills';
+import { AGE_BANDS, GAME_FAMILIES, PLACES, type Game, type GameFamily } from '~/core/games/types';
+import { materialOf } from '~/core/kits/materials';
+import { ownGameId } from '~/core/own/game';
 import { say } from '~/core/words/message';
 import { count } from '~/core/words/numbers';
+import { listOwnGames, materialsAtHand } from '~/data/queries/games';
 import { listVariants } from '~/data/queries/kits';
+import { shelfEntries } from '~/server/games/shelf';
 import { requireRole } from '~/server/people/session';
-import { ButtonLink } from '~/app/ui/Button';
-import { Empty, Faint, Heading, Stack, Wide } from '~/app/ui/Page';
+import { Button, ButtonLink } from '~/app/ui/Button';
+import { Pick, TextBox, TickBox } from '~/app/ui/fields';
+import { Empty, Faint, Heading, Row, Sheet, Stack, Wide } from '~/app/ui/Page';
 import { GameDrawing } from '~/app/ui/SheetView';
-import { color, cut } from '~/app/ui/theme';
+import { color } from '~/app/ui/theme';
 import type { Route } from './+types/shelf';
 
 export const meta: Route.MetaFunction = () => [{ title: 'Choose · Fern Basket' }];
 
 export async function loader({ request }: Route.LoaderArgs) {
   await requireRole(request, 'coordinator');
-  return { variants: await listVariants() };
+  const own = (await listOwnGames()).map(({ id, definition }): GameRef => ({
+    gameId: ownGameId(id),
+    own: definition,
+  }));
+  const entries = [...shelfEntries(), ...own.map((ref) => entryOf(gameFor(ref)))];
+  const variants = (await listVariants()).map(({ id, gameId, name, ageBand, own: definition }) => ({
+    id,
+    gameId,
+    name,
+    ageBand,
+    game: gameFor({ gameId, own: definition }).words.en.name!,
+  }));
+  return { entries, own, variants, atHand: await materialsAtHand() };
 }
 
-const Board = styled.article`
-  ${cut}
+const Plank = styled.section`
   display: grid;
-  grid-template-columns: 170px minmax(0, 1fr);
-  gap: 1.4rem;
-  padding: 1.1rem 1.3rem;
-  background: ${color.sheet};
-  border: 1px solid ${color.line};
-  border-bottom: 5px solid #c9a862;
+  grid-template-columns: 9.5rem minmax(0, 1fr);
+  gap: 0 1.2rem;
+  align-items: end;
+  h2 {
+    font-size: 1.15rem;
+    text-align: end;
+    padding-bottom: 5.2rem;
+  }
+  ul {
+    display: flex;
+    flex-wrap: wrap;
+  }
+  @media (max-width: 820px) {
+    grid-template-columns: minmax(0, 1fr);
+    h2 {
+      text-align: start;
+      padding: 0;
+    }
+  }
+`;
+const Standing = styled.li`
+  width: 187px;
+  a {
+    display: grid;
+    height: 100%;
+    grid-template-rows: 100px 1fr;
+    color: ${color.ink};
+    text-decoration: none;
+  }
+  .thing {
+    display: grid;
+    place-items: end center;
+    border-bottom: 7px solid #c9a862;
+  }
+  .label {
+    padding: 0.35rem 0.5rem 0.9rem;
+    line-height: 1.35;
+  }
+  strong {
+    display: block;
+    color: ${color.deepFern};
+    font-size: 1.05rem;
+  }
+  a:hover .label,
+  a:focus-visible .label {
+    background: ${color.sprout};
+  }
+  .lacks {
+    color: #8a3816;
+  }
 `;
 const Strips = styled.ul`
   display: grid;
@@ -37,7 +108,7 @@ const Strips = styled.ul`
     display: block;
     padding: 0.5rem 0.8rem;
     border-inline-start: 5px solid ${color.straw};
-    background: ${color.paper};
+    background: ${color.sheet};
     color: ${color.ink};
     text-decoration: none;
     min-height: 44px;
@@ -51,24 +122,167 @@ const Strips = styled.ul`
   }
 `;
 
+const MINUTES = [5, 8, 10, 15, 20];
+const any = (label: string) => ({ value: '', label });
+
 export default function Shelf({ loaderData }: Route.ComponentProps) {
-  const { variants } = loaderData;
+  const { entries, own, variants, atHand } = loaderData;
+  const [wish, setWish] = useState<Wish>(ANYTHING);
+  const navigate = useNavigate();
+  const change = (next: Partial<Wish>): void => setWish((old) => ({ ...old, ...next }));
+  const found = entries
+    .map((entry) => ({ entry, presets: meeting(entry, wish, atHand) }))
+    .filter(({ presets }) => presets.length > 0);
+  const gameOf = (entry: ShelfEntry): Game =>
+    gameFor(own.find((ref) => ref.gameId === entry.gameId) ?? { gameId: entry.gameId });
+  const narrowed = JSON.stringify(wish) !== JSON.stringify(ANYTHING);
+  const first = found[0];
   return (
     <Wide>
-      <Stack $gap="1.6rem">
-        <Heading title="Choose a game">
-          What should a child practise next? Open a game on its bench, turn its knobs, and save it as you want
-          it.
+      <Stack $gap="1.3rem">
+        <Heading
+          title="Choose a game"
+          action={
+            <Row $gap="0.5rem">
+              <ButtonLink quiet href="/choose/deck">
+                Check a donated deck
+              </ButtonLink>
+              <ButtonLink quiet href="/choose/compare">
+                Lay two side by side
+              </ButtonLink>
+              <ButtonLink quiet href="/choose/own/new">
+                Make a game of your own
+              </ButtonLink>
+            </Row>
+          }
+        >
+          What should a child practise next? Narrow the shelf, open a game on its bench, turn its knobs.
         </Heading>
-        {SHELF.map((game) => (
-          <GameBoard key={game.id} game={game} />
-        ))}
+        <Sheet aria-label="Narrow the shelf">
+          <form
+            onSubmit={(event) => {
+              event.preventDefault();
+              if (first) void navigate(`/choose/${first.entry.gameId}?preset=${first.presets[0]!.id}`);
+            }}
+          >
+            <Row $gap="0.7rem 1.1rem">
+              <TextBox
+                name="text"
+                label="Name, in either language"
+                inputType="search"
+                value={wish.text}
+                onChange={(text) => change({ text })}
+                autoFocus
+              />
+              <Pick
+                name="skill"
+                label="Skill"
+                value={wish.skill}
+                onChange={(skill) => change({ skill: skill as Wish['skill'] })}
+                options={[any('any skill'), ...SKILLS.map((skill) => ({ value: skill, label: skill }))]}
+              />
+              <Pick
+                name="ageBand"
+                label="Grade band"
+                value={wish.ageBand}
+                onChange={(ageBand) => change({ ageBand: ageBand as Wish['ageBand'] })}
+                options={[
+                  any('any grade'),
+                  ...Object.entries(AGE_BANDS).map(([value, label]) => ({ value, label })),
+                ]}
+              />
+              <Pick
+                name="minutes"
+                label="Minutes"
+                value={wish.minutes ? String(wish.minutes) : ''}
+                onChange={(minutes) => change({ minutes: Number(minutes) })}
+                options={[
+                  any('any length'),
+                  ...MINUTES.map((n) => ({ value: String(n), label: `at most ${n}` })),
+                ]}
+              />
+              <Pick
+                name="players"
+                label="Players"
+                value={wish.players ? String(wish.players) : ''}
+                onChange={(players) => change({ players: Number(players) })}
+                options={[
+                  any('any number'),
+                  { value: '1', label: 'alone' },
+                  ...[2, 3, 4, 5].map((n) => ({ value: String(n), label: String(n) })),
+                ]}
+              />
+              <Pick
+                name="place"
+                label="Place"
+                value={wish.place}
+                onChange={(place) => change({ place: place as Wish['place'] })}
+                options={[
+                  any('anywhere'),
+                  ...Object.entries(PLACES).map(([value, label]) => ({ value, label })),
+                ]}
+              />
+            </Row>
+            <Row $gap="0 1.6rem" style={{ alignItems: 'center', marginTop: '0.5rem' }}>
+              <TickBox isSelected={wish.atHand} onChange={(atHand) => change({ atHand })}>
+                parts at hand
+              </TickBox>
+              <TickBox isSelected={wish.byVideo} onChange={(byVideo) => change({ byVideo })}>
+                works by video call
+              </TickBox>
+              <TickBox isSelected={wish.quiet} onChange={(quiet) => change({ quiet })}>
+                quiet
+              </TickBox>
+              <TickBox isSelected={wish.noReading} onChange={(noReading) => change({ noReading })}>
+                no reading needed
+              </TickBox>
+              <Link to="/choose/store">What is in the store ({atHand.length})</Link>
+              <span aria-live="polite" style={{ marginInlineStart: 'auto' }}>
+                <strong>{count(found.length, 'game')}</strong>
+              </span>
+              {narrowed && (
+                <Button quiet onPress={() => setWish(ANYTHING)}>
+                  Show all games
+                </Button>
+              )}
+            </Row>
+            <button type="submit" hidden aria-hidden tabIndex={-1} />
+          </form>
+        </Sheet>
+        {found.length === 0 && (
+          <Empty
+            title="No game is like that"
+            action={<Button onPress={() => setWish(ANYTHING)}>Show all games</Button>}
+          >
+            Take one wish back: the grade band or the minutes are often the ones that are too narrow.
+          </Empty>
+        )}
+        {(Object.keys(GAME_FAMILIES) as GameFamily[]).map((family) => {
+          const here = found.filter(({ entry }) => gameOf(entry).family === family);
+          return (
+            here.length > 0 && (
+              <Plank key={family} aria-labelledby={family}>
+                <h2 id={family}>{GAME_FAMILIES[family]}</h2>
+                <ul>
+                  {here.map(({ entry, presets }) => (
+                    <OnShelf
+                      key={entry.gameId}
+                      game={gameOf(entry)}
+                      preset={presets[0]!}
+                      lacks={wish.atHand || atHand.length === 0 ? [] : lacking(presets[0]!, atHand)}
+                    />
+                  ))}
+                </ul>
+              </Plank>
+            )
+          );
+        })}
         <Stack $gap="0.6rem">
           <h2>Your variants</h2>
           {variants.length === 0 ? (
             <Empty
               title="No variant saved yet"
-              action={<ButtonLink href={`/choose/${SHELF[0]!.id}`}>Open the first game</ButtonLink>}
+              action={<ButtonLink href={`/choose/${entries[0]!.gameId}`}>Open the first game</ButtonLink>}
             >
               A variant is a game with its knobs set, saved under a name of yours. Kits are filled with
               variants.
@@ -79,8 +293,7 @@ export default function Shelf({ loaderData }: Route.ComponentProps) {
                 <li key={variant.id}>
                   <Link to={`/choose/${variant.gameId}?variant=${variant.id}`}>
                     <strong>{variant.name}</strong>
-                    {say(SHELF.find((game) => game.id === variant.gameId)!.words, 'en', 'name')},{' '}
-                    {AGE_BANDS[variant.ageBand]}
+                    {variant.game}, {AGE_BANDS[variant.ageBand]}
                   </Link>
                 </li>
               ))}
@@ -92,48 +305,24 @@ export default function Shelf({ loaderData }: Route.ComponentProps) {
   );
 }
 
-function GameBoard({ game }: { game: Game }) {
-  const first = game.reckon(game.presets[0]!.params, assume(game.presets[0]!.ageBand));
-  const schools = [...new Set(game.presets.map((preset) => preset.school ?? ''))];
-  return (
-    <Board>
-      <GameDrawing shapes={game.drawing} width={170} />
-      <Stack $gap="0.7rem">
-        <div>
-          <h2>
-            <Link to={`/choose/${game.id}`}>{say(game.words, 'en', 'name')}</Link>
-          </h2>
-          <Faint>
-            {first.players.fewest}–{first.players.most} players, {first.space.place}, also alone
-          </Faint>
-        </div>
-        {schools.map((school) => (
-          <Stack key={school} $gap="0.35rem">
-            {school && <h3>Where {school}</h3>}
-            <Strips>
-              {game.presets
-                .filter((preset) => (preset.school ?? '') === school)
-                .map((preset) => (
-                  <PresetStrip key={preset.id} game={game} preset={preset} />
-                ))}
-            </Strips>
-          </Stack>
-        ))}
-      </Stack>
-    </Board>
-  );
-}
-
-function PresetStrip({ game, preset }: { game: Game; preset: Preset }) {
-  const { length, skills } = game.reckon(preset.params, assume(preset.ageBand));
-  return (
-    <li>
-      <Link to={`/choose/${game.id}?preset=${preset.id}`}>
-        <strong>{preset.name}</strong>
-        {count(length.minutes.mean, 'minute')}, {AGE_BANDS[preset.ageBand]}
+/** A game as it stands on its plank, with its minutes and skills as computed for the preset that was asked for. */
+const OnShelf = ({ game, preset, lacks }: { game: Game; preset: PresetEntry; lacks: string[] }) => (
+  <Standing>
+    <Link to={`/choose/${game.id}?preset=${preset.id}`}>
+      <span className="thing">
+        <GameDrawing shapes={game.drawing} width={150} />
+      </span>
+      <span className="label">
+        <strong>{say(game.words, 'en', 'name')}</strong>
+        {count(preset.minutes, 'minute')}, {AGE_BANDS[preset.ageBand]}
         <br />
-        {skills.join(', ')}
-      </Link>
-    </li>
-  );
-}
+        {preset.skills.slice(0, 2).join(', ')}
+        {lacks.length > 0 && (
+          <Faint as="span" className="lacks" style={{ display: 'block' }}>
+            to get: {lacks.map((id) => materialOf(id).plural).join(', ')}
+          </Faint>
+        )}
+      </span>
+    </Link>
+  </Standing>
+);

@@ -1,6 +1,6 @@
 import { Form } from 'react-router';
 import styled from 'styled-components';
-import { gameOf } from '~/core/games';
+import { gameFor } from '~/core/games';
 import { recipeOf, type KitPlan } from '~/core/kits/recipe';
 import { LEVELS } from '~/core/listening/answer';
 import { nextStep, sentenceFor, type Heard } from '~/core/listening/sentence';
@@ -21,7 +21,7 @@ export const meta: Route.MetaFunction = () => [{ title: 'Listen · Fern Basket' 
 /** What a family heard about: "6 counters" for one game, the kit's name for several. */
 function subjectOf(plan: KitPlan, kitName: string): string {
   const only = plan.variants.length === 1 ? plan.variants[0] : undefined;
-  return only ? gameOf(only.gameId).subject(only.params) : `“${kitName}”`;
+  return only ? gameFor(only).subject(only.params) : `“${kitName}”`;
 }
 
 function group(rows: AnswerRow[]) {

@@ -1,6 +1,6 @@
 import { data } from 'react-router';
 import styled from 'styled-components';
-import { gameOf } from '~/core/games';
+import { gameFor } from '~/core/games';
 import type { StepPart } from '~/core/games/types';
 import { MATERIAL_WORDS } from '~/core/kits/materials';
 import { recipeOf } from '~/core/kits/recipe';
@@ -39,10 +39,10 @@ export async function loader({ request, params, context }: Route.LoaderArgs) {
       .filter((part) => part.material !== 'instruction-sheet')
       .map((part) => say(MATERIAL_WORDS, language, part.material, { quantity: part.quantity })),
     games: recipe.variants.map(({ variant, reckoning }) => {
-      const game = gameOf(variant.gameId);
+      const game = gameFor(variant);
       return {
         name: say(game.words, language, 'name'),
-        goal: say(game.words, language, 'goal', variant.params),
+        goal: say(game.words, language, 'goal', game.about(variant.params)),
         minutes: reckoning.length.minutes.mean,
         players: Number(variant.params.players ?? page.copy.plan.players),
         unchecked: language !== 'en' && !checked[game.id]?.includes(language),

@@ -1,11 +1,12 @@
 import { data, Form, useNavigation } from 'react-router';
 import styled from 'styled-components';
-import { findGame, gameOf } from '~/core/games';
-import { LANGUAGES, say, WORDED, type Args, type Worded } from '~/core/words/message';
+import { gameFor } from '~/core/games';
+import { exampleArgs } from '~/core/words/examples';
+import { LANGUAGES, say, WORDED, type Worded } from '~/core/words/message';
 import { addLineChecks, lineChecks } from '~/data/queries/words';
 import { lineKey } from '~/core/words/checks';
 import { requireRole } from '~/server/people/session';
-import { notFound } from '~/server/refusals';
+import { requireGame } from '~/server/games/find';
 import { Button } from '~/app/ui/Button';
 import { TextBox, TickBox } from '~/app/ui/fields';
 import { Said } from '~/app/ui/Notices';
@@ -22,18 +23,16 @@ const languageIn = (request: Request): Worded => {
 
 export async function loader({ request, params }: Route.LoaderArgs) {
   await requireRole(request, 'coordinator', 'reader');
-  const game = findGame(params.gameId);
-  if (!game) throw notFound('This game');
-  return { gameId: game.id, target: languageIn(request), checks: await lineChecks(game.id) };
+  const gameRef = await requireGame(params.gameId);
+  return { gameRef, target: languageIn(request), checks: await lineChecks(gameFor(gameRef)) };
 }
 
 export async function action({ request, params }: Route.ActionArgs) {
   const person = await requireRole(request, 'coordinator', 'reader');
-  const game = findGame(params.gameId);
-  if (!game) throw notFound('This game');
+  const game = gameFor(await requireGame(params.gameId));
   const language = languageIn(request);
   const form = await request.formData();
-  const before = await lineChecks(game.id);
+  const before = await lineChecks(game);
   const rows = Object.keys(game.words[language]).flatMap((messageId) => {
     const right = form.get(`right ${messageId}`) === 'yes';
     const note = String(form.get(`note ${messageId}`) ?? '')
@@ -41,9 +40,9 @@ export async function action({ request, params }: Route.ActionArgs) {
       .slice(0, 500);
     const old = before[lineKey(messageId, language)];
     const changed = right !== (old?.right ?? false) || note !== (old?.note ?? '');
-    return changed ? [{ gameId: game.id, messageId, language, right, note, personId: person.id }] : [];
+    return changed ? [{ messageId, language, right, note, personId: person.id }] : [];
   });
-  await addLineChecks(rows);
+  await addLineChecks(game, rows);
   return data({ saved: rows.length });
 }
 
@@ -77,20 +76,11 @@ const Lines = styled.ol`
   }
 `;
 
-/** Numbers as an ordinary variant has them, so that a line reads as families will read it. */
-function exampleArgs(gameId: string): Record<string, Args> {
-  const game = gameOf(gameId);
-  const params = game.presets[1]?.params ?? game.presets[0]!.params;
-  const steps = game.steps(params);
-  return Object.fromEntries(steps.map((step) => [step.id, step.args]));
-}
-
 export default function Desk({ loaderData, actionData }: Route.ComponentProps) {
-  const { gameId, target, checks } = loaderData;
+  const { gameRef, target, checks } = loaderData;
   const busy = useNavigation().state !== 'idle';
-  const game = gameOf(gameId);
-  const args = exampleArgs(gameId);
-  const fallback: Args = { ...game.presets[1]?.params, a: 4, b: 2, ways: 7, years: 3, player: 1 };
+  const game = gameFor(gameRef);
+  const args = exampleArgs(game);
   const title = say(game.words, 'en', 'name');
   return (
     <Wide>
@@ -117,7 +107,7 @@ export default function Desk({ loaderData, actionData }: Route.ComponentProps) {
           <Lines>
             {Object.keys(game.words.en).map((id, line) => {
               const check = checks[lineKey(id, target)];
-              const values = args[id] ?? fallback;
+              const values = args[id];
               return (
                 <li key={id}>
                   <span className="number">{line + 1}</span>

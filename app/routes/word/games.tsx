@@ -1,6 +1,5 @@
 import { Link } from 'react-router';
-import { gameOf } from '~/core/games';
-import { LANGUAGES, say } from '~/core/words/message';
+import { LANGUAGES } from '~/core/words/message';
 import { count } from '~/core/words/numbers';
 import { uncheckedLines } from '~/data/queries/words';
 import { requireRole } from '~/server/people/session';
@@ -35,9 +34,7 @@ export default function Games({ loaderData }: Route.ComponentProps) {
               {loaderData.games.map((game) => (
                 <tr key={`${game.gameId} ${game.language}`}>
                   <td>
-                    <Link to={`/word/${game.gameId}?language=${game.language}`}>
-                      {say(gameOf(game.gameId).words, 'en', 'name')}
-                    </Link>
+                    <Link to={`/word/${game.gameId}?language=${game.language}`}>{game.name}</Link>
                   </td>
                   <td>{LANGUAGES[game.language].name}</td>
                   <td>{game.lines}</td>

@@ -7,7 +7,7 @@ import { ladder, waysTo, type HopParams } from './rules';
 const FEW = 3;
 
 export function reckon(params: HopParams, assumptions: Assumptions): Reckoning {
-  const { digits, ops, to, cellMm } = params;
+  const { digits, ops, cellMm } = params;
   const ways = Object.entries(waysTo(params)).map(([target, list]) => ({ target: Number(target), list }));
   const possible = ways.filter(({ list }) => list.length > 0);
   const hardest = ways.reduce((a, b) => (b.list.length < a.list.length ? b : a));

@@ -3,17 +3,7 @@ import { fact, type Fact } from '~/core/cards/facts';
 import { point } from '~/core/chance/pmf';
 import { chanceFigure, figure, know, mend, mind, need, reckoned } from '../make';
 import type { Assumptions, Practised, Reckoning } from '../types';
-import {
-  answer,
-  cardsEach,
-  ladder,
-  numbers,
-  perRound,
-  piles,
-  rounds,
-  values,
-  type PileParams,
-} from './rules';
+import { answer, ladder, numbers, perRound, piles, rounds, values, type PileParams } from './rules';
 
 /** Chance that two players have the same answer in the first round; exact, without putting back. */
 export function tieChance(counts: ReadonlyMap<number, number>, op: PileParams['op']): number | undefined {

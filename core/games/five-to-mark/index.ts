@@ -5,6 +5,7 @@ import { drawing } from './drawing';
 import { play } from './play';
 import { reckon } from './reckon';
 import { about, faults, presets, schema, subject } from './rules';
+import { deal, solve } from './solve';
 import { steps } from './steps';
 import { en } from './words/en';
 import { es } from './words/es';
@@ -24,4 +25,6 @@ export const fiveToMark = defineGame({
   about,
   subject,
   audit,
+  deal,
+  solve: (params, laid, target) => solve(laid, target, params),
 });

@@ -1,7 +1,6 @@
 import { countValues } from '~/core/cards/deck';
 import { fact } from '~/core/cards/facts';
 import { point } from '~/core/chance/pmf';
-import { seeded, shuffled } from '~/core/chance/random';
 import { QUICK, type Effort } from '~/core/chance/simulate';
 import { share } from '~/core/words/numbers';
 import { chanceFigure, figure, know, mend, mind, need, reckoned } from '../make';
@@ -95,10 +94,4 @@ function practice({ ops }: MarkParams, deck: readonly number[], rounds: number):
       }
   const all = list.reduce((total, one) => total + one.meetings, 0);
   return list.map((one) => ({ ...one, meetings: (one.meetings / all) * rounds }));
-}
-
-/** Deals a layout: the laid numbers and the target. */
-export function deal(params: MarkParams, seed: number): { laid: number[]; target: number } {
-  const cards = shuffled(deckNumbers(params), seeded(seed));
-  return { laid: cards.slice(0, params.laid), target: cards[params.laid]! };
 }

@@ -3,6 +3,9 @@
  * they differ only in the order or bracketing of sums or of products.
  */
 import { apply, type Sign } from '~/core/cards/facts';
+import { shuffled, type Random } from '~/core/chance/random';
+import type { Layout as Deal } from '../types';
+import { deckNumbers, type MarkParams } from './rules';
 
 /** A sum with what is added and what is taken away, a product with what multiplies and divides, or one card. */
 type Node =
@@ -179,5 +182,8 @@ function write(node: Node): string {
   ].join(' ');
 }
 
-/** A hint that gives away one card more each time: the cards of the shortest way, largest first. */
-export const hint = (way: Way, given: number): number[] => way.cards.slice(0, given);
+/** Deals a layout: the laid numbers and the target. */
+export function deal(params: MarkParams, random: Random): Deal {
+  const cards = shuffled(deckNumbers(params), random);
+  return { laid: cards.slice(0, params.laid), target: cards[params.laid]! };
+}

@@ -1,9 +1,11 @@
 import { wording } from '../make';
-import { defineGame } from '../types';
+import { defineGame, type Peek } from '../types';
+import { pick } from '~/core/chance/random';
+import { draw } from './arrange';
 import { drawing } from './drawing';
 import { play } from './play';
 import { reckon } from './reckon';
-import { about, faults, presets, schema, subject } from './rules';
+import { about, cardsOf, faults, presets, schema, subject } from './rules';
 import { steps } from './steps';
 import { en } from './words/en';
 import { es } from './words/es';
@@ -22,4 +24,16 @@ export const peekAndSay = defineGame({
   steps,
   about,
   subject,
+  peek: (params, random): Peek => {
+    const card = pick(cardsOf(params), random);
+    const [a, b] = card.groups;
+    return {
+      shapes: draw(card, random),
+      seconds: params.seconds,
+      says:
+        b === undefined
+          ? { id: 'turn.say', args: { number: a! } }
+          : { id: 'turn.sayTwo', args: { a: a!, b, answer: a! + b } },
+    };
+  },
 });

@@ -1,0 +1,158 @@
+import { useState } from 'react';
+import { Link } from 'react-router';
+import { DECK, deckWithout, type Card } from '~/core/cards/deck';
+import { SHELF } from '~/core/games';
+import type { DeckVerdict, Game, Params } from '~/core/games/types';
+import { gameOf } from '~/core/games';
+import { say } from '~/core/words/message';
+import { count } from '~/core/words/numbers';
+import { listVariants } from '~/data/queries/kits';
+import { requireRole } from '~/server/people/session';
+import { TickBox } from '~/app/ui/fields';
+import { MissingCards } from '~/app/ui/Knobs';
+import { Faint, Heading, Row, Sheet, Stack, State, TableFrame, Wide, type Tone } from '~/app/ui/Page';
+import { useRemembered } from '~/app/ui/remember';
+import type { Route } from './+types/deck';
+
+export const meta: Route.MetaFunction = () => [{ title: 'Check a deck · Fern Basket' }];
+
+export async function loader({ request }: Route.LoaderArgs) {
+  await requireRole(request, 'coordinator', 'helper');
+  const variants = (await listVariants())
+    .filter(({ gameId, own }) => !own && gameOf(gameId).audit)
+    .map(({ id, gameId, name, params }) => ({ id, gameId, name, params }));
+  return { variants };
+}
+
+interface Row {
+  key: string;
+  game: Game;
+  name: string;
+  params: Params;
+  link: string;
+}
+
+const WORDS: Record<DeckVerdict['verdict'], { tone: Tone; word: string }> = {
+  plays: { tone: 'calm', word: 'plays as it is' },
+  playsWithNote: { tone: 'wait', word: 'plays, with a note' },
+  doesNotPlay: { tone: 'hand', word: 'does not play' },
+};
+const ORDER: DeckVerdict['verdict'][] = ['plays', 'playsWithNote', 'doesNotPlay'];
+
+const cardGames = SHELF.filter((game) => game.audit);
+
+/** The card games at a parameter that uses the usual deck. */
+const presetRows = (): Row[] =>
+  cardGames.flatMap((game) =>
+    game.presets
+      .filter(({ params }) => params.source === undefined || params.source === 'cards')
+      .map(({ id, name, school, params }) => ({
+        key: `${game.id} ${id}`,
+        game,
+        name: [name, school && `where ${school}`].filter(Boolean).join(', '),
+        params,
+        link: `/choose/${game.id}?preset=${id}`,
+      })),
+  );
+
+export default function DeckAudit({ loaderData }: Route.ComponentProps) {
+  const { value: decks, set } = useRemembered<{ first: Card[]; second: Card[]; two: boolean }>('deck check', {
+    first: [],
+    second: [],
+    two: false,
+  });
+  const [every, setEvery] = useState(false);
+  const cards = [...deckWithout(decks.first), ...(decks.two ? deckWithout(decks.second) : [])];
+  const mine: Row[] = loaderData.variants.map((variant) => ({
+    key: variant.id,
+    game: gameOf(variant.gameId),
+    name: `your variant “${variant.name}”`,
+    params: variant.params,
+    link: `/choose/${variant.gameId}?variant=${variant.id}`,
+  }));
+  // One preset of each game is enough at a glance; the others wait behind a tick.
+  const presets = presetRows();
+  const rows = [
+    ...mine,
+    ...presets.filter((row, i) => every || presets.findIndex((one) => one.game === row.game) === i),
+  ].map((row) => ({ ...row, ...row.game.audit!(row.params, cards) }));
+  const plays = rows.filter((row) => row.verdict !== 'doesNotPlay').length;
+  const lost = decks.first.filter((card) => decks.second.includes(card));
+  return (
+    <Wide>
+      <Stack>
+        <Heading title="Does this deck still play?">
+          A donated or returned deck with cards missing is often good for another game. Tap what it lacks.
+        </Heading>
+        <Row $gap="1.4rem" style={{ alignItems: 'start' }}>
+          <Sheet aria-labelledby="first" style={{ flex: '1 1 520px' }}>
+            <Stack $gap="0.7rem">
+              <h2 id="first">{decks.two ? 'The first deck' : 'The deck'}</h2>
+              <MissingCards
+                label="Missing cards"
+                missing={decks.first}
+                onChange={(first) => set((old) => ({ ...old, first }))}
+              />
+              <TickBox isSelected={decks.two} onChange={(two) => set((old) => ({ ...old, two }))}>
+                There is a second deck: what do the two make together?
+              </TickBox>
+            </Stack>
+          </Sheet>
+          {decks.two && (
+            <Sheet aria-labelledby="second" style={{ flex: '1 1 520px' }}>
+              <Stack $gap="0.7rem">
+                <h2 id="second">The second deck</h2>
+                <MissingCards
+                  label="Cards missing from the second deck"
+                  missing={decks.second}
+                  onChange={(second) => set((old) => ({ ...old, second }))}
+                />
+              </Stack>
+            </Sheet>
+          )}
+        </Row>
+        <p aria-live="polite">
+          <strong>
+            {count(cards.length, 'card')} of {decks.two ? 2 * DECK.length : DECK.length}.
+          </strong>{' '}
+          {plays} of {count(rows.length, 'game')} can be played
+          {decks.two ? ' with both decks shuffled together' : ''}.
+          {decks.two &&
+            (lost.length === 0
+              ? ' Together they also make one whole deck: every card is in at least one of them.'
+              : ` One whole deck cannot be made of them: ${count(lost.length, 'card is', 'cards are')} missing from both.`)}
+        </p>
+        <TableFrame>
+          <table>
+            <thead>
+              <tr>
+                <th>Game</th>
+                <th>With these cards</th>
+                <th>Note</th>
+              </tr>
+            </thead>
+            <tbody>
+              {[...rows]
+                .sort((a, b) => ORDER.indexOf(a.verdict) - ORDER.indexOf(b.verdict))
+                .map((row) => (
+                  <tr key={row.key}>
+                    <td>
+                      <Link to={row.link}>{say(row.game.words, 'en', 'name')}</Link>
+                      <Faint>{row.name}</Faint>
+                    </td>
+                    <td>
+                      <State tone={WORDS[row.verdict].tone}>{WORDS[row.verdict].word}</State>
+                    </td>
+                    <td>{row.note}</td>
+                  </tr>
+                ))}
+            </tbody>
+          </table>
+        </TableFrame>
+        <TickBox isSelected={every} onChange={setEvery}>
+          Show every preset of every card game
+        </TickBox>
+      </Stack>
+    </Wide>
+  );
+}

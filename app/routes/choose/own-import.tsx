@@ -1,0 +1,92 @@
+import { data, Form, Link, redirect, useNavigation } from 'react-router';
+import styled from 'styled-components';
+import { ownGameId } from '~/core/own/game';
+import { keepOwnGame, MOST_BYTES } from '~/server/games/own';
+import { requireRole } from '~/server/people/session';
+import { Button } from '~/app/ui/Button';
+import { Said } from '~/app/ui/Notices';
+import { Faint, Heading, Row, Sheet, Stack, TableFrame, Wide } from '~/app/ui/Page';
+import type { Route } from './+types/own-import';
+
+export const meta: Route.MetaFunction = () => [{ title: 'Bring a game in · Fern Basket' }];
+
+export async function loader({ request }: Route.LoaderArgs) {
+  await requireRole(request, 'coordinator');
+  return null;
+}
+
+export async function action({ request }: Route.ActionArgs) {
+  const person = await requireRole(request, 'coordinator');
+  const file = (await request.formData()).get('file');
+  const refuse = (sentence: string) =>
+    data({ errors: { '': sentence } as Record<string, string> }, { status: 400 });
+  if (!(file instanceof File) || file.size === 0) return refuse('Choose a file first.');
+  if (file.size > MOST_BYTES) return refuse('This file is too large to be one game. Nothing was read.');
+  const kept = await keepOwnGame(await file.text(), { createdBy: person.id });
+  if (!kept.ok) return data({ errors: kept.errors }, { status: 400 });
+  throw redirect(`/choose/${ownGameId(kept.id)}`);
+}
+
+const FileBox = styled.input`
+  min-height: 44px;
+  max-width: 100%;
+`;
+
+export default function ImportOwnGame({ actionData }: Route.ComponentProps) {
+  const busy = useNavigation().state !== 'idle';
+  const errors = Object.entries(actionData?.errors ?? {});
+  return (
+    <Wide>
+      <Stack>
+        <Heading title="Bring a game in from a file">
+          A game that another school made and took out as a JSON file.
+        </Heading>
+        <Sheet>
+          <Form method="post" encType="multipart/form-data">
+            <Stack $gap="0.8rem">
+              <label htmlFor="file">
+                <strong>File</strong>
+              </label>
+              <FileBox id="file" type="file" name="file" accept="application/json,.json" />
+              <Row>
+                <Button type="submit" isPending={busy}>
+                  Bring this game in
+                </Button>
+              </Row>
+            </Stack>
+          </Form>
+        </Sheet>
+        {errors.length > 0 && (
+          <Said kind="stop" word="Refused" live>
+            Nothing was kept. Put these places right in the file, and bring it in again.
+            <TableFrame>
+              <table>
+                <thead>
+                  <tr>
+                    <th>Place</th>
+                    <th>What is wrong</th>
+                  </tr>
+                </thead>
+                <tbody>
+                  {errors.map(([place, sentence]) => (
+                    <tr key={place}>
+                      <td>{place || 'the whole file'}</td>
+                      <td>{sentence}</td>
+                    </tr>
+                  ))}
+                </tbody>
+              </table>
+            </TableFrame>
+          </Said>
+        )}
+        <Faint>
+          The form of the file is published as{' '}
+          <Link to="/own-game.schema.json" reloadDocument>
+            JSON Schema
+          </Link>
+          .
+        </Faint>
+      </Stack>
+    </Wide>
+  );
+}

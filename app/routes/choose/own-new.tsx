@@ -1,0 +1,33 @@
+import { data, redirect } from 'react-router';
+import { newOwnGame } from '~/core/own/definition';
+import { ownGameId } from '~/core/own/game';
+import { keepOwnGame } from '~/server/games/own';
+import { requireRole } from '~/server/people/session';
+import { OwnGameForm } from './OwnGameForm';
+import type { Route } from './+types/own-new';
+
+export const meta: Route.MetaFunction = () => [{ title: 'A game of your own · Fern Basket' }];
+
+export async function loader({ request }: Route.LoaderArgs) {
+  await requireRole(request, 'coordinator');
+  return null;
+}
+
+export async function action({ request }: Route.ActionArgs) {
+  const person = await requireRole(request, 'coordinator');
+  const text = String((await request.formData()).get('definition') ?? '');
+  const kept = await keepOwnGame(text, { createdBy: person.id });
+  if (!kept.ok) return data(kept, { status: 400 });
+  throw redirect(`/choose/${ownGameId(kept.id)}`);
+}
+
+export default function NewOwnGame({ actionData }: Route.ComponentProps) {
+  return (
+    <OwnGameForm
+      title="A game of your own"
+      draftKey="own game"
+      initial={newOwnGame()}
+      errors={actionData?.errors ?? {}}
+    />
+  );
+}

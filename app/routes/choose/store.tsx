@@ -1,0 +1,78 @@
+import { data, Form, useNavigation } from 'react-router';
+import styled from 'styled-components';
+import { materials, type Material } from '~/core/kits/materials';
+import { materialsAtHand, setMaterialsAtHand } from '~/data/queries/games';
+import { requireRole } from '~/server/people/session';
+import { Button, ButtonLink } from '~/app/ui/Button';
+import { TickBox } from '~/app/ui/fields';
+import { Said } from '~/app/ui/Notices';
+import { Heading, Row, Stack, Wide } from '~/app/ui/Page';
+import type { Route } from './+types/store';
+
+export const meta: Route.MetaFunction = () => [{ title: 'In the store · Fern Basket' }];
+
+/** What a store can have: not what is printed, and not what families find at home. */
+const storable = (): Material[] =>
+  materials().filter(({ kind }) => kind === 'durable' || kind === 'consumable');
+
+export async function loader({ request }: Route.LoaderArgs) {
+  await requireRole(request, 'coordinator');
+  return { atHand: await materialsAtHand() };
+}
+
+export async function action({ request }: Route.ActionArgs) {
+  await requireRole(request, 'coordinator');
+  const ticked = (await request.formData()).getAll('material').map(String);
+  const kept = storable()
+    .map(({ id }) => id)
+    .filter((id) => ticked.includes(id));
+  await setMaterialsAtHand(kept);
+  return data({ saved: kept.length });
+}
+
+const Ticks = styled.div`
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(230px, 1fr));
+  gap: 0 1.5rem;
+`;
+
+export default function Store({ loaderData, actionData }: Route.ComponentProps) {
+  const busy = useNavigation().state !== 'idle';
+  return (
+    <Wide>
+      <Form method="post">
+        <Stack>
+          <Heading title="What is in the store?">
+            Tick what there is enough of for one more basket. The shelf then shows what a game still lacks,
+            and can be narrowed to what is at hand. Printed parts are always at hand.
+          </Heading>
+          {actionData && (
+            <Said kind="done" word="Noted" live>
+              {actionData.saved} kinds of parts are at hand.
+            </Said>
+          )}
+          <Ticks role="group" aria-label="Parts at hand">
+            {storable().map((material) => (
+              <TickBox
+                key={material.id}
+                name="material"
+                value={material.id}
+                defaultSelected={loaderData.atHand.includes(material.id)}
+              >
+                {material.plural}
+              </TickBox>
+            ))}
+          </Ticks>
+          <Row>
+            <Button type="submit" isPending={busy}>
+              Note what is at hand
+            </Button>
+            <ButtonLink quiet href="/choose">
+              Back to the shelf
+            </ButtonLink>
+          </Row>
+        </Stack>
+      </Form>
+    </Wide>
+  );
+}

@@ -1,0 +1,69 @@
+import { useEffect, useMemo, useState } from 'react';
+import type { FieldErrors } from '~/core/check/check';
+import { gameFor, type GameRef } from '~/core/games';
+import { checkParams } from '~/core/games/params';
+import type { Assumptions, Params, Reckoning } from '~/core/games/types';
+import type { ReckonMessage, ReckonRequest } from '~/app/workers/reckon.worker';
+
+/** A knob that is still being turned starts no worker. */
+const PAUSE_MS = 250;
+
+export interface Reckoned {
+  /** What is wrong with the parameters; nothing is reckoned then. */
+  errors: FieldErrors;
+  reckoning?: Reckoning;
+  /** How far the heavy figures are, 0 to 1; undefined when nothing is under way. */
+  progress?: number;
+  cancel: () => void;
+  /** The heavy figures were stopped by hand, and can be asked for again. */
+  stopped: boolean;
+  again: () => void;
+}
+
+/**
+ * The reckoning of parameters: what takes no time at once, exact or simulated figures that take longer from a
+ * worker as soon as they are there.
+ */
+export function useReckoning(gameRef: GameRef, params: Params, assumptions: Assumptions): Reckoned {
+  const key = JSON.stringify([gameRef, params, assumptions]);
+  const quick = useMemo(() => {
+    const [of, at, under] = JSON.parse(key) as [GameRef, Params, Assumptions];
+    const game = gameFor(of);
+    const checked = checkParams(game, at);
+    return checked.ok
+      ? { errors: {}, reckoning: game.reckon(checked.value, under) }
+      : { errors: checked.errors, reckoning: undefined };
+  }, [key]);
+  const [heavy, setHeavy] = useState<{ key: string; progress?: number; reckoning?: Reckoning }>();
+  const [stoppedAt, setStopped] = useState<string>();
+  const wanted = Boolean(quick.reckoning && (quick.reckoning.simulated || quick.reckoning.pending.length));
+  const stopped = stoppedAt === key;
+  useEffect(() => {
+    if (!wanted || stopped) return;
+    let worker: Worker | undefined;
+    const timer = setTimeout(() => {
+      worker = new Worker(new URL('../workers/reckon.worker.ts', import.meta.url), { type: 'module' });
+      const [of, at, under] = JSON.parse(key) as [GameRef, Params, Assumptions];
+      setHeavy({ key, progress: 0 });
+      worker.onmessage = ({ data }: MessageEvent<ReckonMessage>) => {
+        setHeavy(data.kind === 'done' ? { key, reckoning: data.reckoning } : { key, progress: data.share });
+        if (data.kind === 'done') worker?.terminate();
+      };
+      worker.onerror = () => setHeavy({ key });
+      worker.postMessage({ gameRef: of, params: at, assumptions: under } satisfies ReckonRequest);
+    }, PAUSE_MS);
+    return () => {
+      clearTimeout(timer);
+      worker?.terminate();
+    };
+  }, [key, wanted, stopped]);
+  const here = heavy?.key === key ? heavy : undefined;
+  return {
+    errors: quick.errors,
+    reckoning: here?.reckoning ?? quick.reckoning,
+    progress: wanted && !stopped && !here?.reckoning ? (here?.progress ?? 0) : undefined,
+    cancel: () => setStopped(key),
+    stopped: wanted && stopped && !here?.reckoning,
+    again: () => setStopped(undefined),
+  };
+}

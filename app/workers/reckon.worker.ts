@@ -1,0 +1,24 @@
+/** Reckons a game with all its heavy figures, away from the page, and tells how far it is. */
+import { FULL } from '~/core/chance/simulate';
+import { gameFor, type GameRef } from '~/core/games';
+import type { Assumptions, Params, Reckoning } from '~/core/games/types';
+
+export interface ReckonRequest {
+  gameRef: GameRef;
+  params: Params;
+  assumptions: Assumptions;
+}
+export type ReckonMessage = { kind: 'progress'; share: number } | { kind: 'done'; reckoning: Reckoning };
+
+const MIN_STEP = 0.02;
+
+self.onmessage = ({ data: { gameRef, params, assumptions } }: MessageEvent<ReckonRequest>) => {
+  const send = (message: ReckonMessage): void => self.postMessage(message);
+  let told = 0;
+  const progress = (share: number): void => {
+    if (share - told < MIN_STEP) return;
+    told = share;
+    send({ kind: 'progress', share });
+  };
+  send({ kind: 'done', reckoning: gameFor(gameRef).reckon(params, assumptions, { ...FULL, progress }) });
+};
