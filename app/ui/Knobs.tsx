@@ -64,9 +64,10 @@ export function Knobs({
   errors: FieldErrors;
   onTurn: (change: Params) => void;
 }) {
-  const small = knobs.filter((knob) => knob.kind === 'whole' || knob.kind === 'chance');
-  const ticks = knobs.filter((knob) => knob.kind === 'yes');
-  const rest = knobs.filter((knob) => !small.includes(knob) && !ticks.includes(knob));
+  const asked = knobs.filter(({ when }) => !when || when.is.includes(params[when.name] as string));
+  const small = asked.filter((knob) => knob.kind === 'whole' || knob.kind === 'chance');
+  const ticks = asked.filter((knob) => knob.kind === 'yes');
+  const rest = asked.filter((knob) => !small.includes(knob) && !ticks.includes(knob));
   const control = (knob: Knob) => (
     <KnobControl
       key={knob.name}

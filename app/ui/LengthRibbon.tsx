@@ -1,4 +1,4 @@
-import { entries } from '~/core/chance/pmf';
+import { entries, quantile } from '~/core/chance/pmf';
 import type { Length } from '~/core/games/types';
 import { plain } from '~/core/words/numbers';
 import { color, type } from './theme';
@@ -10,7 +10,11 @@ const EDGE = 14;
 /** How long a play takes: one ribbon, thick where most plays end, with the middle and the 90-in-100 mark named. */
 export function LengthRibbon({ length }: { length: Length }) {
   const minutesOf = (turns: number): number => (turns * length.secondsPerTurn) / 60 + length.setUpMinutes;
-  const ends = entries(length.turns).map(([turns, chance]) => ({ minutes: minutesOf(turns), chance }));
+  // A tail that one play in two hundred reaches would press all others together.
+  const longest = quantile(length.turns, 0.995);
+  const ends = entries(length.turns)
+    .filter(([turns]) => turns <= longest)
+    .map(([turns, chance]) => ({ minutes: minutesOf(turns), chance }));
   const last = ends.at(-1)!.minutes;
   const scale = (WIDTH - 2 * EDGE) / Math.max(last * 1.06, 5);
   const x = (minutes: number): number => EDGE + minutes * scale;
@@ -54,6 +58,8 @@ export function LengthRibbon({ length }: { length: Length }) {
       <circle cx={x(0)} cy={MIDDLE} r="5" fill={color.fern} />
       {marks.map((mark, i) => {
         const above = close && i === 0;
+        // A name under the ribbon ends at its mark, unless it would begin before the ribbon does.
+        const under = close && i === 1 && x(mark.at) > 190 ? 'end' : undefined;
         const anchor = x(mark.at) > WIDTH - 130 ? 'end' : x(mark.at) < 90 ? 'start' : 'middle';
         return (
           <g key={mark.name}>
@@ -65,7 +71,7 @@ export function LengthRibbon({ length }: { length: Length }) {
             <text
               x={x(mark.at)}
               y={above ? 12 : 88}
-              textAnchor={close && i === 1 ? 'end' : anchor}
+              textAnchor={under ?? (close && i === 1 ? 'start' : anchor)}
               fontFamily={type.body}
               fontSize="16"
               fill={color.ink}
@@ -76,9 +82,11 @@ export function LengthRibbon({ length }: { length: Length }) {
           </g>
         );
       })}
-      <text x={x(0) - 5} y={88} fontFamily={type.body} fontSize="16" fill={color.faint}>
-        set up
-      </text>
+      {x(marks.at(-1)!.at) > 270 && (
+        <text x={x(0) - 5} y={88} fontFamily={type.body} fontSize="16" fill={color.faint}>
+          set up
+        </text>
+      )}
     </svg>
   );
 }

@@ -1,7 +1,8 @@
 import styled from 'styled-components';
 import type { Figure, Reckoning } from '~/core/games/types';
 import { materialOf } from '~/core/kits/materials';
-import { count, plain } from '~/core/words/numbers';
+import { CHANCE } from '~/core/games/make';
+import { count, hundredths, plain } from '~/core/words/numbers';
 import { Button } from './Button';
 import { Entered, Entries, Faint, Margin, TableFrame } from './Page';
 import { color } from './theme';
@@ -17,9 +18,20 @@ const Under = styled.div`
   }
 `;
 
-/** A figure's number as it is read, with its error where it was simulated. */
-export const shown = (figure: Figure): string =>
-  `${plain(figure.value)}${figure.error !== undefined && figure.error > 0 ? ` ± ${plain(figure.error)}` : ''}`;
+/** A figure's number as it is read, with its error where it was simulated; chances in hundredths. */
+export function shown({ value, unit, error }: Figure): { number: string; unit: string } {
+  const chance = unit === CHANCE;
+  const said = chance ? 'in 100' : unit;
+  if (error === undefined || error === 0)
+    return { number: chance ? hundredths(value) : plain(value), unit: said };
+  // As many decimals as the error leaves meaning in.
+  const scale = chance ? 100 : 1;
+  const decimals = Math.min(4, Math.max(0, -Math.floor(Math.log10(error * scale))));
+  return {
+    number: `${(value * scale).toFixed(decimals)} ± ${(error * scale).toFixed(decimals)}`,
+    unit: said,
+  };
+}
 
 /** Heavy figures on their way: how far they are, and a way to stop them. */
 function UnderWay({ reckoned, reckoning }: { reckoned: Reckoned; reckoning: Reckoning }) {
@@ -61,13 +73,7 @@ export function Reckonings({ reckoned, reckoning }: { reckoned: Reckoned; reckon
           reason={`${plain(length.secondsPerTurn)} seconds a turn and ${count(length.setUpMinutes, 'minute')} to set up.`}
         />
         {explained.map((figure) => (
-          <Entered
-            key={figure.name}
-            label={figure.label}
-            number={shown(figure)}
-            unit={figure.unit}
-            reason={figure.reason}
-          />
+          <Entered key={figure.name} label={figure.label} {...shown(figure)} reason={figure.reason} />
         ))}
       </Entries>
       {simulated && (

@@ -30,7 +30,7 @@ export function Weave({ practice }: { practice: readonly Practised[] }) {
 
 function Basket({ practice, all }: { practice: readonly Practised[]; all: readonly Practised[] }) {
   const values = practice.flatMap(({ fact }) => [fact.a, fact.b]);
-  const low = Math.min(0, ...values);
+  const low = Math.min(...values);
   const top = Math.max(...values);
   const step = SIZE / (top - low + 1);
   const at = (n: number): number => LABEL + (n - low + 0.5) * step;

@@ -1,7 +1,6 @@
 import { useEffect, useMemo, useState } from 'react';
 import type { FieldErrors } from '~/core/check/check';
 import { gameFor, type GameRef } from '~/core/games';
-import { checkParams } from '~/core/games/params';
 import type { Assumptions, Params, Reckoning } from '~/core/games/types';
 import type { ReckonMessage, ReckonRequest } from '~/app/workers/reckon.worker';
 
@@ -29,10 +28,9 @@ export function useReckoning(gameRef: GameRef, params: Params, assumptions: Assu
   const quick = useMemo(() => {
     const [of, at, under] = JSON.parse(key) as [GameRef, Params, Assumptions];
     const game = gameFor(of);
-    const checked = checkParams(game, at);
-    return checked.ok
-      ? { errors: {}, reckoning: game.reckon(checked.value, under) }
-      : { errors: checked.errors, reckoning: undefined };
+    // The knobs keep to the schema; what is left to ask is whether the settings go together.
+    const errors = game.faults(at);
+    return { errors, reckoning: Object.keys(errors).length ? undefined : game.reckon(at, under) };
   }, [key]);
   const [heavy, setHeavy] = useState<{ key: string; progress?: number; reckoning?: Reckoning }>();
   const [stoppedAt, setStopped] = useState<string>();

@@ -14,7 +14,7 @@ export type Checked<T> = { ok: true; value: T } | { ok: false; errors: FieldErro
 const make = (coerceTypes: boolean): Ajv => {
   const ajv = new Ajv({ allErrors: true, useDefaults: true, verbose: true, coerceTypes });
   formats.default(ajv);
-  return ajv.addKeyword('labels').addKeyword('cards');
+  return ajv.addKeyword('labels').addKeyword('cards').addKeyword('when');
 };
 const forJson = make(false);
 const forForms = make(true);

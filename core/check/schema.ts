@@ -6,6 +6,8 @@ interface About {
   title: string;
   description?: string;
   default?: unknown;
+  /** The knob matters only while another parameter has one of these values. */
+  when?: { name: string; is: readonly (string | number | boolean)[] };
 }
 
 /** A whole number with its range. */
@@ -89,6 +91,7 @@ interface KnobAbout {
   name: string;
   title: string;
   hint?: string;
+  when?: About['when'];
 }
 export interface KnobOption {
   value: string;
@@ -115,7 +118,12 @@ const optionsOf = (labels: Record<string, string>): KnobOption[] =>
 /** The knobs of an object schema, in its order. Throws TypeError for a schema no knob fits. */
 export function knobs(schema: { properties: Record<string, TSchema> }): Knob[] {
   return Object.entries(schema.properties).map(([name, property]): Knob => {
-    const about: KnobAbout = { name, title: property.title ?? name, hint: property.description };
+    const about: KnobAbout = {
+      name,
+      title: property.title ?? name,
+      hint: property.description,
+      when: property.when as About['when'],
+    };
     const range = (of: TSchema) => ({ min: of.minimum as number, max: of.maximum as number });
     const items = property.items as TSchema | undefined;
     const inner = property.properties as Record<string, TSchema> | undefined;

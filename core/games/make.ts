@@ -2,7 +2,6 @@
 import { entries, mean, quantile, type Pmf } from '~/core/chance/pmf';
 import type { Estimate, Simulated } from '~/core/chance/simulate';
 import { CHOKE_TUBE_MM, fitsChokeTube, materialOf } from '~/core/kits/materials';
-import { share } from '~/core/words/numbers';
 import type { Args, Messages, Wording } from '~/core/words/message';
 import { lengthOf } from './length';
 import { SHARED_WORDS, type SharedMessage } from './shared-words';
@@ -33,16 +32,17 @@ export const figure = (
   error?: number,
 ): Figure => ({ name, label, value, unit, reason, ...(error === undefined ? {} : { error }) });
 
-/** A chance as a figure: its reason opens with the chance in words. */
+/** The unit of chances: they stand as 0 to 1 in the reckoning, and are read in hundredths. */
+export const CHANCE = 'of 1';
+
+/** A chance as a figure. */
 export const chanceFigure = (
   name: string,
   label: string,
   value: number,
   reason: string,
   error?: number,
-): Figure => figure(name, label, value, 'of 1', `${sentenceCase(share(value))}: ${reason}`, error);
-
-const sentenceCase = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
+): Figure => figure(name, label, value, CHANCE, reason.charAt(0).toUpperCase() + reason.slice(1), error);
 
 /** A simulated mean as a figure; none when no play gave it. */
 export const simulatedFigure = (

@@ -11,9 +11,24 @@ export const plain = (value: number): string =>
 export function share(chance: number): string {
   if (chance <= 0) return 'never';
   if (chance >= 1) return 'always';
+  if (chance > 0.995) return 'more than 99 in 100';
   return chance >= 0.1 ? `${whole.format(chance * 100)} in 100` : `1 in ${whole.format(1 / chance)}`;
+}
+
+/** How often something happens, to open a sentence: "In every game", "In 31 in 100 games". */
+export function inGames(chance: number): string {
+  if (chance >= 1) return 'In every game';
+  if (chance <= 0) return 'In no game';
+  return `In ${share(chance)} games`;
 }
 
 /** "1 game", "3 games". */
 export const count = (n: number, one: string, many = `${one}s`): string =>
   `${whole.format(n)} ${n === 1 ? one : many}`;
+
+/** A chance in hundredths: whole, or with the decimals it takes to tell it from 0 and from 100. */
+export function hundredths(chance: number): string {
+  const near = Math.min(chance, 1 - chance);
+  const decimals = near > 0 && near < 0.01 ? Math.min(6, Math.ceil(-Math.log10(near)) - 1) : 0;
+  return (chance * 100).toFixed(decimals);
+}

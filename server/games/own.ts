@@ -1,6 +1,6 @@
 /** Games of the school's own, as forms and files bring them in. */
 import type { FieldErrors } from '~/core/check/check';
-import { checkOwnGame } from '~/core/own/definition';
+import { checkOwnGame } from '~/core/own/check';
 import { saveOwnGame } from '~/data/queries/games';
 
 /** The largest file that is read: a game is a few thousand characters. */

@@ -5,11 +5,11 @@ import type { FieldErrors } from '~/core/check/check';
 import { gameFor } from '~/core/games';
 import { AGE_BANDS, assume } from '~/core/games/types';
 import {
-  checkOwnGame,
   ENDS,
   MAKES,
   OWN_ARGUMENTS,
   OWN_MATERIALS,
+  ownFaults,
   OWN_PLACES,
   RULES,
   SHOWS,
@@ -17,13 +17,12 @@ import {
   TURN_KINDS,
   type OwnGame,
 } from '~/core/own/definition';
-import { plain } from '~/core/words/numbers';
 import { Button, ButtonLink } from '~/app/ui/Button';
 import { NumberBox, Pick, TextBox } from '~/app/ui/fields';
 import { LengthRibbon } from '~/app/ui/LengthRibbon';
 import { Said } from '~/app/ui/Notices';
 import { Entered, Entries, Faint, Heading, Margin, Row, Sheet, Stack, Workplace } from '~/app/ui/Page';
-import { PartsTable } from '~/app/ui/Reckonings';
+import { PartsTable, shown } from '~/app/ui/Reckonings';
 import { useRemembered } from '~/app/ui/remember';
 import { GameDrawing } from '~/app/ui/SheetView';
 import { color } from '~/app/ui/theme';
@@ -73,17 +72,17 @@ export function OwnGameForm({
 }) {
   const { value: own, set, forget, restored } = useRemembered<OwnGame>(draftKey, initial);
   const busy = useNavigation().state !== 'idle';
-  const checked = checkOwnGame(own);
+  const faults = ownFaults(own);
+  const works = Object.keys(faults).length === 0;
   // Until it is sent, only mistakes that can be seen as such are shown: an empty box is not one yet.
-  const errors: FieldErrors = Object.keys(refused).length
-    ? { ...refused, ...(checked.ok ? {} : checked.errors) }
-    : checked.ok
-      ? {}
-      : Object.fromEntries(
-          Object.entries(checked.errors).filter(
-            ([, sentence]) => !/must not be empty|is missing/.test(sentence),
-          ),
-        );
+  const sent = Object.keys(refused).length > 0;
+  const errors: FieldErrors = {
+    ...Object.fromEntries(
+      Object.entries(faults).filter(([, sentence]) => sent || !/must not be empty/.test(sentence)),
+    ),
+    // What only the server can know, such as a name that is taken.
+    ...(works ? refused : {}),
+  };
   const change = (next: Partial<OwnGame>): void => set((old) => ({ ...old, ...next }));
   const step = (i: number, next: Partial<OwnGame['steps'][number]>): void =>
     change({ steps: own.steps.map((one, at) => (at === i ? { ...one, ...next } : one)) });
@@ -96,7 +95,7 @@ export function OwnGameForm({
   };
   const { turn } = own;
   return (
-    <Form method="post" onSubmit={() => checked.ok && forget()}>
+    <Form method="post" onSubmit={() => works && forget()}>
       <input type="hidden" name="definition" value={JSON.stringify(own)} />
       <Workplace>
         <Stack>
@@ -441,9 +440,9 @@ export function OwnGameForm({
               <Button type="submit" isPending={busy}>
                 Keep this game
               </Button>
-              {Object.keys(refused).length > 0 && !checked.ok && (
+              {sent && (
                 <Said kind="stop" word="Not kept yet" live>
-                  What you wrote is still here. {Object.values(checked.errors).slice(0, 4).join(' ')}
+                  What you wrote is still here. {Object.values(errors).slice(0, 4).join(' ')}
                 </Said>
               )}
               {id && (
@@ -477,37 +476,35 @@ function Answer({ own }: { own: OwnGame }) {
     goal: { en: own.goal.en || '…', es: own.goal.es || '…' },
     steps: own.steps.map((step) => ({ ...step, en: step.en || '…', es: step.es || '…' })),
   };
-  const checked = checkOwnGame(filled);
-  if (!checked.ok)
+  const [problem] = Object.values(ownFaults(filled));
+  if (problem)
     return (
       <Margin label="Reckonings">
-        <p>Nothing is reckoned yet. {Object.values(checked.errors)[0]}</p>
+        <p>Nothing is reckoned yet. {problem}</p>
       </Margin>
     );
-  const game = gameFor({ gameId: 'own-draft', own: checked.value });
+  const game = gameFor({ gameId: 'own-draft', own: filled });
   const reckoning = game.reckon(game.presets[0]!.params, assume(own.ageBand));
   return (
-    <Margin label="Reckonings">
-      <GameDrawing shapes={game.drawing} width={120} />
-      <Entries>
-        <Entered
-          label="One play"
-          number={String(reckoning.length.minutes.mean)}
-          unit="minutes expected"
-          reason={`Practises ${reckoning.skills.join(', ')}.`}
-        />
-        {reckoning.explained.map((figure) => (
+    <>
+      <Margin label="Reckonings">
+        <GameDrawing shapes={game.drawing} width={120} />
+        <Entries>
           <Entered
-            key={figure.name}
-            label={figure.label}
-            number={plain(figure.value)}
-            unit={figure.unit}
-            reason={figure.reason}
+            label="One play"
+            number={String(reckoning.length.minutes.mean)}
+            unit="minutes expected"
+            reason={`Practises ${reckoning.skills.join(', ')}.`}
           />
-        ))}
-      </Entries>
-      <LengthRibbon length={reckoning.length} />
-      <PartsTable reckoning={reckoning} />
-    </Margin>
+          {reckoning.explained.map((figure) => (
+            <Entered key={figure.name} label={figure.label} {...shown(figure)} reason={figure.reason} />
+          ))}
+        </Entries>
+      </Margin>
+      <Sheet aria-label="Length and parts">
+        <LengthRibbon length={reckoning.length} />
+        <PartsTable reckoning={reckoning} />
+      </Sheet>
+    </>
   );
 }

@@ -120,7 +120,9 @@ function Bench({ gameRef, chosen, variantId, ...start }: Route.ComponentProps['l
     forget,
     restored,
   } = useRemembered<Setting>(`bench ${gameId} ${chosen}`, initial);
-  const { params, ageBand, secondsPerTurn } = setting;
+  const { ageBand, secondsPerTurn } = setting;
+  // A setting kept in this browser from before the game got another knob is completed.
+  const params = { ...start.params, ...setting.params };
   const reckoned = useReckoning(gameRef, params, { ageBand, secondsPerTurn });
   const { reckoning, errors } = reckoned;
   const turn = (change: Params): void => set((old) => ({ ...old, params: { ...old.params, ...change } }));

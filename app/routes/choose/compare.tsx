@@ -281,7 +281,9 @@ function linesOf(sides: readonly [Side, Side], reckonings: readonly [Reckoning, 
     const of = (i: 0 | 1) => reckonings[i].explained.find((figure) => figure.name === name);
     const value = (i: 0 | 1): string => {
       const figure = of(i);
-      return figure ? `${shown(figure)} ${figure.unit}`.trim() : NONE;
+      if (!figure) return NONE;
+      const { number, unit } = shown(figure);
+      return `${number} ${unit}`.trim();
     };
     return { what: (of(0) ?? of(1))!.label, of: [value(0), value(1)] };
   });

@@ -100,6 +100,23 @@ const Standing = styled.li`
     color: #8a3816;
   }
 `;
+const Narrow = styled.form`
+  .wishes {
+    display: grid;
+    grid-template-columns: 1.3fr 1.4fr repeat(4, minmax(0, 1fr));
+    gap: 0.7rem 1rem;
+    align-items: end;
+  }
+  select {
+    width: 100%;
+    min-width: 0;
+  }
+  @media (max-width: 1000px) {
+    .wishes {
+      grid-template-columns: repeat(2, minmax(0, 1fr));
+    }
+  }
+`;
 const Strips = styled.ul`
   display: grid;
   grid-template-columns: repeat(auto-fill, minmax(230px, 1fr));
@@ -156,16 +173,16 @@ export default function Shelf({ loaderData }: Route.ComponentProps) {
             </Row>
           }
         >
-          What should a child practise next? Narrow the shelf, open a game on its bench, turn its knobs.
+          What should a child practise next?
         </Heading>
         <Sheet aria-label="Narrow the shelf">
-          <form
+          <Narrow
             onSubmit={(event) => {
               event.preventDefault();
               if (first) void navigate(`/choose/${first.entry.gameId}?preset=${first.presets[0]!.id}`);
             }}
           >
-            <Row $gap="0.7rem 1.1rem">
+            <div className="wishes">
               <TextBox
                 name="text"
                 label="Name, in either language"
@@ -222,7 +239,7 @@ export default function Shelf({ loaderData }: Route.ComponentProps) {
                   ...Object.entries(PLACES).map(([value, label]) => ({ value, label })),
                 ]}
               />
-            </Row>
+            </div>
             <Row $gap="0 1.6rem" style={{ alignItems: 'center', marginTop: '0.5rem' }}>
               <TickBox isSelected={wish.atHand} onChange={(atHand) => change({ atHand })}>
                 parts at hand
@@ -247,7 +264,7 @@ export default function Shelf({ loaderData }: Route.ComponentProps) {
               )}
             </Row>
             <button type="submit" hidden aria-hidden tabIndex={-1} />
-          </form>
+          </Narrow>
         </Sheet>
         {found.length === 0 && (
           <Empty

@@ -1,7 +1,7 @@
 import { fact } from '~/core/cards/facts';
 import { mean } from '~/core/chance/pmf';
 import { QUICK, simulatePlays, type Effort } from '~/core/chance/simulate';
-import { share } from '~/core/words/numbers';
+import { inGames } from '~/core/words/numbers';
 import { chanceFigure, figure, know, mend, mind, need, reckoned, simulatedFigure, stop } from '../make';
 import type { Assumptions, Figure, Reckoning } from '../types';
 import { callsToFirst, meanCalls, tieChance } from './odds';
@@ -126,7 +126,7 @@ export function reckon(params: BlanketParams, assumptions: Assumptions, effort: 
         tie > 0.35 &&
         mind(
           'many-ties',
-          `In ${share(tie)} games two boards are full on the same slip, since they share so many numbers.`,
+          `${inGames(tie)} two boards are full on the same slip, since they share so many numbers.`,
           more(params),
         ),
       win === 'full' &&

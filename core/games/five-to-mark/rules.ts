@@ -2,7 +2,7 @@
 import { Type, type Static } from '@sinclair/typebox';
 import { deckWithout, FACES, numbersOf, type Card } from '~/core/cards/deck';
 import type { Sign } from '~/core/cards/facts';
-import { Cards, OneOf, SomeOf, Whole, YesNo } from '~/core/check/schema';
+import { Cards, OneOf, OneValue, SomeOf, Whole, YesNo } from '~/core/check/schema';
 import type { FieldErrors } from '~/core/check/check';
 import { climb, levels } from '../make';
 import type { Ladder, Preset } from '../types';

@@ -26,7 +26,7 @@ export const schema = Type.Object(
     claim: YesNo({ title: 'Two players, a colour each: most cells wins', default: false }),
     cardsPerSum: Whole(1, 6, {
       title: 'Sum cards for each number',
-      description: 'Only when answers come from cards.',
+      when: { name: 'source', is: ['cards'] },
       default: 2,
     }),
   },

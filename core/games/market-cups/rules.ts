@@ -16,7 +16,7 @@ export const schema = Type.Object(
     symbol: YesNo({ title: 'Show the × sign', description: 'Otherwise only “groups of”.', default: false }),
     rounds: Whole(1, 20, { title: 'Turns each', default: 4 }),
     players: Whole(1, 4, { title: 'Players', default: 2 }),
-    missing: Cards({ title: 'Cards this deck lacks' }),
+    missing: Cards({ title: 'Cards this deck lacks', when: { name: 'source', is: ['cards'] } }),
   },
   { additionalProperties: false },
 );

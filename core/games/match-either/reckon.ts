@@ -1,7 +1,7 @@
 import { fact } from '~/core/cards/facts';
 import { noneDrawn } from '~/core/chance/hypergeometric';
 import { QUICK, simulatePlays, type Effort } from '~/core/chance/simulate';
-import { share } from '~/core/words/numbers';
+import { inGames, share } from '~/core/words/numbers';
 import { chanceFigure, figure, know, mend, mind, need, reckoned } from '../make';
 import type { Assumptions, Reckoning } from '../types';
 import { play } from './play';
@@ -69,7 +69,7 @@ export function reckon(params: MatchParams, assumptions: Assumptions, effort: Ef
       finished < MOSTLY &&
         mind(
           'pile-runs-out',
-          `In ${share(1 - finished)} games the pile runs out before a hand is empty.`,
+          `${inGames(1 - finished)} the pile runs out before a hand is empty.`,
           copies === 1 && finishes({ ...params, copies: 2 }, effort) >= MOSTLY
             ? mend('Print each card twice', params, { copies: 2 })
             : undefined,

@@ -1,7 +1,7 @@
 import { countValues } from '~/core/cards/deck';
 import { fact } from '~/core/cards/facts';
 import { QUICK, simulatePlays, type Effort } from '~/core/chance/simulate';
-import { plain, share } from '~/core/words/numbers';
+import { plain, inGames, share } from '~/core/words/numbers';
 import { figure, know, mend, mind, need, reckoned, simulatedFigure } from '../make';
 import type { Assumptions, Reckoning } from '../types';
 import { play } from './play';
@@ -32,7 +32,7 @@ export function reckon(params: RowParams, assumptions: Assumptions, effort: Effo
         'Somebody finishes',
         finished,
         'of 1',
-        `In ${share(chance)} games before the cards to call run out.`,
+        `${inGames(chance)} before the cards to call run out.`,
       ),
       ...simulatedFigure(
         'calls.mean',

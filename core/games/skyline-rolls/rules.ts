@@ -13,7 +13,7 @@ export const schema = Type.Object(
     ),
     rolls: Whole(1, 20, {
       title: 'Rolls each',
-      description: 'When the game has a number of rolls.',
+      when: { name: 'goal', is: ['rolls'] },
       default: 5,
     }),
     reach: OneValue(
@@ -21,7 +21,12 @@ export const schema = Type.Object(
         [50, '50'],
         [100, '100'],
       ],
-      { title: 'Number to reach', description: 'The last roll may pass it.', default: 50 },
+      {
+        title: 'Number to reach',
+        description: 'The last roll may pass it.',
+        default: 50,
+        when: { name: 'goal', is: ['reach'] },
+      },
     ),
     players: Whole(1, 4, { title: 'Players', default: 2 }),
     blockMm: Whole(10, 60, { title: 'Height of a block (mm)', default: 20 }),

@@ -1,6 +1,6 @@
 import { fact } from '~/core/cards/facts';
 import { QUICK, simulatePlays, type Effort } from '~/core/chance/simulate';
-import { share } from '~/core/words/numbers';
+import { inGames, share } from '~/core/words/numbers';
 import { figure, know, mend, mind, need, reckoned, simulatedFigure } from '../make';
 import type { Assumptions, Practised, Reckoning } from '../types';
 import { play } from './play';
@@ -26,7 +26,7 @@ export function reckon(params: ThreeParams, assumptions: Assumptions, effort: Ef
         'Somebody gets a row',
         row,
         'of 1',
-        `In ${share(row!.mean)} games; the others end full.`,
+        `${inGames(row!.mean)}; the others end full.`,
       ),
       ...simulatedFigure(
         'firstWins.chance',

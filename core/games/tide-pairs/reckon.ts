@@ -2,7 +2,7 @@ import { deckWithout, showCard } from '~/core/cards/deck';
 import { fact, type Fact } from '~/core/cards/facts';
 import { quantile } from '~/core/chance/pmf';
 import { QUICK, simulatePlays, type Effort } from '~/core/chance/simulate';
-import { share } from '~/core/words/numbers';
+import { inGames, share } from '~/core/words/numbers';
 import { figure, know, mend, mind, need, reckoned, simulatedFigure, stop } from '../make';
 import { point } from '~/core/chance/pmf';
 import type { Assumptions, Practised, Reckoning } from '../types';
@@ -83,7 +83,7 @@ export function reckon(params: TideParams, assumptions: Assumptions, effort: Eff
         'Every pair is found',
         paired,
         'of 1',
-        paired ? `${share(paired.mean)}; otherwise cards that belong together stay apart.` : '',
+        paired ? `${inGames(paired.mean)}; in others, cards that belong together stay apart.` : '',
       ),
     ],
     parts: [need('card-deck', ownDecks ? players : 1, ownDecks ? 'One for each player.' : 'One for all.')],
@@ -113,8 +113,8 @@ export function reckon(params: TideParams, assumptions: Assumptions, effort: Eff
         mind(
           'pairs-stay-apart',
           params.setSize === 'twoOrThree'
-            ? `In ${share(1 - paired.mean)} games some cards are left over: a set of three uses up cards that would have been pairs.`
-            : `In ${share(1 - paired.mean)} games some pairs are never found: a player who is done cannot be asked.`,
+            ? `${inGames(1 - paired.mean)} some cards are left over: a set of three uses up cards that would have been pairs.`
+            : `${inGames(1 - paired.mean)} some pairs are never found: a player who is done cannot be asked.`,
           together(params, effort),
         ),
       params.zeroCard !== 'none' &&
