@@ -81,8 +81,8 @@ describe('the tray', () => {
     expect(shown).toEqual([
       '6 two-colour counters',
       '1 shaking cup',
-      '2 record sheets',
       '2 pencils',
+      '2 record sheets',
       '1 instruction sheet',
       '1 drawstring bag',
     ]);

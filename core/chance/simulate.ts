@@ -11,7 +11,7 @@ export interface Effort {
   progress?: (share: number) => void;
 }
 /** What a knob can wait for. */
-export const QUICK: Effort = { plays: 120, seed: 1, deep: false };
+export const QUICK: Effort = { plays: 60, seed: 1, deep: false };
 /** What a worker, the command line or a test waits for. */
 export const FULL: Effort = { plays: 10_000, seed: 1, deep: true };
 

@@ -325,15 +325,21 @@ export default function Shelf({ loaderData }: Route.ComponentProps) {
 /** A game as it stands on its plank, with its minutes and skills as computed for the preset that was asked for. */
 const OnShelf = ({ game, preset, lacks }: { game: Game; preset: PresetEntry; lacks: string[] }) => (
   <Standing>
-    <Link to={`/choose/${game.id}?preset=${preset.id}`}>
+    <Link
+      to={`/choose/${game.id}?preset=${preset.id}`}
+      aria-labelledby={`${game.id}-name`}
+      aria-describedby={`${game.id}-about`}
+    >
       <span className="thing">
         <GameDrawing shapes={game.drawing} width={150} />
       </span>
       <span className="label">
-        <strong>{say(game.words, 'en', 'name')}</strong>
-        {count(preset.minutes, 'minute')}, {AGE_BANDS[preset.ageBand]}
-        <br />
-        {preset.skills.slice(0, 2).join(', ')}
+        <strong id={`${game.id}-name`}>{say(game.words, 'en', 'name')}</strong>
+        <span id={`${game.id}-about`}>
+          {count(preset.minutes, 'minute')}, {AGE_BANDS[preset.ageBand]}
+          <br />
+          {preset.skills.slice(0, 2).join(', ')}
+        </span>
         {lacks.length > 0 && (
           <Faint as="span" className="lacks" style={{ display: 'block' }}>
             to get: {lacks.map((id) => materialOf(id).plural).join(', ')}

@@ -9,17 +9,19 @@ export function* play(params: PileParams, random: Random): Generator<Turn, Outco
   const cards = shuffled(numbers(params), random);
   const count = piles(params);
   const each = cardsEach(params);
+  const most = rounds(params);
   let ties = 0;
-  for (let round = 0; round < rounds(params); round++) {
+  for (let round = 0; round < most; round++) {
     const turned = Array.from({ length: count }, () => cards.splice(0, each));
     const answers = turned.map(([a, b]) => answer(params.op, a!, b ?? 0));
-    const most = Math.max(...answers);
-    const best = answers.flatMap((one, i) => (one === most ? [i] : []));
+    const largest = Math.max(...answers);
+    const best = answers.indexOf(largest);
+    const tie = answers.lastIndexOf(largest) !== best;
     const shown = turned.map((pair) => pair.join(' · ')).join('  |  ');
-    if (best.length > 1) ties++;
-    yield best.length > 1
-      ? turn(best[0]! + 1, 'play.tie', { shown, answer: most }, 'play.howSame')
-      : turn(best[0]! + 1, 'play.most', { shown, answer: most }, 'play.howMuch');
+    if (tie) ties++;
+    yield tie
+      ? turn(best + 1, 'play.tie', { shown, answer: largest }, 'play.howSame')
+      : turn(best + 1, 'play.most', { shown, answer: largest }, 'play.howMuch');
   }
   return { ties };
 }

@@ -8,9 +8,14 @@ import type { Layout as Deal } from '../types';
 import { deckNumbers, type MarkParams } from './rules';
 
 /** A sum with what is added and what is taken away, a product with what multiplies and divides, or one card. */
-type Node =
-  | { kind: 'card'; value: number }
-  | { kind: 'sum' | 'product'; value: number; plus: readonly Node[]; minus: readonly Node[] };
+interface Node {
+  kind: 'card' | 'sum' | 'product';
+  value: number;
+  plus: readonly Node[];
+  minus: readonly Node[];
+  /** As it is written. */
+  text: string;
+}
 
 export interface Way {
   /** As it is written: "(5 + 3) × 2". */
@@ -83,7 +88,7 @@ export function solve(
     if (seen.has(used.join())) continue;
     seen.add(used.join());
     for (const node of reach(laid, mask, target, rules, new Map())) {
-      const text = write(node);
+      const { text } = node;
       if (!found.has(text)) found.set(text, { text, cards: used });
       if (found.size > most) return { ways: [...found.values()].slice(0, most), more: true };
     }
@@ -91,7 +96,11 @@ export function solve(
   return { ways: [...found.values()], more: false };
 }
 
-const bits = (mask: number): number => mask.toString(2).replaceAll('0', '').length;
+const bits = (mask: number): number => {
+  let count = 0;
+  for (let left = mask; left > 0; left &= left - 1) count++;
+  return count;
+};
 const cardsOf = (cards: readonly number[], mask: number): number[] =>
   cards.filter((_, i) => mask & (1 << i)).sort((a, b) => b - a);
 
@@ -110,10 +119,10 @@ function* reach(
     return;
   }
   const made = new Map<string, Node>();
-  const add = (node: Node): void => void made.set(write(node), node);
+  const add = (node: Node): void => void made.set(node.text, node);
   if ((mask & (mask - 1)) === 0) {
     const value = laid.cards[31 - Math.clz32(mask)]!;
-    if (near(value, target)) add({ kind: 'card', value });
+    if (near(value, target)) add({ kind: 'card', value, plus: [], minus: [], text: String(value) });
   } else if (laid.values(mask).has(keyOf(target)))
     for (let part = (mask - 1) & mask; part > 0; part = (part - 1) & mask) {
       const rest = mask ^ part;
@@ -162,24 +171,18 @@ function join(sign: Sign, x: Node, y: Node): Node {
     node.kind === kind ? { plus: node.plus, minus: node.minus } : { plus: [node], minus: [] };
   const [a, b] = [of(x), of(y)];
   const bigFirst = (list: readonly Node[]) =>
-    [...list].sort((p, q) => q.value - p.value || (write(p) < write(q) ? -1 : 1));
-  return {
-    kind,
-    value: apply(sign, x.value, y.value, false) ?? NaN,
-    plus: bigFirst([...a.plus, ...(turned ? b.minus : b.plus)]),
-    minus: bigFirst([...a.minus, ...(turned ? b.plus : b.minus)]),
-  };
+    [...list].sort((p, q) => q.value - p.value || (p.text < q.text ? -1 : 1));
+  const plus = bigFirst([...a.plus, ...(turned ? b.minus : b.plus)]);
+  const minus = bigFirst([...a.minus, ...(turned ? b.plus : b.minus)]);
+  const value = apply(sign, x.value, y.value, false) ?? NaN;
+  return { kind, value, plus, minus, text: write(kind, plus, minus) };
 }
 
-function write(node: Node): string {
-  if (node.kind === 'card') return String(node.value);
-  const [first, second] = node.kind === 'sum' ? ['+', '−'] : ['×', '÷'];
+function write(kind: 'sum' | 'product', plus: readonly Node[], minus: readonly Node[]): string {
+  const [first, second] = kind === 'sum' ? ['+', '−'] : ['×', '÷'];
   const inner = (one: Node): string =>
-    one.kind === 'card' || (node.kind === 'sum' && one.kind === 'product') ? write(one) : `(${write(one)})`;
-  return [
-    node.plus.map(inner).join(` ${first} `),
-    ...node.minus.map((one) => `${second} ${inner(one)}`),
-  ].join(' ');
+    one.kind === 'card' || (kind === 'sum' && one.kind === 'product') ? one.text : `(${one.text})`;
+  return [plus.map(inner).join(` ${first} `), ...minus.map((one) => `${second} ${inner(one)}`)].join(' ');
 }
 
 /** Deals a layout: the laid numbers and the target. */

@@ -34,7 +34,7 @@ export function reckon(params: MatParams, assumptions: Assumptions): Reckoning {
     .filter(([number]) => !cells.includes(number))
     .reduce((total, [, chance]) => total + chance, 0);
   const best = source === 'cards' ? undefined : matched(params);
-  const bestMean = best && rollsToCover({ ...params, cells: best })?.mean;
+  const bestMean = best && meanDrawsToFill(needed({ source, cells: best }));
   const rolls = source === 'cards' ? 'draws' : 'rolls';
   const cards = sumCards(params);
   const most = Math.max(...wanted.map((one) => one.times));
