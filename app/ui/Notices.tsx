@@ -5,7 +5,7 @@ import { Button } from './Button';
 import { color, cut } from './theme';
 
 const LOOKS = {
-  stop: { word: 'Does not work', edge: color.clay, back: color.clayLight },
+  stop: { word: 'Does not work', edge: '#8a3816', back: color.clayLight },
   mind: { word: 'Look here', edge: '#6b5108', back: color.strawLight },
   know: { word: 'Good to know', edge: color.shore, back: color.shoreLight },
   done: { word: 'Done', edge: color.fern, back: color.sprout },

@@ -84,13 +84,13 @@ describe('a bench', () => {
 
     // The solver: no way, a hint card by card, every way.
     await page.getByLabel('Cards on the table').fill('6 4 9');
-    await page.getByRole('textbox', { name: 'Target' }).fill('10');
+    await page.getByRole('textbox', { name: 'Target', exact: true }).fill('10');
     await page.keyboard.press('Tab');
     await page.getByText('The shortest takes 2 cards').waitFor();
     await page.getByRole('button', { name: 'Give one more card away' }).click();
     await page.getByText('and 1 other card').waitFor();
     await page.getByRole('button', { name: 'Show every way at once' }).click();
-    await page.getByText('6 + 4 = 10').waitFor();
+    await page.getByRole('listitem').filter({ hasText: '6 + 4 = 10' }).waitFor();
     await page.getByLabel('Cards on the table').fill('1 1');
     await page.getByText('These cards do not reach 10').waitFor();
     await page.getByLabel('Cards on the table').fill('1 x');
@@ -131,9 +131,9 @@ describe('a bench', () => {
     await page.getByText('“thirteen” is not a whole number from 0 to 20.').waitFor();
     await page.getByPlaceholder(/numbers to put on/).fill('7 7');
     await page.keyboard.press('Enter');
-    await page.getByText('12 cells.').waitFor();
+    await page.getByText('12 cells.', { exact: true }).waitFor();
     await open(page, '/choose/tide-pairs?preset=ten');
-    await page.getByText('Cards this deck lacks').click();
+    await page.getByText('Cards this deck lacks:').click();
     await page
       .getByRole('radio', { name: '7♥ is missing' })
       .or(page.getByRole('button', { name: '7♥ is missing' }))
@@ -223,7 +223,10 @@ describe("a game of one's own", () => {
     await page.getByLabel('Name in English').fill('Ferry Load');
     await page.getByLabel('Goal, in one sentence, English').fill('Load {goal} cars onto the ferry.');
     await page.getByLabel('Goal, in one sentence, Spanish').fill('Suban 20 autos al ferri.');
-    await page.getByText(/write “20” as one of the numbers/).waitFor();
+    await page
+      .getByText(/write “20” as one of the numbers/)
+      .first()
+      .waitFor();
     await page.getByRole('button', { name: 'Keep this game' }).click();
     await page.getByText('Not kept yet').waitFor();
     await expectAccessible(page);

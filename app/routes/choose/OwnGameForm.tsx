@@ -450,7 +450,7 @@ export function OwnGameForm({
                   <ButtonLink quiet href={`/choose/own-${id}`}>
                     Open it on its bench
                   </ButtonLink>
-                  <ButtonLink quiet href={`/choose/own/${id}.json`}>
+                  <ButtonLink quiet href={`/choose/own/${id}.json`} download>
                     Take it out as a file
                   </ButtonLink>
                 </>

@@ -24,6 +24,7 @@ import { requireRole } from '~/server/people/session';
 import { Button, ButtonLink } from '~/app/ui/Button';
 import { Pick, TextBox, TickBox } from '~/app/ui/fields';
 import { Empty, Faint, Heading, Row, Sheet, Stack, Wide } from '~/app/ui/Page';
+import { useRemembered } from '~/app/ui/remember';
 import { GameDrawing } from '~/app/ui/SheetView';
 import { color } from '~/app/ui/theme';
 import type { Route } from './+types/shelf';
@@ -144,9 +145,16 @@ const any = (label: string) => ({ value: '', label });
 
 export default function Shelf({ loaderData }: Route.ComponentProps) {
   const { entries, own, variants, atHand } = loaderData;
-  const [wish, setWish] = useState<Wish>(ANYTHING);
+  // What was wished for is still there when she comes back from a bench.
+  const { value: kept, set: keep } = useRemembered<Wish>('shelf', ANYTHING);
+  const [text, setText] = useState('');
+  const wish: Wish = { ...kept, text };
   const navigate = useNavigate();
-  const change = (next: Partial<Wish>): void => setWish((old) => ({ ...old, ...next }));
+  const change = (next: Partial<Wish>): void => keep((old) => ({ ...old, ...next }));
+  const showAll = (): void => {
+    keep(ANYTHING);
+    setText('');
+  };
   const found = entries
     .map((entry) => ({ entry, presets: meeting(entry, wish, atHand) }))
     .filter(({ presets }) => presets.length > 0);
@@ -188,7 +196,7 @@ export default function Shelf({ loaderData }: Route.ComponentProps) {
                 label="Name, in either language"
                 inputType="search"
                 value={wish.text}
-                onChange={(text) => change({ text })}
+                onChange={setText}
                 autoFocus
               />
               <Pick
@@ -258,7 +266,7 @@ export default function Shelf({ loaderData }: Route.ComponentProps) {
                 <strong>{count(found.length, 'game')}</strong>
               </span>
               {narrowed && (
-                <Button quiet onPress={() => setWish(ANYTHING)}>
+                <Button quiet onPress={showAll}>
                   Show all games
                 </Button>
               )}
@@ -267,10 +275,7 @@ export default function Shelf({ loaderData }: Route.ComponentProps) {
           </Narrow>
         </Sheet>
         {found.length === 0 && (
-          <Empty
-            title="No game is like that"
-            action={<Button onPress={() => setWish(ANYTHING)}>Show all games</Button>}
-          >
+          <Empty title="No game is like that" action={<Button onPress={showAll}>Show all games</Button>}>
             Take one wish back: the grade band or the minutes are often the ones that are too narrow.
           </Empty>
         )}

@@ -1,3 +1,4 @@
+import type { GameRef } from '~/core/games';
 import { Form, useNavigation } from 'react-router';
 import type { FieldErrors } from '~/core/check/check';
 import { AGE_BANDS, type AgeBand, type Params } from '~/core/games/types';
@@ -19,9 +20,8 @@ export interface KitDraft {
   variantIds: string[];
 }
 
-export interface ChoosableVariant {
+export interface ChoosableVariant extends GameRef {
   id: string;
-  gameId: string;
   name: string;
   params: Params;
   ageBand: AgeBand;
@@ -35,7 +35,7 @@ export const recipeOfDraft = (draft: KitDraft, variants: readonly ChoosableVaria
     assurance: draft.assurance,
     variants: draft.variantIds
       .flatMap((id) => variants.find((variant) => variant.id === id) ?? [])
-      .map(({ gameId, name, params }) => ({ gameId, name, params })),
+      .map(({ gameId, own, name, params }) => ({ gameId, own, name, params })),
   });
 
 interface KitFormProps {

@@ -43,6 +43,10 @@ export interface Layout {
 /** All values that use every card of a subset, computed once for each subset. */
 export function layout(cards: readonly number[], { ops, whole }: Rules): Layout {
   const known = new Map<number, Set<number>>();
+  const [add, take, multiply, divide] = (['+', '−', '×', '÷'] as const).map((sign) => ops.includes(sign));
+  const keep = (made: Set<number>, value: number): void => {
+    if (Number.isInteger(value) ? !whole || value >= 0 : !whole) made.add(keyOf(value));
+  };
   const values = (mask: number): Set<number> => {
     const found = known.get(mask);
     if (found) return found;
@@ -52,14 +56,20 @@ export function layout(cards: readonly number[], { ops, whole }: Rules): Layout 
     for (let part = (mask - 1) & mask; part > 0; part = (part - 1) & mask) {
       const rest = mask ^ part;
       if (part < rest) continue;
+      const others = values(rest);
       for (const a of values(part))
-        for (const b of values(rest))
-          for (const sign of ops) {
-            const one = apply(sign, a, b, whole);
-            if (one !== undefined) made.add(keyOf(one));
-            const other = sign === '−' || sign === '÷' ? apply(sign, b, a, whole) : undefined;
-            if (other !== undefined) made.add(keyOf(other));
+        for (const b of others) {
+          if (add) keep(made, a + b);
+          if (multiply) keep(made, a * b);
+          if (take) {
+            keep(made, a - b);
+            keep(made, b - a);
           }
+          if (divide) {
+            if (b !== 0) keep(made, a / b);
+            if (a !== 0) keep(made, b / a);
+          }
+        }
     }
     return made;
   };
@@ -104,6 +114,12 @@ const bits = (mask: number): number => {
 const cardsOf = (cards: readonly number[], mask: number): number[] =>
   cards.filter((_, i) => mask & (1 << i)).sort((a, b) => b - a);
 
+/** To list all values of so many cards takes longer than to ask for one. */
+const LISTED = 4;
+/** Whether the cards of a subset may make a value: certain for few cards, left open for more. */
+const mayBe = (laid: Layout, mask: number, value: number): boolean =>
+  bits(mask) > LISTED || laid.values(mask).has(keyOf(value));
+
 /** Every way in which all cards of a subset make a value, by asking which last step could give it. */
 function* reach(
   laid: Layout,
@@ -123,7 +139,7 @@ function* reach(
   if ((mask & (mask - 1)) === 0) {
     const value = laid.cards[31 - Math.clz32(mask)]!;
     if (near(value, target)) add({ kind: 'card', value, plus: [], minus: [], text: String(value) });
-  } else if (laid.values(mask).has(keyOf(target)))
+  } else if (mayBe(laid, mask, target))
     for (let part = (mask - 1) & mask; part > 0; part = (part - 1) & mask) {
       const rest = mask ^ part;
       // The side with fewer cards is tried value by value; what the other side must be follows.
@@ -131,7 +147,7 @@ function* reach(
       for (const a of laid.values(part))
         for (const sign of rules.ops)
           for (const { left, b } of partners(sign, a, target)) {
-            if (!laid.values(rest).has(keyOf(b))) continue;
+            if (!mayBe(laid, rest, b)) continue;
             const result = left ? apply(sign, a, b, rules.whole) : apply(sign, b, a, rules.whole);
             if (result === undefined || !near(result, target)) continue;
             for (const x of reach(laid, part, a, rules, known))
