@@ -58,7 +58,21 @@ try {
   await page.getByRole('button', { name: 'Sign in' }).click();
   await page.waitForURL('**/choose');
   await shoot('choose-shelf', '/choose');
-  await shoot('choose-bench', '/choose/two-tone-spill', { full: true });
+  const reckoned = async (): Promise<void> => {
+    // The heavy figures are there when nothing is under way any more.
+    await page.waitForTimeout(600);
+    await page.getByRole('progressbar').waitFor({ state: 'detached', timeout: 30_000 });
+  };
+  await shoot('choose-bench', '/choose/tide-pairs?preset=ten', { full: true, before: reckoned });
+  await shoot('choose-compare', '/choose/compare?a=preset:stepping-stones:felt-10', { full: true });
+  await shoot('choose-deck', '/choose/deck', {
+    full: true,
+    before: async () => {
+      for (const card of ['7♥', '3♠', 'Q♦'])
+        await page.getByRole('button', { name: `${card} is missing` }).click();
+    },
+  });
+  await shoot('choose-own', '/choose/own/new', { full: true });
   await shoot('fill-kits', '/fill');
   await shoot('fill-kit', `/fill/${kits.find((kit) => kit.name === 'Partners of ten')!.id}`);
   await shoot('word-desk', '/word/two-tone-spill');

@@ -36,8 +36,17 @@ export interface KitPart {
   reasons: string[];
 }
 
+export interface RecipeVariant {
+  variant: KitVariant;
+  reckoning: Reckoning;
+  /** How many play this game: those of the kit, as far as the game takes them. */
+  players: number;
+  /** What this game alone uses of the basket. */
+  parts: { material: string; quantity: number }[];
+}
+
 export interface Recipe {
-  variants: { variant: KitVariant; reckoning: Reckoning }[];
+  variants: RecipeVariant[];
   parts: KitPart[];
   notices: Notice[];
   /** Minutes of one play of everything in the basket. */
@@ -64,11 +73,18 @@ export function forPlayers(variant: KitVariant, players: number): KitVariant {
  * up what is used up or written on.
  */
 export function recipeOf(plan: KitPlan): Recipe {
-  const variants = plan.variants.map((one) => {
-    const variant = forPlayers(one, plan.players);
-    return { variant, reckoning: gameFor(variant).reckon(variant.params, assume(plan.ageBand)) };
-  });
   const quantity = (need: PartNeed): number => (plan.assurance === 'worst' ? need.worst : need.enough);
+  const variants = plan.variants.map((one): RecipeVariant => {
+    const variant = forPlayers(one, plan.players);
+    const reckoning = gameFor(variant).reckon(variant.params, assume(plan.ageBand));
+    const { fewest, most } = reckoning.players;
+    return {
+      variant,
+      reckoning,
+      players: Number(variant.params.players ?? Math.min(most, Math.max(fewest, plan.players))),
+      parts: reckoning.parts.map((need) => ({ material: need.material, quantity: quantity(need) })),
+    };
+  });
   const parts: KitPart[] = materials().flatMap((material): KitPart[] => {
     if (material.kind === 'home') return [];
     const needs = variants.flatMap(({ variant, reckoning }) =>

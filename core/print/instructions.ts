@@ -1,6 +1,5 @@
 /** The instruction sheet: two languages side by side, the same step on the same line, numbers from the variant. */
 import { MATERIAL_WORDS } from '~/core/kits/materials';
-import type { KitPart } from '~/core/kits/recipe';
 import type { Game, Params, Step, StepPart } from '~/core/games/types';
 import { FAMILY_WORDS, type FamilyMessage } from '~/core/words/family';
 import { say, type Worded } from '~/core/words/message';
@@ -13,7 +12,7 @@ export interface InstructionSource {
   params: Params;
   players: number;
   minutes: number;
-  parts: readonly KitPart[];
+  parts: readonly { material: string; quantity: number }[];
   /** Languages whose wording of this game no fluent reader has checked. */
   unchecked: readonly Worded[];
   /** Address of the family page; none on a sheet that belongs to no copy. */
@@ -100,7 +99,7 @@ export function instructionSheets(source: InstructionSource, context: SheetConte
   );
 
   if (source.parts.length) heading('inBag');
-  const partLine = (language: Worded, part: KitPart): string =>
+  const partLine = (language: Worded, part: { material: string; quantity: number }): string =>
     say(MATERIAL_WORDS, language, part.material, { quantity: part.quantity });
   for (const part of source.parts) {
     row(

@@ -36,19 +36,18 @@ export function packSheets(order: PackOrder, context: SheetContext): Sheet[] {
   const sheets: Sheet[] = [];
   for (const copy of order.copies) {
     const drawn = new Set<string>();
-    for (const { variant, reckoning } of recipe.variants) {
+    for (const { variant, reckoning, players, parts } of recipe.variants) {
       const game = gameFor(variant);
       if (order.items.includes('instructions')) {
         const unchecked = WORDED.filter(
           (language) => language !== 'en' && !order.checked[game.id]?.includes(language),
         );
-        const players = Number(variant.params.players ?? order.plan.players);
         const source = {
           game,
           params: variant.params,
           players,
           minutes: reckoning.length.minutes.mean,
-          parts: order.parts,
+          parts,
           unchecked,
           link: copy.link,
         };

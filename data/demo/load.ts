@@ -6,6 +6,7 @@ import { randomBytes } from 'node:crypto';
 import { getLocalTimeZone, today } from '@internationalized/date';
 import { seeded } from '~/core/chance/random';
 import { gameOf } from '~/core/games';
+import { newOwnGame, type OwnGame } from '~/core/own/definition';
 import { daysAfter, LOAN_DAYS } from '~/core/lending/due';
 import { randomTag } from '~/core/lending/tag';
 import type { AgeBand, Params } from '~/core/games/types';
@@ -13,6 +14,7 @@ import type { Role } from '~/core/people/role';
 import type { Language } from '~/core/words/message';
 import { db } from '../db';
 import { createFamily, type Family } from '../queries/families';
+import { saveOwnGame, setMaterialsAtHand } from '../queries/games';
 import {
   buildCopies,
   createVariant,
@@ -47,6 +49,93 @@ const FAMILIES: { name: string; language: Language; underThree?: boolean; allerg
   { name: 'Family Kelpwright', language: 'en' },
   { name: 'Família Lagoa', language: 'pt' },
 ];
+
+const presetOf = (gameId: string, presetId: string) =>
+  gameOf(gameId).presets.find((preset) => preset.id === presetId)!;
+
+/** A game that Maren made herself. */
+const FERRY_LOAD: OwnGame = {
+  ...newOwnGame(),
+  name: { en: 'Ferry Load', es: 'La carga del ferri' },
+  goal: {
+    en: 'Roll, load as many cars and fill the ferry: {goal} fit on board.',
+    es: 'Tiren, suban esa cantidad de autos y llenen el ferri: caben {goal} a bordo.',
+  },
+  turn: { kind: 'roll', count: 2, from: 1, to: 6, copies: 4 },
+  end: { when: 'reached', number: 20 },
+  parts: [
+    { material: 'die', times: 2, each: 'game' },
+    { material: 'chip', times: 1, each: 'result' },
+    { material: 'mat', times: 1, each: 'player' },
+  ],
+  steps: [
+    {
+      part: 'setUp',
+      show: 'pieces',
+      en: 'Give each player a ferry. The chips are the cars: put them on the dock.',
+      es: 'Den un ferri a cada participante. Las fichas son los autos: pónganlas en el muelle.',
+    },
+    {
+      part: 'turn',
+      show: 'pieces',
+      en: 'Roll {count} dice, say how many in all, and load as many cars.',
+      es: 'Tiren {count} dados, digan cuántos son en total y suban esa cantidad de autos.',
+    },
+    {
+      part: 'turn',
+      show: 'none',
+      en: 'Say how many cars are on board now, and how many more fit.',
+      es: 'Digan cuántos autos hay a bordo y cuántos más caben.',
+    },
+    {
+      part: 'end',
+      show: 'none',
+      en: 'The first ferry with {goal} cars blows its horn. Go on until all have sailed.',
+      es: 'El primer ferri con {goal} autos toca la bocina. Sigan hasta que todos hayan zarpado.',
+    },
+    {
+      part: 'say',
+      show: 'none',
+      en: '“How many more until the ferry is full?”',
+      es: '«¿Cuántos faltan para llenar el ferri?»',
+    },
+  ],
+};
+
+/** Games beyond the first: saved variants, a kit that is being planned, a game of her own, and what the store has. */
+async function moreGames(createdBy: string): Promise<void> {
+  const keep = async (gameId: string, presetId: string, name: string): Promise<string> => {
+    const { params, ageBand } = presetOf(gameId, presetId);
+    return (await createVariant({ gameId, name, ageBand, params, createdBy }))!.id;
+  };
+  const variantIds = [
+    await keep('skyline-rolls', 'two-dice', 'Towers with two dice'),
+    await keep('tide-pairs', 'ten', 'Tide pairs of ten'),
+    await keep('three-stones', 'placing', 'Three stones on the table'),
+  ];
+  await keep('harvest-mat', 'matched', 'Harvest, matched mat');
+  await keep('row-call', 'two', 'Row call for two');
+  await saveKit({
+    name: 'Rainy afternoon',
+    ageBand: 'g1',
+    players: 2,
+    paper: 'letter',
+    assurance: 'usual',
+    variantIds,
+  });
+  await saveOwnGame(FERRY_LOAD, { createdBy });
+  await setMaterialsAtHand([
+    'two-colour-counter',
+    'chip',
+    'cube',
+    'die',
+    'card-deck',
+    'cup',
+    'pencil',
+    'hop-stone',
+    'paper-clip',
+  ]);
+}
 
 /** Loads the scenario when there is no school yet. Answers whether it did. */
 export async function loadDemoWhenEmpty(
@@ -120,6 +209,8 @@ export async function loadDemoWhenEmpty(
     assurance: 'usual',
     variantIds: [five.id],
   });
+
+  await moreGames(by);
 
   const random = seeded(20_260);
   const copiesOf = async (kitId: string, count: number, builtOn: string): Promise<CopyRow[]> => {

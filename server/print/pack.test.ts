@@ -94,7 +94,7 @@ describe.each(Object.keys(PAPERS) as Paper[])('packs on %s', (paper) => {
         }
       }
     }
-  });
+  }, 120_000);
 
   it('set no two lines of text over each other', () => {
     for (const sheet of pack(planFor(every.slice(0, 2)), paper)) {
@@ -116,7 +116,7 @@ describe.each(Object.keys(PAPERS) as Paper[])('packs on %s', (paper) => {
   it('take two pages at most for the instructions of a game', () => {
     for (const variant of every)
       expect(pack(planFor([variant]), paper, { items: ['instructions'] }).length).toBeLessThanOrEqual(2);
-  });
+  }, 60_000);
 });
 
 describe('a pack', () => {

@@ -1,6 +1,8 @@
 import { afterAll, beforeEach, describe, expect, it } from 'vitest';
 import { gameOf, SHELF } from '~/core/games';
 import { closeDatabase, db } from '~/data/db';
+import { checkOwnGame } from '~/core/own/check';
+import { listOwnGames } from '~/data/queries/games';
 import { loadDemoWhenEmpty } from '~/data/demo/load';
 import { addAnswer, listAnswers, markRead } from '~/data/queries/listening';
 import {
@@ -313,6 +315,8 @@ describe('the demo', () => {
     const out = await listOut();
     expect(out.filter((loan) => loan.dueOn === today())).toHaveLength(1);
     expect(out.filter((loan) => loan.dueOn < today()).length).toBeGreaterThan(0);
+    const [ferry] = await listOwnGames();
+    expect(checkOwnGame(ferry!.definition)).toEqual({ ok: true, value: ferry!.definition });
     const counts = await waiting(today());
     for (const [station, count] of Object.entries(counts))
       expect([station, count > 0]).toEqual([station, true]);

@@ -38,13 +38,13 @@ export async function loader({ request, params, context }: Route.LoaderArgs) {
     parts: page.copy.parts
       .filter((part) => part.material !== 'instruction-sheet')
       .map((part) => say(MATERIAL_WORDS, language, part.material, { quantity: part.quantity })),
-    games: recipe.variants.map(({ variant, reckoning }) => {
+    games: recipe.variants.map(({ variant, reckoning, players }) => {
       const game = gameFor(variant);
       return {
         name: say(game.words, language, 'name'),
         goal: say(game.words, language, 'goal', game.about(variant.params)),
         minutes: reckoning.length.minutes.mean,
-        players: Number(variant.params.players ?? page.copy.plan.players),
+        players,
         unchecked: language !== 'en' && !checked[game.id]?.includes(language),
         steps: game.steps(variant.params).map((step) => ({
           part: step.part,

@@ -144,6 +144,6 @@ export function reckon(params: BlanketParams, assumptions: Assumptions, effort: 
 /** More numbers to draw from, or fewer cells. */
 function more(params: BlanketParams) {
   if (params.to + 3 <= 20) return mend(`Numbers to ${params.to + 3}`, params, { to: params.to + 3 });
-  const fewer = [16, 12, 9, 8, 6, 4].find((cells) => cells < params.cells);
+  const fewer = [18, 16, 15, 12, 10, 9, 8, 6, 4].find((cells) => cells < params.cells);
   return fewer ? mend(`Boards of ${fewer} cells`, params, { cells: fewer }) : undefined;
 }

@@ -13,8 +13,11 @@ export const SHAPES: Record<number, { rows: number; columns: number }> = {
   6: { rows: 2, columns: 3 },
   8: { rows: 2, columns: 4 },
   9: { rows: 3, columns: 3 },
+  10: { rows: 2, columns: 5 },
   12: { rows: 3, columns: 4 },
+  15: { rows: 3, columns: 5 },
   16: { rows: 4, columns: 4 },
+  18: { rows: 3, columns: 6 },
   20: { rows: 4, columns: 5 },
 };
 
