@@ -23,7 +23,8 @@ const Frame = styled.figure`
  * over and under by turns. Where the two numbers of a fact cross there is a knot, the larger the more often met.
  */
 export function Weave({ practice }: { practice: readonly Practised[] }) {
-  const pairs = practice.filter(({ fact }) => !UNARY.has(fact.op));
+  // Tens and ones are two digits of one number: they would lie among the sums as if they were added.
+  const pairs = practice.filter(({ fact }) => !UNARY.has(fact.op) && fact.op !== 'tens');
   if (pairs.length === 0) return <Strands practice={practice} />;
   return <Basket practice={pairs} all={practice} />;
 }

@@ -8,6 +8,9 @@ import { callsToFirst, meanCalls, tieChance } from './odds';
 import { play } from './play';
 import { boardsOf, differentBoards, ladder, slips, type BlanketParams } from './rules';
 
+/** Above this chance of two finishing together, ties are worth a notice. */
+const MANY_TIES = 0.35;
+
 export function reckon(params: BlanketParams, assumptions: Assumptions, effort: Effort = QUICK): Reckoning {
   const { from, cells, boards, boardsPerChild, win } = params;
   const drawn = boardsOf(params);
@@ -20,6 +23,8 @@ export function reckon(params: BlanketParams, assumptions: Assumptions, effort: 
   const distinct = new Set(keys).size === boards;
   const simulated = win === 'line' ? simulatePlays((random) => play(params, random), effort) : undefined;
   const tie = simulated ? simulated.of.tie!.mean : tieChance(drawn);
+  const differ = (changed: BlanketParams): boolean => differentBoards(changed) >= boards;
+  const fewTies = (changed: BlanketParams): boolean => differ(changed) && ties(changed, effort) <= MANY_TIES;
   const turns = simulated?.turns ?? callsToFirst(drawn, numbers);
   const exact = meanCalls(drawn, numbers);
   const lengths: Figure[] = simulated
@@ -115,7 +120,7 @@ export function reckon(params: BlanketParams, assumptions: Assumptions, effort: 
           ? stop(
               'too-few-boards',
               `Only ${differentBoards(params)} different ${differentBoards(params) === 1 ? 'board' : 'boards'} can be made: ${cells} cells from ${numbers} numbers.`,
-              more(params),
+              more(params, differ),
             )
           : mind(
               'boards-alike',
@@ -123,11 +128,11 @@ export function reckon(params: BlanketParams, assumptions: Assumptions, effort: 
               mend('Draw other boards', params, { draw: (params.draw % 999) + 1 }),
             )),
       distinct &&
-        tie > 0.35 &&
+        tie > MANY_TIES &&
         mind(
           'many-ties',
           `${inGames(tie)} two boards are full on the same slip, since they share so many numbers.`,
-          more(params),
+          more(params, fewTies),
         ),
       win === 'full' &&
         mean(turns) > 0.9 * numbers &&
@@ -141,9 +146,17 @@ export function reckon(params: BlanketParams, assumptions: Assumptions, effort: 
   });
 }
 
-/** More numbers to draw from, or fewer cells. */
-function more(params: BlanketParams) {
-  if (params.to + 3 <= 20) return mend(`Numbers to ${params.to + 3}`, params, { to: params.to + 3 });
-  const fewer = [18, 16, 15, 12, 10, 9, 8, 6, 4].find((cells) => cells < params.cells);
-  return fewer ? mend(`Boards of ${fewer} cells`, params, { cells: fewer }) : undefined;
+/** Chance that two boards finish on the same slip: exact for whole boards, simulated for lines. */
+const ties = (params: BlanketParams, effort: Effort): number =>
+  params.win === 'full'
+    ? tieChance(boardsOf(params))
+    : simulatePlays((random) => play(params, random), { ...effort, progress: undefined }).of.tie!.mean;
+
+/** More numbers to draw from, or fewer cells: the first change that works. */
+function more(params: BlanketParams, works: (changed: BlanketParams) => boolean) {
+  for (let to = params.to + 1; to <= 20; to++)
+    if (works({ ...params, to })) return mend(`Numbers to ${to}`, params, { to });
+  for (const cells of [18, 16, 15, 12, 10, 9, 8, 6, 4].filter((one) => one < params.cells))
+    if (works({ ...params, cells })) return mend(`Boards of ${cells} cells`, params, { cells });
+  return undefined;
 }
