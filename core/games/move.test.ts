@@ -1,10 +1,11 @@
+import { LINES } from './nine-cells';
 import { describe, expect, it } from 'vitest';
 import { seeded } from '~/core/chance/random';
 import { apply, type Sign } from '~/core/cards/facts';
 import { bagScore, roundsOf, teamScore } from './chalk-orbits/odds';
 import type { OrbitParams } from './chalk-orbits/rules';
 import { fittingAfter } from './spot-my-shape/reckon';
-import { LINES, SQUARE, TARGET } from './three-stones/rules';
+import { SQUARE, TARGET } from './three-stones/rules';
 import { mean } from '~/core/chance/pmf';
 import { apart, figuresOf, noticesOf, reckoningOf, refusals, sample } from './testing';
 

@@ -1,58 +1,14 @@
-import { ArrowDown, ArrowUp, Plus, Trash2 } from 'lucide-react';
 import { Form, useNavigation } from 'react-router';
-import styled from 'styled-components';
 import type { FieldErrors } from '~/core/check/check';
-import { gameFor } from '~/core/games';
-import { AGE_BANDS, assume } from '~/core/games/types';
-import {
-  ENDS,
-  MAKES,
-  OWN_ARGUMENTS,
-  OWN_MATERIALS,
-  ownFaults,
-  OWN_PLACES,
-  RULES,
-  SHOWS,
-  STEP_PARTS,
-  TURN_KINDS,
-  type OwnGame,
-} from '~/core/own/definition';
+import { AGE_BANDS } from '~/core/games/types';
+import { ENDS, MAKES, ownFaults, OWN_PLACES, TURN_KINDS, type OwnGame } from '~/core/own/definition';
 import { Button, ButtonLink } from '~/app/ui/Button';
 import { NumberBox, Pick, TextBox } from '~/app/ui/fields';
-import { LengthRibbon } from '~/app/ui/LengthRibbon';
 import { Said } from '~/app/ui/Notices';
-import { Entered, Entries, Faint, Heading, Margin, Row, Sheet, Stack, Workplace } from '~/app/ui/Page';
-import { PartsTable, shown } from '~/app/ui/Reckonings';
+import { Heading, Row, Sheet, Stack, Workplace } from '~/app/ui/Page';
 import { useRemembered } from '~/app/ui/remember';
-import { GameDrawing } from '~/app/ui/SheetView';
-import { color } from '~/app/ui/theme';
-
-const StepRow = styled.li`
-  display: grid;
-  grid-template-columns: 10rem minmax(0, 1fr) minmax(0, 1fr) auto;
-  gap: 0.8rem;
-  padding: 0.8rem 0;
-  border-bottom: 1px solid ${color.line};
-  align-items: start;
-  select {
-    min-width: 0;
-    width: 100%;
-  }
-  @media (max-width: 820px) {
-    grid-template-columns: minmax(0, 1fr);
-  }
-`;
-const Tools = styled.div`
-  display: flex;
-  gap: 0.3rem;
-  padding-top: 1.7rem;
-  button {
-    padding: 0.3rem 0.6rem;
-  }
-`;
-
-const optionsOf = (labels: Record<string, string>) =>
-  Object.entries(labels).map(([value, label]) => ({ value, label }));
+import { OwnGameAnswer } from './OwnGameAnswer';
+import { optionsOf, OwnParts, OwnSteps } from './OwnGameLists';
 
 /** A game of her own, put together from building blocks; the margin answers while she writes. */
 export function OwnGameForm({
@@ -84,15 +40,6 @@ export function OwnGameForm({
     ...(works ? refused : {}),
   };
   const change = (next: Partial<OwnGame>): void => set((old) => ({ ...old, ...next }));
-  const step = (i: number, next: Partial<OwnGame['steps'][number]>): void =>
-    change({ steps: own.steps.map((one, at) => (at === i ? { ...one, ...next } : one)) });
-  const part = (i: number, next: Partial<OwnGame['parts'][number]>): void =>
-    change({ parts: own.parts.map((one, at) => (at === i ? { ...one, ...next } : one)) });
-  const move = (i: number, by: number): void => {
-    const steps = [...own.steps];
-    [steps[i], steps[i + by]] = [steps[i + by]!, steps[i]!];
-    change({ steps });
-  };
   const { turn } = own;
   return (
     <Form method="post" onSubmit={() => works && forget()}>
@@ -296,143 +243,8 @@ export function OwnGameForm({
               )}
             </Stack>
           </Sheet>
-          <Sheet aria-labelledby="its-parts">
-            <Stack $gap="0.6rem">
-              <h2 id="its-parts">Parts</h2>
-              {own.parts.map((one, i) => (
-                <Row key={i} style={{ alignItems: 'end' }}>
-                  <Pick
-                    name={`material-${i}`}
-                    label="Part"
-                    value={one.material}
-                    onChange={(material) => part(i, { material })}
-                    options={optionsOf(OWN_MATERIALS)}
-                  />
-                  <NumberBox
-                    name={`times-${i}`}
-                    label="Quantity"
-                    value={one.times}
-                    min={1}
-                    max={200}
-                    onChange={(times) => part(i, { times })}
-                  />
-                  <Pick
-                    name={`each-${i}`}
-                    label="Rule"
-                    value={one.each}
-                    onChange={(each) => part(i, { each: each as OwnGame['parts'][number]['each'] })}
-                    options={optionsOf(RULES)}
-                  />
-                  <Button
-                    quiet
-                    aria-label={`Take part ${i + 1} out`}
-                    onPress={() => change({ parts: own.parts.filter((_, at) => at !== i) })}
-                  >
-                    <Trash2 size={18} aria-hidden />
-                  </Button>
-                </Row>
-              ))}
-              {own.parts.length < 12 && (
-                <Row>
-                  <Button
-                    quiet
-                    onPress={() =>
-                      change({ parts: [...own.parts, { material: 'chip', times: 1, each: 'game' }] })
-                    }
-                  >
-                    <Plus size={18} aria-hidden /> Add a part
-                  </Button>
-                </Row>
-              )}
-            </Stack>
-          </Sheet>
-          <Sheet aria-labelledby="its-steps">
-            <h2 id="its-steps">Steps in both languages</h2>
-            <Faint>
-              The numbers:{' '}
-              {Object.entries(OWN_ARGUMENTS)
-                .map(([name, meaning]) => `{${name}} ${meaning}`)
-                .join(' · ')}
-            </Faint>
-            {errors.steps && <Said kind="mind">{errors.steps}</Said>}
-            <ol>
-              {own.steps.map((one, i) => (
-                <StepRow key={i}>
-                  <Stack $gap="0.4rem">
-                    <Pick
-                      name={`part-${i}`}
-                      label={`Step ${i + 1}`}
-                      value={one.part}
-                      onChange={(value) => step(i, { part: value as OwnGame['steps'][number]['part'] })}
-                      options={optionsOf(STEP_PARTS)}
-                    />
-                    <Pick
-                      name={`show-${i}`}
-                      label="Shown"
-                      value={one.show}
-                      onChange={(value) => step(i, { show: value as OwnGame['steps'][number]['show'] })}
-                      options={optionsOf(SHOWS)}
-                    />
-                  </Stack>
-                  <TextBox
-                    name={`en-${i}`}
-                    label="English"
-                    lines={3}
-                    value={one.en}
-                    maxLength={400}
-                    error={errors[`steps.${i}.en`]}
-                    onChange={(en) => step(i, { en })}
-                  />
-                  <TextBox
-                    name={`es-${i}`}
-                    label="Spanish"
-                    lines={3}
-                    value={one.es}
-                    maxLength={400}
-                    error={errors[`steps.${i}.es`]}
-                    onChange={(es) => step(i, { es })}
-                  />
-                  <Tools>
-                    <Button
-                      quiet
-                      aria-label={`Move step ${i + 1} up`}
-                      isDisabled={i === 0}
-                      onPress={() => move(i, -1)}
-                    >
-                      <ArrowUp size={18} aria-hidden />
-                    </Button>
-                    <Button
-                      quiet
-                      aria-label={`Move step ${i + 1} down`}
-                      isDisabled={i === own.steps.length - 1}
-                      onPress={() => move(i, 1)}
-                    >
-                      <ArrowDown size={18} aria-hidden />
-                    </Button>
-                    <Button
-                      quiet
-                      aria-label={`Take step ${i + 1} out`}
-                      onPress={() => change({ steps: own.steps.filter((_, at) => at !== i) })}
-                    >
-                      <Trash2 size={18} aria-hidden />
-                    </Button>
-                  </Tools>
-                </StepRow>
-              ))}
-            </ol>
-            {own.steps.length < 40 && (
-              <Row style={{ marginTop: '0.8rem' }}>
-                <Button
-                  quiet
-                  onPress={() =>
-                    change({ steps: [...own.steps, { part: 'turn', show: 'none', en: '', es: '' }] })
-                  }
-                >
-                  <Plus size={18} aria-hidden /> Add a step
-                </Button>
-              </Row>
-            )}
-          </Sheet>
+          <OwnParts own={own} change={change} />
+          <OwnSteps own={own} errors={errors} change={change} />
         </Stack>
         <Stack>
           <Sheet aria-label="Keep the game">
@@ -460,51 +272,9 @@ export function OwnGameForm({
               </ButtonLink>
             </Stack>
           </Sheet>
-          <Answer own={own} />
+          <OwnGameAnswer own={own} />
         </Stack>
       </Workplace>
     </Form>
-  );
-}
-
-/** What the game comes to as it stands. */
-function Answer({ own }: { own: OwnGame }) {
-  // Sentences that are not written yet do not hinder the reckoning.
-  const filled = {
-    ...own,
-    name: { en: own.name.en || '…', es: own.name.es || '…' },
-    goal: { en: own.goal.en || '…', es: own.goal.es || '…' },
-    steps: own.steps.map((step) => ({ ...step, en: step.en || '…', es: step.es || '…' })),
-  };
-  const [problem] = Object.values(ownFaults(filled));
-  if (problem)
-    return (
-      <Margin label="Reckonings">
-        <p>Nothing is reckoned yet. {problem}</p>
-      </Margin>
-    );
-  const game = gameFor({ gameId: 'own-draft', own: filled });
-  const reckoning = game.reckon(game.presets[0]!.params, assume(own.ageBand));
-  return (
-    <>
-      <Margin label="Reckonings">
-        <GameDrawing shapes={game.drawing} width={120} />
-        <Entries>
-          <Entered
-            label="One play"
-            number={String(reckoning.length.minutes.mean)}
-            unit="minutes expected"
-            reason={`Practises ${reckoning.skills.join(', ')}.`}
-          />
-          {reckoning.explained.map((figure) => (
-            <Entered key={figure.name} label={figure.label} {...shown(figure)} reason={figure.reason} />
-          ))}
-        </Entries>
-      </Margin>
-      <Sheet aria-label="Length and parts">
-        <LengthRibbon length={reckoning.length} />
-        <PartsTable reckoning={reckoning} />
-      </Sheet>
-    </>
   );
 }

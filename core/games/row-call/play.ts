@@ -1,9 +1,10 @@
+import { LINES } from '../nine-cells';
 import { deckWithout } from '~/core/cards/deck';
 import { shuffled, type Random } from '~/core/chance/random';
 import type { Outcome } from '~/core/chance/simulate';
 import { turn } from '../make';
 import type { Turn } from '../types';
-import { GRID, LINES, numbers, numbersFrom, type RowParams } from './rules';
+import { GRID, numbers, numbersFrom, type RowParams } from './rules';
 
 const SECOND_DECK = numbersFrom(deckWithout([]));
 

@@ -4,21 +4,10 @@ import { deckWithout, numbersOf, type Card } from '~/core/cards/deck';
 import { Cards, OneOf, Whole } from '~/core/check/schema';
 import type { FieldErrors } from '~/core/check/check';
 import { choices, climb, remembered } from '../make';
+import { NINE } from '../nine-cells';
 import type { Ladder, Preset } from '../types';
 
-export const GRID = 9;
-/** Rows, columns and diagonals of the grid, by its places from the top left. */
-export const LINES: readonly (readonly [number, number, number])[] = [
-  [0, 1, 2],
-  [3, 4, 5],
-  [6, 7, 8],
-  [0, 3, 6],
-  [1, 4, 7],
-  [2, 5, 8],
-  [0, 4, 8],
-  [2, 4, 6],
-];
-
+export const GRID = NINE;
 export const schema = Type.Object(
   {
     players: Whole(2, 4, { title: 'Players', default: 2 }),

@@ -1,8 +1,9 @@
+import { LINES } from '../nine-cells';
 import type { Random } from '~/core/chance/random';
 import type { Outcome } from '~/core/chance/simulate';
 import { turn } from '../make';
 import type { Turn } from '../types';
-import { EACH, LINES, SQUARE, type ThreeParams } from './rules';
+import { EACH, SQUARE, type ThreeParams } from './rules';
 
 /**
  * Two players by turns, five stones each. Placing: a line that can be finished is finished, one that threatens is

@@ -1,10 +1,11 @@
+import { LINES } from '../nine-cells';
 import { fact } from '~/core/cards/facts';
 import { QUICK, simulatePlays, type Effort } from '~/core/chance/simulate';
 import { inGames, share } from '~/core/words/numbers';
 import { figure, know, mend, mind, need, reckoned, simulatedFigure } from '../make';
 import type { Assumptions, Practised, Reckoning } from '../types';
 import { play } from './play';
-import { EACH, ladder, LINES, SQUARE, TARGET, type ThreeParams } from './rules';
+import { EACH, ladder, SQUARE, TARGET, type ThreeParams } from './rules';
 
 export function reckon(params: ThreeParams, assumptions: Assumptions, effort: Effort = QUICK): Reckoning {
   const { by, sums, place } = params;

@@ -8,18 +8,6 @@ export const EACH = 5;
 /** Every row, column and diagonal of these numbers makes 15. */
 export const SQUARE = [2, 7, 6, 9, 5, 1, 4, 3, 8] as const;
 export const TARGET = 15;
-/** Rows, columns and diagonals, by places from the top left. */
-export const LINES: readonly (readonly [number, number, number])[] = [
-  [0, 1, 2],
-  [3, 4, 5],
-  [6, 7, 8],
-  [0, 3, 6],
-  [1, 4, 7],
-  [2, 5, 8],
-  [0, 4, 8],
-  [2, 4, 6],
-];
-
 export const schema = Type.Object(
   {
     by: OneOf(

@@ -1,0 +1,49 @@
+import { gameFor } from '~/core/games';
+import { assume } from '~/core/games/types';
+import { ownFaults, type OwnGame } from '~/core/own/definition';
+import { LengthRibbon } from '~/app/ui/LengthRibbon';
+import { Entered, Entries, Margin, Sheet } from '~/app/ui/Page';
+import { PartsTable, shown } from '~/app/ui/Reckonings';
+import { GameDrawing } from '~/app/ui/SheetView';
+
+/** What the game comes to as it stands. */
+export function OwnGameAnswer({ own }: { own: OwnGame }) {
+  // Sentences that are not written yet do not hinder the reckoning.
+  const filled = {
+    ...own,
+    name: { en: own.name.en || '…', es: own.name.es || '…' },
+    goal: { en: own.goal.en || '…', es: own.goal.es || '…' },
+    steps: own.steps.map((step) => ({ ...step, en: step.en || '…', es: step.es || '…' })),
+  };
+  const [problem] = Object.values(ownFaults(filled));
+  if (problem)
+    return (
+      <Margin label="Reckonings">
+        <p>Nothing is reckoned yet. {problem}</p>
+      </Margin>
+    );
+  const game = gameFor({ gameId: 'own-draft', own: filled });
+  const reckoning = game.reckon(game.presets[0]!.params, assume(own.ageBand));
+  return (
+    <>
+      <Margin label="Reckonings">
+        <GameDrawing shapes={game.drawing} width={120} />
+        <Entries>
+          <Entered
+            label="One play"
+            number={String(reckoning.length.minutes.mean)}
+            unit="minutes expected"
+            reason={`Practises ${reckoning.skills.join(', ')}.`}
+          />
+          {reckoning.explained.map((figure) => (
+            <Entered key={figure.name} label={figure.label} {...shown(figure)} reason={figure.reason} />
+          ))}
+        </Entries>
+      </Margin>
+      <Sheet aria-label="Length and parts">
+        <LengthRibbon length={reckoning.length} />
+        <PartsTable reckoning={reckoning} />
+      </Sheet>
+    </>
+  );
+}

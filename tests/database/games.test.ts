@@ -1,0 +1,156 @@
+import { afterAll, beforeEach, describe, expect, it } from 'vitest';
+import { gameFor, gameOf, SHELF } from '~/core/games';
+import { newOwnGame, type OwnGame } from '~/core/own/definition';
+import { ownGameId } from '~/core/own/game';
+import { closeDatabase } from '~/data/db';
+import {
+  archiveOwnGame,
+  findOwnGame,
+  listOwnGames,
+  materialsAtHand,
+  saveOwnGame,
+  setMaterialsAtHand,
+} from '~/data/queries/games';
+import { createVariant, findKit, findVariant, planOf, saveKit } from '~/data/queries/kits';
+import { addLineChecks, checkedLanguages, uncheckedLines, wordedGames } from '~/data/queries/words';
+import { requireGame } from '~/server/games/find';
+import { keepOwnGame } from '~/server/games/own';
+import { shelfEntries } from '~/server/games/shelf';
+import { smallSchool, type SmallSchool } from '../world';
+
+let world: SmallSchool;
+beforeEach(async () => {
+  world = await smallSchool();
+});
+afterAll(closeDatabase);
+
+const named = (en: string): OwnGame => ({
+  ...newOwnGame(),
+  name: { en, es: `${en} en español` },
+  goal: { en: 'Collect {goal}.', es: 'Junten {goal}.' },
+});
+const keep = async (en: string): Promise<string> =>
+  (await saveOwnGame(named(en), { createdBy: world.people.coordinator.id }))!;
+
+describe('games of the school', () => {
+  it('are kept under a name of their own, changed, and put away', async () => {
+    const id = await keep('Ferry Load');
+    await keep('Barge');
+    expect((await listOwnGames()).map((game) => game.definition.name.en)).toEqual(['Barge', 'Ferry Load']);
+    expect(
+      await saveOwnGame(named('FERRY LOAD'), { createdBy: world.people.coordinator.id }),
+    ).toBeUndefined();
+    const changed = { ...named('Ferry Load'), players: { fewest: 2, most: 3 } };
+    expect(await saveOwnGame(changed, { id })).toBe(id);
+    expect((await findOwnGame(id))!.definition.players).toEqual({ fewest: 2, most: 3 });
+    await archiveOwnGame(id);
+    expect(await findOwnGame(id)).toBeUndefined();
+    expect((await listOwnGames()).map((game) => game.definition.name.en)).toEqual(['Barge']);
+    // The name is free again.
+    expect(await keep('Ferry Load')).not.toBe(id);
+  });
+
+  it('are found by their address, and nothing else is', async () => {
+    const id = await keep('Ferry Load');
+    expect(gameFor(await requireGame(ownGameId(id))).words.en.name).toBe('Ferry Load');
+    expect(await requireGame('tide-pairs')).toEqual({ gameId: 'tide-pairs' });
+    for (const wrong of ['own-', 'own-nothing', `own-${world.kitId}`, 'no-such-game'])
+      await expect(requireGame(wrong)).rejects.toBeTruthy();
+  });
+
+  it('are refused with the place when a file is not right, and nothing is kept', async () => {
+    const by = { createdBy: world.people.coordinator.id };
+    const refused = async (text: string) => {
+      const kept = await keepOwnGame(text, by);
+      return kept.ok ? {} : kept.errors;
+    };
+    expect((await refused('{\n "format": oops }'))['']).toMatch(/^This is not JSON: .*(line 2|oops)/);
+    expect(await refused('[]')).toHaveProperty(['']);
+    expect(await refused(JSON.stringify({ ...named('A'), make: 'magic' }))).toHaveProperty(['make']);
+    expect(await refused(JSON.stringify({ ...named('A'), cells: [99] }))).toHaveProperty(['cells.0']);
+    expect(await listOwnGames()).toEqual([]);
+    await keep('Barge');
+    expect(await refused(JSON.stringify(named('Barge')))).toEqual({
+      'name.en': 'There is a game called “Barge” already. Choose another name.',
+    });
+  });
+
+  it('stay in variants and kits as they were saved', async () => {
+    const id = await keep('Ferry Load');
+    const { definition } = (await findOwnGame(id))!;
+    const variant = (await createVariant({
+      gameId: ownGameId(id),
+      name: 'Ferry to 20',
+      params: gameFor({ gameId: ownGameId(id), own: definition }).presets[0]!.params,
+      own: definition,
+      ageBand: 'K',
+      createdBy: world.people.coordinator.id,
+    }))!;
+    await saveOwnGame({ ...definition, end: { when: 'reached', number: 50 } }, { id });
+    await archiveOwnGame(id);
+    expect((await findVariant(variant.id))!.own!.end.number).toBe(20);
+    const kitId = (await saveKit({
+      name: 'Ferry basket',
+      ageBand: 'K',
+      players: 2,
+      paper: 'a4',
+      assurance: 'usual',
+      variantIds: [variant.id],
+    }))!;
+    const plan = planOf((await findKit(kitId))!);
+    expect(plan.variants[0]!.own).toEqual(definition);
+    // Variants of the shelf carry no rules of their own.
+    expect(planOf((await findKit(world.kitId))!).variants[0]).not.toHaveProperty('own');
+  });
+
+  it('stand on the words desk beside the shelf, and are checked line by line', async () => {
+    const id = await keep('Ferry Load');
+    expect(await wordedGames()).toHaveLength(SHELF.length + 1);
+    const game = gameFor(await requireGame(ownGameId(id)));
+    const lines = Object.keys(game.words.es);
+    expect((await uncheckedLines()).find((one) => one.gameId === game.id)).toMatchObject({
+      name: 'Ferry Load',
+      unchecked: lines.length,
+    });
+    await addLineChecks(
+      game,
+      lines.map((messageId) => ({
+        messageId,
+        language: 'es' as const,
+        right: true,
+        note: '',
+        personId: world.people.reader.id,
+      })),
+    );
+    expect(await checkedLanguages()).toEqual({ [game.id]: ['es'] });
+    // A line that is worded anew is to be checked anew.
+    await saveOwnGame({ ...named('Ferry Load'), goal: { en: 'Load {goal}.', es: 'Suban {goal}.' } }, { id });
+    expect(await checkedLanguages()).toEqual({});
+    expect((await uncheckedLines()).find((one) => one.gameId === game.id)!.unchecked).toBe(1);
+  });
+});
+
+describe('the store', () => {
+  it('has exactly what was ticked last', async () => {
+    expect(await materialsAtHand()).toEqual([]);
+    await setMaterialsAtHand(['die', 'chip']);
+    await setMaterialsAtHand(['die', 'cube']);
+    expect(await materialsAtHand()).toEqual(['cube', 'die']);
+    await setMaterialsAtHand([]);
+    expect(await materialsAtHand()).toEqual([]);
+  });
+});
+
+describe('the entries of the shelf', () => {
+  it('say of each preset what its bench says', () => {
+    const entries = shelfEntries();
+    expect(entries.map((entry) => entry.gameId)).toEqual(SHELF.map((game) => game.id));
+    const spill = entries[0]!.presets[0]!;
+    const { length, skills } = gameOf('two-tone-spill').reckon(gameOf('two-tone-spill').presets[0]!.params, {
+      ageBand: spill.ageBand,
+      secondsPerTurn: 30,
+    });
+    expect(spill).toMatchObject({ minutes: length.minutes.mean, skills });
+    expect(shelfEntries()).toBe(entries);
+  });
+});
