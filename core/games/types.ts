@@ -221,6 +221,8 @@ export interface Game<P = Params> {
   /** What is played, in a few words of a sentence: "6 counters". */
   subject(params: P): string;
   sheets(params: P, context: SheetContext): Sheet[];
+  /** Whether the pack holds its printed parts; those of other games are made by hand. */
+  prints: boolean;
   /** Games with a target: every different way from the laid cards to it, those with the fewest cards first. */
   solve?(params: P, laid: readonly number[], target: number): Solution;
   /** Games with a target: a new layout. */
@@ -231,9 +233,15 @@ export interface Game<P = Params> {
   audit?(params: P, cards: readonly Card[]): DeckVerdict;
 }
 
-type Defaulted = 'faults' | 'sheets';
+type Defaulted = 'faults' | 'sheets' | 'prints';
 
 /** Binds a game's parts to the type of its own parameters and forgets it for the shelf. */
 export const defineGame = <P extends Params>(
   game: Omit<Game<P>, Defaulted> & Partial<Pick<Game<P>, Defaulted>>,
-): Game => ({ faults: () => ({}), sheets: () => [], ...game }) as unknown as Game;
+): Game =>
+  ({
+    faults: () => ({}),
+    sheets: () => [],
+    prints: game.sheets !== undefined,
+    ...game,
+  }) as unknown as Game;

@@ -46,6 +46,27 @@ describe('a recipe', () => {
     expect(hasSmallParts([{ material: 'cup' }])).toBe(false);
   });
 
+  it('says which paper parts the pack does not hold', () => {
+    const board = gameOf('blanket-board');
+    const blanket = { gameId: board.id, name: 'Blanket', params: board.presets[1]!.params };
+    const notice = recipeOf({ ...plan, variants: [six, blanket] }).notices.find(
+      (one) => one.code === 'by-hand',
+    )!;
+    expect(notice.text).toMatch(/Draw or cut by hand: 4 boards, 12 calling slips\.$/);
+    expect(recipeOf(plan).notices.map((one) => one.code)).not.toContain('by-hand');
+  });
+
+  it('counts what each game alone uses, and how many play it', () => {
+    const hats = gameOf('hat-numbers');
+    const { variants } = recipeOf({
+      ...plan,
+      variants: [six, { gameId: hats.id, name: 'Hats', params: hats.presets[0]!.params }],
+    });
+    expect(variants.map(({ players }) => players)).toEqual([2, 3]);
+    expect(variants[1]!.parts).toEqual([{ material: 'card-deck', quantity: 1 }]);
+    expect(variants[0]!.parts).toContainEqual({ material: 'two-colour-counter', quantity: 6 });
+  });
+
   it('of nothing is empty', () => {
     expect(recipeOf({ ...plan, variants: [] })).toMatchObject({
       parts: [],

@@ -113,7 +113,16 @@ export function recipeOf(plan: KitPlan): Recipe {
   }
   const whole = cautions(parts);
   const said = new Set(whole.map((notice) => notice.code));
+  const byHand = parts.filter(
+    ({ material }) =>
+      materialOf(material).kind === 'printed' &&
+      variants.some(
+        ({ variant, parts: own }) =>
+          !gameFor(variant).prints && own.some((part) => part.material === material),
+      ),
+  );
   const notices: Notice[] = [
+    ...(byHand.length ? [madeByHand(byHand)] : []),
     ...whole,
     ...variants.flatMap(({ variant, reckoning }) =>
       reckoning.notices
@@ -140,6 +149,18 @@ export function recipeOf(plan: KitPlan): Recipe {
     ),
   };
 }
+
+/** Paper parts that the pack does not hold yet. */
+const madeByHand = (parts: readonly KitPart[]): Notice => ({
+  code: 'by-hand',
+  severity: 'mind',
+  text: `The pack prints the instructions of these games, not their paper parts yet. Draw or cut by hand: ${parts
+    .map(
+      ({ material, quantity }) =>
+        `${quantity} ${quantity === 1 ? materialOf(material).name : materialOf(material).plural}`,
+    )
+    .join(', ')}.`,
+});
 
 /** One sentence for each game, or a single one where all games say the same. */
 function reasonsOf(needs: readonly { variant: KitVariant; need: PartNeed }[], shared: boolean): string[] {

@@ -1,9 +1,11 @@
+import { newOwnGame } from '~/core/own/definition';
 import { afterAll, beforeEach, describe, expect, it } from 'vitest';
 import type { RouteConfigEntry } from '@react-router/dev/routes';
 import routes from '~/app/routes';
 import { ROLES, type Role } from '~/core/people/role';
 import { closeDatabase } from '~/data/db';
 import { findSchool } from '~/data/queries/people';
+import { saveOwnGame } from '~/data/queries/games';
 import { lend } from '~/data/queries/lending';
 import { emptyDatabase, PASSWORD, smallSchool, type SmallSchool } from '../world';
 import { ADDRESS, closeBrowser, expectAccessible, signIn, visitor, open } from './browser';
@@ -32,6 +34,14 @@ const ACCESS: Record<
   'routes/people/sign-out.ts': { read: PUBLIC, send: PUBLIC },
   'routes/choose/shelf.tsx': { read: one },
   'routes/choose/bench.tsx': { read: one, send: one },
+  'routes/choose/store.tsx': { read: one, send: one },
+  'routes/choose/deck.tsx': { read: desk },
+  'routes/choose/compare.tsx': { read: one },
+  'routes/choose/own-new.tsx': { read: one, send: one },
+  'routes/choose/own-import.tsx': { read: one, send: one },
+  'routes/choose/own-edit.tsx': { read: one, send: one },
+  'routes/choose/own-json.ts': { read: one },
+  'routes/choose/own-schema.ts': { read: PUBLIC },
   'routes/fill/kits.tsx': { read: desk },
   'routes/fill/new.tsx': { read: one, send: one },
   'routes/fill/kit.tsx': { read: desk, send: one },
@@ -101,10 +111,15 @@ describe('who may go where', () => {
       dueOn: '2026-11-22',
       personId: null,
     });
+    const ownId = (await saveOwnGame(
+      { ...newOwnGame(), name: { en: 'Ferry Load', es: 'Carga' }, goal: { en: 'Load.', es: 'Suban.' } },
+      { createdBy: world.people.coordinator.id },
+    ))!;
     const fill = (path: string): string =>
       path
         .replace(':gameId', 'two-tone-spill')
         .replace(':kitId', world.kitId)
+        .replace(':ownId', ownId)
         .replace(':familyId', world.families[0]!.id)
         .replace(':loanId', loan.ok ? loan.loanId : '')
         .replace(':copyId', world.copies[0]!.id)

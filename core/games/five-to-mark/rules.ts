@@ -20,7 +20,13 @@ export const schema = Type.Object(
       { numbers: 'Numbers only, ace to ten', '11-12-13': FACES['11-12-13'] },
       { title: 'Picture cards', default: 'numbers' },
     ),
-    jokers: OneOf({ none: 'No jokers', '15': 'Two jokers, 15 each' }, { title: 'Jokers', default: 'none' }),
+    jokers: OneValue(
+      [
+        ['none', 'No jokers'],
+        ['15', 'Two jokers, 15 each'],
+      ],
+      { title: 'Jokers', default: 'none' },
+    ),
     whole: YesNo({
       title: 'Whole numbers only',
       description: 'No step goes below zero or leaves a remainder.',

@@ -2,7 +2,7 @@ import { deckWithout, showCard } from '~/core/cards/deck';
 import { fact, type Fact } from '~/core/cards/facts';
 import { quantile } from '~/core/chance/pmf';
 import { QUICK, simulatePlays, type Effort } from '~/core/chance/simulate';
-import { inGames, share } from '~/core/words/numbers';
+import { inGames } from '~/core/words/numbers';
 import { figure, know, mend, mind, need, reckoned, simulatedFigure, stop } from '../make';
 import { point } from '~/core/chance/pmf';
 import type { Assumptions, Practised, Reckoning } from '../types';
