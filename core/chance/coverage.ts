@@ -79,7 +79,7 @@ export function drawsToSeeAllQuantile(odds: readonly number[], q: number): numbe
 
 /** Expected number of different outcomes seen in `draws` draws. */
 export const meanDistinctSeen = (odds: readonly number[], draws: number): number =>
-  odds.reduce((total, p) => total - Math.expm1(draws * Math.log1p(-p)), 0);
+  draws === 0 ? 0 : odds.reduce((total, p) => total - Math.expm1(draws * Math.log1p(-p)), 0);
 
 /**
  * How many different outcomes are seen in `draws` draws, exactly:

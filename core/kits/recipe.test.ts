@@ -47,12 +47,12 @@ describe('a recipe', () => {
   });
 
   it('says which paper parts the pack does not hold', () => {
-    const board = gameOf('blanket-board');
-    const blanket = { gameId: board.id, name: 'Blanket', params: board.presets[1]!.params };
-    const notice = recipeOf({ ...plan, variants: [six, blanket] }).notices.find(
+    const pond = gameOf('story-pond');
+    const story = { gameId: pond.id, name: 'Pond', params: pond.presets[0]!.params };
+    const notice = recipeOf({ ...plan, variants: [six, story] }).notices.find(
       (one) => one.code === 'by-hand',
     )!;
-    expect(notice.text).toMatch(/Draw or cut by hand: 4 boards, 12 calling slips\.$/);
+    expect(notice.text).toMatch(/Draw or cut by hand: 1 mat, 4 number cards, 10 picture cards\.$/);
     expect(recipeOf(plan).notices.map((one) => one.code)).not.toContain('by-hand');
   });
 

@@ -9,7 +9,7 @@ import type { Sheet, SheetContext } from './sheet';
 export const PACK_ITEMS = {
   instructions: 'Instruction sheets',
   records: 'Record sheets',
-  parts: 'Paper counters to cut out',
+  parts: 'Cards, boards and counters to cut out',
   labels: 'Contents and tag labels',
 } as const;
 export type PackItem = keyof typeof PACK_ITEMS;

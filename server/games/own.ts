@@ -1,4 +1,5 @@
 /** Games of the school's own, as forms and files bring them in. */
+import { parse, type ParseError } from 'jsonc-parser';
 import type { FieldErrors } from '~/core/check/check';
 import { checkOwnGame } from '~/core/own/check';
 import { saveOwnGame } from '~/data/queries/games';
@@ -14,8 +15,8 @@ export async function keepOwnGame(
   let input: unknown;
   try {
     input = JSON.parse(text);
-  } catch (error) {
-    return { ok: false, errors: { '': `This is not JSON: ${whereOf(text, error as Error)}` } };
+  } catch {
+    return { ok: false, errors: { '': `This is not JSON: something is wrong ${whereOf(text)}.` } };
   }
   const checked = checkOwnGame(input);
   if (!checked.ok) return checked;
@@ -30,10 +31,10 @@ export async function keepOwnGame(
       };
 }
 
-/** The line and column at which a JSON text breaks off, as far as the parser tells. */
-function whereOf(text: string, error: Error): string {
-  const at = Number(/position (\d+)/.exec(error.message)?.[1] ?? NaN);
-  if (!Number.isFinite(at)) return `${error.message.split('\n')[0]}.`;
-  const before = text.slice(0, at).split('\n');
-  return `something is wrong at line ${before.length}, character ${before.at(-1)!.length + 1}.`;
+/** The line and the place in it at which a JSON text breaks off. */
+function whereOf(text: string): string {
+  const found: ParseError[] = [];
+  parse(text, found, { disallowComments: true });
+  const before = text.slice(0, found[0]?.offset ?? text.length).split('\n');
+  return `at line ${before.length}, character ${before.at(-1)!.length + 1}`;
 }

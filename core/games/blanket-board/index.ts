@@ -4,6 +4,7 @@ import { drawing } from './drawing';
 import { play } from './play';
 import { reckon } from './reckon';
 import { about, faults, presets, schema, subject } from './rules';
+import { sheets } from './sheets';
 import { steps } from './steps';
 import { en } from './words/en';
 import { es } from './words/es';
@@ -22,4 +23,5 @@ export const blanketBoard = defineGame({
   steps,
   about,
   subject,
+  sheets,
 });

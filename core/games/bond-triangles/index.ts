@@ -4,6 +4,7 @@ import { drawing } from './drawing';
 import { play } from './play';
 import { reckon } from './reckon';
 import { about, presets, schema, subject } from './rules';
+import { sheets } from './sheets';
 import { steps } from './steps';
 import { en } from './words/en';
 import { es } from './words/es';
@@ -30,4 +31,5 @@ export const bondTriangles = defineGame({
   steps,
   about,
   subject,
+  sheets,
 });

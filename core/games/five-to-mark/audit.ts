@@ -13,6 +13,9 @@ export function audit(params: MarkParams, cards: readonly Card[]): DeckVerdict {
   const targets = Math.floor(deck.length / each);
   return {
     verdict: 'playsWithNote',
-    note: `Shuffle after ${targets} ${targets === 1 ? 'target' : 'targets'} instead of ${Math.floor(full / each)}; the missing numbers come up less often.`,
+    note:
+      targets === Math.floor(full / each)
+        ? 'As many targets as usual; the missing numbers come up less often.'
+        : `Shuffle after ${targets} ${targets === 1 ? 'target' : 'targets'} instead of ${Math.floor(full / each)}; the missing numbers come up less often.`,
   };
 }
