@@ -11,6 +11,7 @@ import {
   type Sheet,
   type SheetContext,
 } from './sheet';
+import { say, type Wording } from '~/core/words/message';
 import { line } from './text';
 
 export interface Cell {
@@ -145,3 +146,7 @@ export function sentenceFace(text: string, { x, y, w, h }: Cell): Shape[] {
   const widthEm = [...text].reduce((total, char) => total + (char === ' ' ? 0.25 : 0.62), 0);
   return numeral(text, x + w / 2, y + h / 2, Math.min(11, (0.7 * w * 0.88) / widthEm));
 }
+
+/** What stands over a sheet: a message of the game in each language of the pack. */
+export const titleIn = (words: Wording, id: string, { languages }: SheetContext): string =>
+  languages.map((language) => say(words, language, id)).join(' · ');

@@ -319,6 +319,14 @@ describe("a game of one's own", () => {
     await open(page, `/choose/own/${stored!.id}`);
     await page.getByRole('button', { name: 'Put this game away' }).click();
     await page.getByText('35 games').waitFor();
+    // The variant saved before keeps its rules on its bench, and can be saved once more.
+    const before = (await listVariants()).find((one) => one.name === 'Ferry to twenty')!;
+    await open(page, `/choose/${before.gameId}?variant=${before.id}`);
+    await page.getByText('Load 20 cars onto the ferry.').waitFor();
+    await page.getByLabel('Name of the variant').fill('Ferry once more');
+    await page.getByRole('button', { name: 'Save this variant' }).click();
+    await page.getByText('It can go into a kit now.').waitFor();
+    expect((await listVariants()).find((one) => one.name === 'Ferry once more')!.own!.end.number).toBe(20);
     const schema = await page.request.get('/own-game.schema.json');
     expect(((await schema.json()) as { $schema: string }).$schema).toContain('2020-12');
     expect(complaints).toEqual([]);

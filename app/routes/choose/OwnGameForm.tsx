@@ -1,3 +1,4 @@
+import { useEffect } from 'react';
 import { Form, useNavigation } from 'react-router';
 import type { FieldErrors } from '~/core/check/check';
 import { AGE_BANDS } from '~/core/games/types';
@@ -39,6 +40,10 @@ export function OwnGameForm({
     // What only the server can know, such as a name that is taken.
     ...(works ? refused : {}),
   };
+  // A refusal of the server comes back to a draft that is still kept.
+  useEffect(() => {
+    if (sent) set((old) => old);
+  }, [sent, set]);
   const change = (next: Partial<OwnGame>): void => set((old) => ({ ...old, ...next }));
   const { turn } = own;
   return (

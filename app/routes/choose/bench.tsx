@@ -34,16 +34,19 @@ export const meta: Route.MetaFunction = ({ loaderData }) => [
   { title: `${loaderData ? say(gameFor(loaderData.gameRef).words, 'en', 'name') : 'Game'} · Fern Basket` },
 ];
 
+/** The game of an address. A variant of a game of the school's own keeps the rules it was saved with. */
+async function benchOf(request: Request, gameId: string) {
+  const id = new URL(request.url).searchParams.get('variant');
+  const variant = id && isId(id) ? await findVariant(id) : undefined;
+  if (id && variant?.gameId !== gameId) throw notFound('This variant');
+  const gameRef = variant?.own ? { gameId, own: variant.own } : await requireGame(gameId);
+  return { gameRef, variant };
+}
+
 export async function loader({ request, params }: Route.LoaderArgs) {
   await requireRole(request, 'coordinator');
+  const { gameRef, variant } = await benchOf(request, params.gameId);
   const search = new URL(request.url).searchParams;
-  const id = search.get('variant');
-  const variant = id && isId(id) ? await findVariant(id) : undefined;
-  if (id && variant?.gameId !== params.gameId) throw notFound('This variant');
-  // A variant of a game of the school's own keeps the rules it was saved with.
-  const gameRef = variant?.own
-    ? { gameId: variant.gameId, own: variant.own }
-    : await requireGame(params.gameId);
   const game = gameFor(gameRef);
   const preset = game.presets.find((one) => one.id === search.get('preset'));
   const start = variant ?? preset ?? game.presets[0]!;
@@ -67,7 +70,7 @@ export async function action({ request, params }: Route.ActionArgs) {
     const archive = `It is in ${kits.join(' and ')}. Take it out of there first; nothing was changed.`;
     return data({ errors: { archive } as FieldErrors }, { status: 409 });
   }
-  const gameRef = await requireGame(params.gameId);
+  const { gameRef } = await benchOf(request, params.gameId);
   const about = checkForm(variantSchema, form);
   let input: unknown;
   try {

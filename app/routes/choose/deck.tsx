@@ -1,9 +1,8 @@
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { DECK, deckWithout, type Card } from '~/core/cards/deck';
-import { SHELF } from '~/core/games';
+import { gameOf, SHELF } from '~/core/games';
 import type { DeckVerdict, Game, Params } from '~/core/games/types';
-import { gameOf } from '~/core/games';
 import { say } from '~/core/words/message';
 import { count } from '~/core/words/numbers';
 import { listVariants } from '~/data/queries/kits';
@@ -24,7 +23,7 @@ export async function loader({ request }: Route.LoaderArgs) {
   return { variants };
 }
 
-interface Row {
+interface Audited {
   key: string;
   game: Game;
   name: string;
@@ -42,7 +41,7 @@ const ORDER: DeckVerdict['verdict'][] = ['plays', 'playsWithNote', 'doesNotPlay'
 const cardGames = SHELF.filter((game) => game.audit);
 
 /** The card games at a parameter that uses the usual deck. */
-const presetRows = (): Row[] =>
+const presetRows = (): Audited[] =>
   cardGames.flatMap((game) =>
     game.presets
       .filter(({ params }) => params.source === undefined || params.source === 'cards')
@@ -63,7 +62,7 @@ export default function DeckAudit({ loaderData }: Route.ComponentProps) {
   });
   const [every, setEvery] = useState(false);
   const cards = [...deckWithout(decks.first), ...(decks.two ? deckWithout(decks.second) : [])];
-  const mine: Row[] = loaderData.variants.map((variant) => ({
+  const mine: Audited[] = loaderData.variants.map((variant) => ({
     key: variant.id,
     game: gameOf(variant.gameId),
     name: `your variant “${variant.name}”`,

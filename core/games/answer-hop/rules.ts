@@ -1,11 +1,11 @@
 /** Answer Hop: a chalk calculator; hop a sentence whose answer is the target, 1, 2, 3 … */
 import { Type, type Static } from '@sinclair/typebox';
 import { apply, SIGNS, type Sign } from '~/core/cards/facts';
-import { Numbers, SomeOf, Whole } from '~/core/check/schema';
+import { Numbers, Whole } from '~/core/check/schema';
 import type { FieldErrors } from '~/core/check/check';
+import { signLadder, Signs } from '../signs';
 import type { Ladder, Preset } from '../types';
 
-const SIGN_NAMES: Record<Sign, string> = { '+': '+', '−': '−', '×': '×', '÷': '÷' };
 const ALL_DIGITS = [0, 1, 2, 3, 4, 5, 6, 7, 8, 9];
 
 export const schema = Type.Object(
@@ -16,7 +16,7 @@ export const schema = Type.Object(
       { minItems: 2, maxItems: 10, uniqueItems: true },
       { title: 'Digits', default: ALL_DIGITS },
     ),
-    ops: SomeOf(SIGN_NAMES, { title: 'Signs', default: ['+', '−'] }),
+    ops: Signs(['+', '−']),
     to: Whole(3, 20, { title: 'Targets from 1 to', default: 10 }),
     cellMm: Whole(250, 600, { title: 'Width of a cell (mm)', default: 400 }),
     players: Whole(1, 4, { title: 'Players', default: 2 }),
@@ -72,21 +72,4 @@ export function waysTo({ digits, ops, to }: Pick<HopParams, 'digits' | 'ops' | '
 export const about = ({ to }: HopParams) => ({ to });
 export const subject = ({ to }: HopParams): string => `hopping to the answers 1 to ${to}`;
 
-/** One sign more, or one less. */
-export function ladder(params: HopParams): Ladder {
-  const ALL: Sign[] = ['+', '−', '×', '÷'];
-  const now = ALL.filter((sign) => params.ops.includes(sign));
-  const fewer = now.slice(0, -1);
-  const next = ALL.find((sign) => !now.includes(sign));
-  return {
-    easier: fewer.length
-      ? { params: { ...params, ops: fewer }, label: `Use only ${fewer.join(' ')}` }
-      : undefined,
-    harder: next
-      ? {
-          params: { ...params, ops: ALL.filter((sign) => now.includes(sign) || sign === next) },
-          label: `Allow ${next} too`,
-        }
-      : undefined,
-  };
-}
+export const ladder = (params: HopParams): Ladder => signLadder(params);

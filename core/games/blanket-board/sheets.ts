@@ -1,6 +1,5 @@
-import { cardSheets, inside, numberGrid, SLIP_MM, slipFace, type Cell } from '~/core/print/cards';
+import { cardSheets, inside, numberGrid, SLIP_MM, slipFace, titleIn, type Cell } from '~/core/print/cards';
 import type { Sheet, SheetContext } from '~/core/print/sheet';
-import { say } from '~/core/words/message';
 import { en } from './words/en';
 import { es } from './words/es';
 import { boardsOf, SHAPES, slips, type BlanketParams } from './rules';
@@ -9,18 +8,17 @@ const WORDS = { en, es };
 
 /** The boards, half a page each, and the calling slips with numeral and dots. */
 export function sheets(params: BlanketParams, context: SheetContext): Sheet[] {
-  const both = (id: string) => context.languages.map((language) => say(WORDS, language, id)).join(' · ');
   const { rows, columns } = SHAPES[params.cells]!;
   const board = { w: 180, h: rows > columns ? 180 : 120 };
   return [
     ...cardSheets(
-      both('sheet.boards'),
+      titleIn(WORDS, 'sheet.boards', context),
       boardsOf(params).map((numbers) => (cell) => numberGrid(numbers, columns, inside(cell, 5))),
       board,
       context,
     ),
     ...cardSheets(
-      both('sheet.slips'),
+      titleIn(WORDS, 'sheet.slips', context),
       Array.from({ length: slips(params) }, (_, i) => (cell: Cell) => slipFace(params.from + i, cell)),
       SLIP_MM,
       context,

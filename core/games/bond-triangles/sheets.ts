@@ -1,6 +1,5 @@
-import { cardSheets, inside, numeral } from '~/core/print/cards';
+import { cardSheets, inside, numeral, titleIn } from '~/core/print/cards';
 import { INK, type Sheet, type SheetContext } from '~/core/print/sheet';
-import { say } from '~/core/words/message';
 import { en } from './words/en';
 import { es } from './words/es';
 import { bonds, type BondParams } from './rules';
@@ -9,9 +8,8 @@ const CARD_MM = { w: 92, h: 82 };
 
 /** The triangle cards: the whole on top, its parts below. */
 export function sheets(params: BondParams, context: SheetContext): Sheet[] {
-  const title = context.languages.map((language) => say({ en, es }, language, 'sheet.cards')).join(' · ');
   return cardSheets(
-    title,
+    titleIn({ en, es }, 'sheet.cards', context),
     bonds(params).map(({ a, b, whole }) => (cell) => {
       const { x, y, w, h } = inside(cell, 4);
       return [

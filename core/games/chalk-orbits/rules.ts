@@ -2,7 +2,7 @@
 import { Type, type Static } from '@sinclair/typebox';
 import { Chance, Numbers, OneOf, OneValue, Whole } from '~/core/check/schema';
 import type { FieldErrors } from '~/core/check/check';
-import { climb, levels } from '../make';
+import { levels } from '../make';
 import type { Ladder, Preset } from '../types';
 
 const NUMBERS_MOST = 20;
@@ -122,6 +122,4 @@ export const about = ({ op }: OrbitParams) => ({ op });
 export const subject = ({ circles, op }: OrbitParams): string =>
   `${circles} chalk circles, ${op === 'add' ? 'sums' : 'products'}`;
 export const ladder = (params: OrbitParams): Ladder =>
-  climb(
-    levels(params, 'bags', params.op === 'add' ? [2, 3, 4, 5, 6] : [2, 3], (bags) => `Throw ${bags} bags`),
-  );
+  levels(params, 'bags', params.op === 'add' ? [2, 3, 4, 5, 6] : [2, 3], (bags) => `Throw ${bags} bags`);

@@ -1,7 +1,7 @@
 /** Clap a Count: clap, pat and roll patterns in twos, fives and tens. */
 import { Type, type Static } from '@sinclair/typebox';
 import { OneValue, Whole } from '~/core/check/schema';
-import { choices, climb } from '../make';
+import { choices } from '../make';
 import type { Ladder, Preset } from '../types';
 
 export const schema = Type.Object(
@@ -42,10 +42,8 @@ export const presets: readonly Preset<ClapParams>[] = [
 export const about = ({ unit, groups }: ClapParams) => ({ unit, end: unit * groups });
 export const subject = ({ unit, groups }: ClapParams): string => `counting in ${unit}s to ${unit * groups}`;
 export const ladder = (params: ClapParams): Ladder =>
-  climb(
-    choices(params, 'unit', [
-      [2, 'Count in twos'],
-      [5, 'Count in fives'],
-      [10, 'Count in tens'],
-    ]),
-  );
+  choices(params, 'unit', [
+    [2, 'Count in twos'],
+    [5, 'Count in fives'],
+    [10, 'Count in tens'],
+  ]);

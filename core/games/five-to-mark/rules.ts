@@ -1,13 +1,12 @@
 /** Five to the Mark: five cards face up and one target card; reach it with two or more of the five. */
 import { Type, type Static } from '@sinclair/typebox';
 import { deckWithout, FACES, numbersOf, type Card } from '~/core/cards/deck';
-import type { Sign } from '~/core/cards/facts';
-import { Cards, OneOf, OneValue, SomeOf, Whole, YesNo } from '~/core/check/schema';
+import { Cards, OneOf, OneValue, Whole, YesNo } from '~/core/check/schema';
 import type { FieldErrors } from '~/core/check/check';
 import { climb, levels } from '../make';
+import { signLadder, Signs } from '../signs';
 import type { Ladder, Preset } from '../types';
 
-const SIGN_NAMES: Record<Sign, string> = { '+': '+', '−': '−', '×': '×', '÷': '÷' };
 /** What a joker counts. */
 export const JOKER = 15;
 const JOKERS = 2;
@@ -15,7 +14,7 @@ const JOKERS = 2;
 export const schema = Type.Object(
   {
     laid: Whole(4, 6, { title: 'Cards laid out', default: 5 }),
-    ops: SomeOf(SIGN_NAMES, { title: 'Signs', default: ['+', '−', '×', '÷'] }),
+    ops: Signs(['+', '−', '×', '÷']),
     faces: OneOf(
       { numbers: 'Numbers only, ace to ten', '11-12-13': FACES['11-12-13'] },
       { title: 'Picture cards', default: 'numbers' },
@@ -86,20 +85,9 @@ export const deckNumbers = (
 export const about = ({ laid }: MarkParams) => ({ laid });
 export const subject = ({ laid }: MarkParams): string => `${laid} cards to a target`;
 
-/** More cards make it easier, fewer signs too. */
-export function ladder(params: MarkParams): Ladder {
-  const ALL: Sign[] = ['+', '−', '×', '÷'];
-  const now = ALL.filter((sign) => params.ops.includes(sign));
-  const fewer = now.length > 1 ? now.slice(0, -1) : undefined;
-  const next = ALL.find((sign) => !now.includes(sign));
-  return climb(
-    {
-      easier: fewer && { params: { ...params, ops: fewer }, label: `Use only ${fewer.join(' ')}` },
-      harder: next && {
-        params: { ...params, ops: ALL.filter((sign) => now.includes(sign) || sign === next) },
-        label: `Allow ${next} too`,
-      },
-    },
+/** Fewer signs make it easier, and more cards on the table. */
+export const ladder = (params: MarkParams): Ladder =>
+  climb(
+    signLadder(params),
     levels(params, 'laid', [6, 5, 4], (laid) => `Lay out ${laid} cards`),
   );
-}

@@ -4,7 +4,7 @@ import { countValues } from '~/core/cards/deck';
 import { DIE, entries, sum } from '~/core/chance/pmf';
 import { Numbers, OneOf, Whole, YesNo } from '~/core/check/schema';
 import type { FieldErrors } from '~/core/check/check';
-import { choices, climb } from '../make';
+import { choices } from '../make';
 import type { Ladder, Params, Preset } from '../types';
 
 export const schema = Type.Object(
@@ -122,13 +122,11 @@ export const subject = ({ source, cells }: MatParams): string =>
 
 /** From one die to two, then to sum cards; the mat follows the odds. */
 export function ladder(params: MatParams): Ladder {
-  const steps = climb(
-    choices(params, 'source', [
-      ['one-die', 'Roll one die'],
-      ['two-dice', 'Roll two dice'],
-      ['cards', 'Draw sum cards'],
-    ]),
-  );
+  const steps = choices(params, 'source', [
+    ['one-die', 'Roll one die'],
+    ['two-dice', 'Roll two dice'],
+    ['cards', 'Draw sum cards'],
+  ]);
   const fit = (rung: Ladder['easier']): Ladder['easier'] => {
     if (!rung) return undefined;
     const next = rung.params as unknown as MatParams;

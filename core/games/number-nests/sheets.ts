@@ -1,6 +1,13 @@
-import { cardSheets, inside, numeral, SENTENCE_MM, sentenceFace, type Cell } from '~/core/print/cards';
+import {
+  cardSheets,
+  inside,
+  numeral,
+  SENTENCE_MM,
+  sentenceFace,
+  titleIn,
+  type Cell,
+} from '~/core/print/cards';
 import { INK, type Sheet, type SheetContext } from '~/core/print/sheet';
-import { say } from '~/core/words/message';
 import { en } from './words/en';
 import { es } from './words/es';
 import { allCards, nests, type NestParams } from './rules';
@@ -10,10 +17,9 @@ const NEST_MM = { w: 184, h: 120 };
 
 /** The nests, half a page each, and every sum card once. */
 export function sheets(params: NestParams, context: SheetContext): Sheet[] {
-  const both = (id: string) => context.languages.map((language) => say(WORDS, language, id)).join(' · ');
   return [
     ...cardSheets(
-      both('sheet.nests'),
+      titleIn(WORDS, 'sheet.nests', context),
       nests(params).map((nest) => (cell) => {
         const { x, y, w, h } = inside(cell, 8);
         return [
@@ -30,7 +36,7 @@ export function sheets(params: NestParams, context: SheetContext): Sheet[] {
       context,
     ),
     ...cardSheets(
-      both('sheet.cards'),
+      titleIn(WORDS, 'sheet.cards', context),
       allCards(params).map(
         ({ a, b }) =>
           (cell: Cell) =>

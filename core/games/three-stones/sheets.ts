@@ -1,15 +1,13 @@
-import { cardSheets, inside, numberGrid } from '~/core/print/cards';
+import { cardSheets, inside, numberGrid, titleIn } from '~/core/print/cards';
 import { INK, type Shape, type Sheet, type SheetContext } from '~/core/print/sheet';
-import { say } from '~/core/words/message';
 import { en } from './words/en';
 import { es } from './words/es';
 import { SQUARE, type ThreeParams } from './rules';
 
 /** The board of nine cells, with numbers when a row must make a sum. */
 export function sheets({ sums }: ThreeParams, context: SheetContext): Sheet[] {
-  const title = context.languages.map((language) => say({ en, es }, language, 'sheet.board')).join(' · ');
   return cardSheets(
-    title,
+    titleIn({ en, es }, 'sheet.board', context),
     [
       (cell) => {
         const place = inside(cell, 4);

@@ -6,7 +6,7 @@ import { Type, type Static } from '@sinclair/typebox';
 import { countValues, deckWithout, rankOf, valueOf, type Card } from '~/core/cards/deck';
 import { Cards, OneOf, OneValue, Whole, YesNo } from '~/core/check/schema';
 import type { FieldErrors } from '~/core/check/check';
-import { choices, climb, remembered } from '../make';
+import { choices, remembered } from '../make';
 import type { Ladder, Preset } from '../types';
 
 const TARGETS = ['same', ...Array.from({ length: 16 }, (_, i) => i + 5)] as readonly ('same' | number)[];
@@ -197,12 +197,10 @@ export const subject = ({ target }: TideParams): string =>
   target === 'same' ? 'equal cards' : `pairs that make ${target}`;
 
 export const ladder = (params: TideParams): Ladder =>
-  climb(
-    choices(
-      params,
-      'target',
-      (['same', 5, 6, 7, 8, 9, 10, 12, 15] as const).map(
-        (target) => [target, target === 'same' ? 'Pair equal cards' : `Make ${target}`] as const,
-      ),
+  choices(
+    params,
+    'target',
+    (['same', 5, 6, 7, 8, 9, 10, 12, 15] as const).map(
+      (target) => [target, target === 'same' ? 'Pair equal cards' : `Make ${target}`] as const,
     ),
   );

@@ -1,17 +1,16 @@
 /** Write the Ways: after any target game, list every sentence for the target and tick the ones found. */
 import { Type, type Static } from '@sinclair/typebox';
 import { apply, SIGNS, type Sign } from '~/core/cards/facts';
-import { OneOf, SomeOf, Whole, YesNo } from '~/core/check/schema';
+import { OneOf, Whole, YesNo } from '~/core/check/schema';
 import type { FieldErrors } from '~/core/check/check';
 import { levels } from '../make';
+import { Signs } from '../signs';
 import type { Ladder, Preset } from '../types';
-
-const SIGN_NAMES: Record<Sign, string> = { '+': '+', '−': '−', '×': '×', '÷': '÷' };
 
 export const schema = Type.Object(
   {
     target: Whole(2, 20, { title: 'Target', default: 10 }),
-    ops: SomeOf(SIGN_NAMES, { title: 'Signs', default: ['+'] }),
+    ops: Signs(['+']),
     order: OneOf(
       { ordered: '3 + 7 is not 7 + 3', unordered: '3 + 7 is the same as 7 + 3' },
       { title: 'Order', description: 'Both schools are taught.', default: 'ordered' },
