@@ -30,6 +30,14 @@ export async function action({ request }: Route.ActionArgs) {
 const FileBox = styled.input`
   min-height: 44px;
   max-width: 100%;
+  &::file-selector-button {
+    min-height: 44px;
+    padding: 0 1rem;
+    margin-inline-end: 0.8rem;
+    font: inherit;
+    font-weight: 700;
+    cursor: pointer;
+  }
 `;
 
 export default function ImportOwnGame({ actionData }: Route.ComponentProps) {

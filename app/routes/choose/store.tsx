@@ -44,7 +44,7 @@ export default function Store({ loaderData, actionData }: Route.ComponentProps) 
         <Stack>
           <Heading title="What is in the store?">
             Tick what there is enough of for one more basket. The shelf then shows what a game still lacks,
-            and can be narrowed to what is at hand. Printed parts are always at hand.
+            and can be narrowed to what is at hand. Paper parts are not counted here.
           </Heading>
           {actionData && (
             <Said kind="done" word="Noted" live>
