@@ -27,7 +27,7 @@ export default [
       route(':kitId', 'routes/fill/kit.tsx'),
     ]),
     ...prefix('word', [index('routes/word/games.tsx'), route(':gameId', 'routes/word/desk.tsx')]),
-    route('print', 'routes/print/pack.tsx'),
+    ...prefix('print', [index('routes/print/pack.tsx'), route('jobs/:jobId', 'routes/print/job.tsx')]),
     ...prefix('lend', [
       index('routes/lend/desk.tsx'),
       ...prefix('families', [
@@ -51,7 +51,8 @@ export default [
   route('scan', 'routes/scan.ts'),
   route('choose/own/:ownId.json', 'routes/choose/own-json.ts'),
   route('own-game.schema.json', 'routes/choose/own-schema.ts'),
-  route('print/pack.pdf', 'routes/print/pack-pdf.ts'),
+  route('print/page.svg', 'routes/print/page-svg.tsx'),
+  route('print/jobs/:jobId.pdf', 'routes/print/job-pdf.ts'),
   route('lend/families.csv', 'routes/lend/families-csv.ts'),
 
   ...prefix('p/:linkKey', [index('routes/play/game.tsx'), route('answer', 'routes/play/answer.tsx')]),

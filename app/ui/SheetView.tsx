@@ -1,19 +1,25 @@
 import styled from 'styled-components';
-import { PT_MM, type Ink, type Shape, type Sheet } from '~/core/print/sheet';
+import { PT_MM, type FontName, type Ink, type Shape, type Sheet } from '~/core/print/sheet';
+import { LANGUAGES } from '~/core/words/message';
 import { color, type as face } from './theme';
 
-const FAMILY = { body: face.body, bold: face.body, display: face.display };
-const inked = ({ fill, stroke, strokeMm, dashMm }: Ink) => ({
+const FAMILY: Record<FontName, string> = { body: face.body, bold: face.body, display: face.display };
+const inked = ({ fill, stroke, strokeMm, dashMm, round }: Ink) => ({
   fill: fill ?? 'none',
   stroke: stroke ?? 'none',
   strokeWidth: stroke ? (strokeMm ?? 0.2) : undefined,
   strokeDasharray: dashMm?.join(' '),
+  strokeLinecap: round ? ('round' as const) : undefined,
+  strokeLinejoin: round ? ('round' as const) : undefined,
 });
 
 /** One shape as SVG; the same shape the PDF draws. */
 function Drawn({ shape }: { shape: Shape }) {
   switch (shape.kind) {
-    case 'text':
+    case 'text': {
+      // Anchors of shapes are sides of the paper; those of SVG follow the direction of the text.
+      const rtl = shape.language !== undefined && LANGUAGES[shape.language].direction === 'rtl';
+      const anchor = rtl ? ({ start: 'end', end: 'start', middle: 'middle' } as const) : undefined;
       return (
         <text
           x={shape.x}
@@ -21,13 +27,15 @@ function Drawn({ shape }: { shape: Shape }) {
           fontSize={shape.sizePt * PT_MM}
           fontFamily={FAMILY[shape.font]}
           fontWeight={shape.font === 'bold' ? 700 : 400}
-          textAnchor={shape.anchor}
+          textAnchor={anchor ? anchor[shape.anchor] : shape.anchor}
+          direction={rtl ? 'rtl' : undefined}
           fill={shape.fill}
           lang={shape.language}
         >
           {shape.text}
         </text>
       );
+    }
     case 'line':
       return <line x1={shape.x1} y1={shape.y1} x2={shape.x2} y2={shape.y2} {...inked(shape)} />;
     case 'rect':
@@ -44,9 +52,36 @@ function Drawn({ shape }: { shape: Shape }) {
     case 'circle':
       return <circle cx={shape.x} cy={shape.y} r={shape.radius} {...inked(shape)} />;
     case 'path':
-      return <path d={shape.d} {...inked(shape)} />;
+      return (
+        <path d={shape.d} {...inked(shape)}>
+          {shape.says && <title>{shape.says}</title>}
+        </path>
+      );
+    case 'image':
+      return (
+        <image x={shape.x} y={shape.y} width={shape.width} height={shape.height} href={shape.data}>
+          <title>{shape.says}</title>
+        </image>
+      );
   }
 }
+
+/** A page as a file of its own, to scale, its fonts inside. */
+export const SheetFile = ({ sheet, fonts }: { sheet: Sheet; fonts: string }) => (
+  <svg
+    xmlns="http://www.w3.org/2000/svg"
+    width={`${sheet.widthMm}mm`}
+    height={`${sheet.heightMm}mm`}
+    viewBox={`0 0 ${sheet.widthMm} ${sheet.heightMm}`}
+  >
+    <title>{sheet.title}</title>
+    {fonts && <style>{fonts}</style>}
+    <rect width={sheet.widthMm} height={sheet.heightMm} fill="#FFFFFF" />
+    {sheet.shapes.map((shape, i) => (
+      <Drawn key={i} shape={shape} />
+    ))}
+  </svg>
+);
 
 const Paper = styled.svg`
   display: block;
@@ -66,7 +101,7 @@ export const SheetView = ({ sheet, label }: { sheet: Sheet; label: string }) => 
   </Paper>
 );
 
-/** The small picture of a game. */
+/** The small picture of a game or of a step. */
 export const GameDrawing = ({ shapes, width = 150 }: { shapes: readonly Shape[]; width?: number }) => (
   <svg viewBox="0 0 100 60" width={width} height={width * 0.6} aria-hidden>
     {shapes.map((shape, i) => (

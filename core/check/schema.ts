@@ -14,6 +14,10 @@ interface About {
 export const Whole = (minimum: number, maximum: number, about: About) =>
   Type.Integer({ minimum, maximum, ...about });
 
+/** A length in mm, to a tenth. */
+export const Millimetres = (minimum: number, maximum: number, about: About) =>
+  Type.Number({ minimum, maximum, ...about });
+
 /** A chance from 0 to 1. */
 export const Chance = (minimum: number, maximum: number, about: About) =>
   Type.Number({ minimum, maximum, multipleOf: 0.01, ...about });

@@ -7,6 +7,7 @@ import type { Random } from '~/core/chance/random';
 import type { Effort, Outcome } from '~/core/chance/simulate';
 import type { FieldErrors } from '~/core/check/check';
 import type { Args, Wording } from '~/core/words/message';
+import type { Sketches } from './draw';
 import type { Shape, Sheet, SheetContext } from '~/core/print/sheet';
 
 export const AGE_BANDS = {
@@ -216,13 +217,15 @@ export interface Game<P = Params> {
   reckon(params: P, assumptions: Assumptions, effort?: Effort): Reckoning;
   play(params: P, random: Random): Generator<Turn, Outcome | void>;
   steps(params: P): Step[];
+  /** Small drawings of its steps, by the id of the step. */
+  sketches: Sketches<P>;
   /** Arguments of the message `goal`. */
   about(params: P): Args;
   /** What is played, in a few words of a sentence: "6 counters". */
   subject(params: P): string;
   sheets(params: P, context: SheetContext): Sheet[];
-  /** Whether the pack holds its printed parts; those of other games are made by hand. */
-  prints: boolean;
+  /** Printed materials that its sheets do not hold: they are made by hand. */
+  byHand: readonly string[];
   /** Games with a target: every different way from the laid cards to it, those with the fewest cards first. */
   solve?(params: P, laid: readonly number[], target: number): Solution;
   /** Games with a target: a new layout. */
@@ -233,7 +236,7 @@ export interface Game<P = Params> {
   audit?(params: P, cards: readonly Card[]): DeckVerdict;
 }
 
-type Defaulted = 'faults' | 'sheets' | 'prints';
+type Defaulted = 'faults' | 'sheets' | 'byHand' | 'sketches';
 
 /** Binds a game's parts to the type of its own parameters and forgets it for the shelf. */
 export const defineGame = <P extends Params>(
@@ -242,6 +245,7 @@ export const defineGame = <P extends Params>(
   ({
     faults: () => ({}),
     sheets: () => [],
-    prints: game.sheets !== undefined,
+    byHand: [],
+    sketches: {},
     ...game,
   }) as unknown as Game;

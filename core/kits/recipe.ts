@@ -113,13 +113,11 @@ export function recipeOf(plan: KitPlan): Recipe {
   }
   const whole = cautions(parts);
   const said = new Set(whole.map((notice) => notice.code));
-  const byHand = parts.filter(
-    ({ material }) =>
-      materialOf(material).kind === 'printed' &&
-      variants.some(
-        ({ variant, parts: own }) =>
-          !gameFor(variant).prints && own.some((part) => part.material === material),
-      ),
+  const byHand = parts.filter(({ material }) =>
+    variants.some(
+      ({ variant, parts: own }) =>
+        gameFor(variant).byHand.includes(material) && own.some((part) => part.material === material),
+    ),
   );
   const notices: Notice[] = [
     ...(byHand.length ? [madeByHand(byHand)] : []),
@@ -150,11 +148,11 @@ export function recipeOf(plan: KitPlan): Recipe {
   };
 }
 
-/** Paper parts that the pack does not hold yet. */
+/** Paper parts that only their maker can draw. */
 const madeByHand = (parts: readonly KitPart[]): Notice => ({
   code: 'by-hand',
   severity: 'mind',
-  text: `The pack prints the instructions of these games, not their paper parts yet. Draw or cut by hand: ${parts
+  text: `The pack cannot draw these paper parts of games of your own. Make them by hand: ${parts
     .map(
       ({ material, quantity }) =>
         `${quantity} ${quantity === 1 ? materialOf(material).name : materialOf(material).plural}`,

@@ -16,9 +16,11 @@ import {
   type StepLine,
 } from '~/core/games/make';
 import { defineGame, type Game, type Params, type PartNeed, type Turn } from '~/core/games/types';
+import { materialOf } from '~/core/kits/materials';
 import type { Args, Messages } from '~/core/words/message';
 import type { Shape } from '~/core/print/sheet';
 import { MAKES, RULES, type OwnGame } from './definition';
+import { draws, ownSheets } from './sheets';
 import { factsOf, outcomes, pieces, resultOf, results, turnsOf, type Setting } from './reckon';
 
 /** Lines of a rehearsed play, and the caution that stands when the coordinator wrote none. */
@@ -115,6 +117,7 @@ export function ownGame(own: OwnGame, id: string): Game {
       own.steps.map((step, i): [string, string] => [`${step.part}.${i + 1}`, step[language]]),
     ),
   });
+  const words = { en: messages('en'), es: messages('es') };
   return {
     ...defineGame<Params>({
       id,
@@ -122,7 +125,7 @@ export function ownGame(own: OwnGame, id: string): Game {
       traits: { places: [own.place, ...(own.place === 'outdoors' ? [] : (['rainyDay'] as const))] },
       schema,
       presets: [{ id: 'as-made', name: 'as it was made', ageBand: own.ageBand, params: start }],
-      words: { en: messages('en'), es: messages('es') },
+      words,
       drawing: drawingOf(own),
       faults: (params): FieldErrors => {
         const { count, cells } = setting(params);
@@ -203,6 +206,17 @@ export function ownGame(own: OwnGame, id: string): Game {
         ),
       about: args,
       subject: () => own.name.en,
+      sheets: (params, context) => {
+        const set = setting(params);
+        const parts = partsOf(own, set, turnsOf(own, set)).map((part) => ({
+          material: part.material,
+          quantity: part.enough,
+        }));
+        return ownSheets(own, words, parts, set.cells, context);
+      },
+      byHand: own.parts
+        .map(({ material }) => material)
+        .filter((material) => materialOf(material).kind === 'printed' && !draws(own, material)),
     }),
   };
 }

@@ -1,118 +1,309 @@
-/** Cards, slips and boards laid on sheets to be cut: neighbours share their cuts, and the lines reach over the edge. */
+/** Cards, slips and boards laid on sheets to be cut out. */
+import { say, type Wording } from '~/core/words/message';
+import { PRINT_WORDS } from '~/core/words/print';
+import { fitNumeral, numeral } from './numerals';
 import { fitting } from './packing';
 import {
   blank,
+  CannotPrint,
   GREY,
   INK,
   MARGIN_MM,
   PAPERS,
-  PT_MM,
+  type Cell,
+  type Cuts,
+  type Paper,
+  type Piece,
   type Shape,
   type Sheet,
   type SheetContext,
 } from './sheet';
-import { say, type Wording } from '~/core/words/message';
 import { line } from './text';
 
-export interface Cell {
-  x: number;
-  y: number;
-  w: number;
-  h: number;
+/** A card to be cut out: what tells it from its like, its face, and its back where it has one. */
+export interface Card {
+  name: string;
+  draw: (cell: Cell) => Shape[];
+  back?: (cell: Cell) => Shape[];
 }
-const HEAD_MM = 8;
+/** What a set of cards is. */
+export interface CardSet {
+  material: string;
+  /** Heading of its sheets. */
+  title: string;
+  size: { w: number; h: number };
+  /** Cut along an outline of its own: neighbours keep a gap, and no straight lines are drawn. */
+  outline?: { gapMm: number };
+}
 
-/** Where cards of one size lie on a sheet, the better way round; left and top are even. Empty when none fits. */
-export function cellsOf(card: { w: number; h: number }, paper: SheetContext['paper']): Cell[] {
-  const { widthMm, heightMm } = PAPERS[paper];
-  const room = { widthMm, heightMm: heightMm - HEAD_MM };
-  const { columns, rows, turned } = fitting(card, room, 0);
-  const [w, h] = turned ? [card.h, card.w] : [card.w, card.h];
-  const left = (widthMm - columns * w) / 2;
-  const top = HEAD_MM + (heightMm - HEAD_MM - rows * h) / 2;
-  return Array.from({ length: columns * rows }, (_, i) => ({
-    x: left + (i % columns) * w,
-    y: top + Math.floor(i / columns) * h,
-    w,
-    h,
-  }));
+const HEAD_MM = 8;
+/** Room of crop marks: between cards, and around them. */
+const GUTTER_MM = 5;
+const MARK_MM = 3.5;
+
+export interface Imposition {
+  cells: Cell[];
+  columns: number;
+  rows: number;
+  cuts: Cuts;
+  /** Whether there is room for a heading over the cards. */
+  headed: boolean;
 }
 
 /**
- * As many sheets as the cards take. Every card is drawn into its cell; a thin dashed line is the cut. Throws
- * RangeError when a card is larger than the sheet.
+ * Where cards of one size lie on a sheet, the better way round; left and right margins are even, so that backs
+ * fall behind fronts. With marks, cards too large for gutters keep shared lines. Empty when none fits.
  */
-export function cardSheets(
-  title: string,
-  cards: readonly ((cell: Cell) => Shape[])[],
+export function impose(
   card: { w: number; h: number },
-  { paper }: SheetContext,
-): Sheet[] {
-  const cells = cellsOf(card, paper);
+  paper: Paper,
+  cuts: Cuts = 'shared',
+  gapMm = cuts === 'marks' ? GUTTER_MM : 0,
+  headMm = HEAD_MM,
+): Imposition {
+  const { widthMm, heightMm } = PAPERS[paper];
+  const around = cuts === 'marks' ? MARK_MM : 0;
+  const fit = (head: number) =>
+    fitting(card, { widthMm: widthMm - 2 * around, heightMm: heightMm - head - 2 * around }, gapMm);
+  const { columns, rows, turned, count } = fit(headMm);
+  // Shapes with outlines of their own take the whole sheet when more of them fit so, without a heading.
+  if (gapMm > 0 && cuts === 'shared' && headMm > 0 && fit(0).count > count)
+    return impose(card, paper, cuts, gapMm, 0);
+  if (count === 0 && cuts === 'marks') return impose(card, paper, 'shared', 0);
+  const [w, h] = turned ? [card.h, card.w] : [card.w, card.h];
+  const left = (widthMm - columns * w - (columns - 1) * gapMm) / 2;
+  const top = headMm + (heightMm - headMm - rows * h - (rows - 1) * gapMm) / 2;
+  return {
+    columns,
+    rows,
+    cuts,
+    headed: headMm > 0,
+    cells: Array.from({ length: columns * rows }, (_, i) => ({
+      x: left + (i % columns) * (w + gapMm),
+      y: top + Math.floor(i / columns) * (h + gapMm),
+      w,
+      h,
+    })),
+  };
+}
+
+/** Where a cell lies on the back when the sheet is flipped on its long edge. */
+export const mirrored = (cell: Cell, widthMm: number): Cell => ({ ...cell, x: widthMm - cell.x - cell.w });
+
+/** The lines along which cells are cut: dashed frames that neighbours share, or short marks in the gutters. */
+function cutLines(cells: readonly Cell[], cuts: Cuts): Shape[] {
+  if (cuts === 'shared')
+    return cells.map(({ x, y, w, h }): Shape => ({
+      kind: 'rect',
+      x,
+      y,
+      width: w,
+      height: h,
+      stroke: GREY,
+      strokeMm: 0.2,
+      dashMm: [2, 1.5],
+    }));
+  const near = 0.6;
+  const reach = GUTTER_MM / 2 - 0.1;
+  const mark = (x1: number, y1: number, x2: number, y2: number): Shape => ({
+    kind: 'line',
+    x1,
+    y1,
+    x2,
+    y2,
+    stroke: GREY,
+    strokeMm: 0.2,
+  });
+  return cells.flatMap(({ x, y, w, h }) =>
+    [x, x + w].flatMap((edge) => {
+      const out = edge === x ? -1 : 1;
+      return [y, y + h].flatMap((level) => {
+        const down = level === y ? -1 : 1;
+        return [
+          mark(edge, level + down * near, edge, level + down * reach),
+          mark(edge + out * near, level, edge + out * reach, level),
+        ];
+      });
+    }),
+  );
+}
+
+/** A small corner of grey: this one is more than is needed. */
+const spareMark = ({ x, y }: Cell): Shape => ({
+  kind: 'path',
+  d: `M${x + 0.8} ${y + 0.8} L${x + 4.4} ${y + 0.8} L${x + 0.8} ${y + 4.4} Z`,
+  fill: '#9A9A9A',
+});
+
+/**
+ * As many sheets as the cards take, backs behind their fronts. What is left of the last sheet is filled with
+ * spares; asked for one lost piece, a sheet is filled with it. Throws CannotPrint when a card is larger than the
+ * sheet.
+ */
+export function cardSheets(set: CardSet, cards: readonly Card[], context: SheetContext): Sheet[] {
+  const { paper, lost } = context;
+  const { cells, cuts, headed } = impose(
+    set.size,
+    paper,
+    set.outline ? 'shared' : context.cuts,
+    set.outline?.gapMm,
+  );
   if (cells.length === 0)
-    throw new RangeError(
-      `A card of ${card.w} × ${card.h} mm is larger than what can be printed on ${PAPERS[paper].name} paper: make it smaller.`,
+    throw new CannotPrint(
+      `${set.title}: ${set.size.w} × ${set.size.h} mm is larger than what can be printed on ${PAPERS[paper].name} paper. Make it smaller.`,
     );
+  const wanted = lost
+    ? cards.filter((card) => set.material === lost.material && card.name === lost.name).slice(0, 1)
+    : cards;
+  if (wanted.length === 0) return [];
+  const filled =
+    lost || context.fill ? Math.ceil(wanted.length / cells.length) * cells.length : wanted.length;
+  const all = Array.from({ length: filled }, (_, i) => wanted[i % wanted.length]!);
+  const { widthMm } = PAPERS[paper];
   const sheets: Sheet[] = [];
-  for (let first = 0; first < cards.length; first += cells.length) {
-    const here = cards.slice(first, first + cells.length);
-    const shapes = here.flatMap((draw, i): Shape[] => {
-      const { x, y, w, h } = cells[i]!;
-      return [
-        { kind: 'rect', x, y, width: w, height: h, stroke: GREY, strokeMm: 0.2, dashMm: [2, 1.5] },
-        ...draw(cells[i]!),
-      ];
+  for (let first = 0; first < all.length; first += cells.length) {
+    const here = all.slice(first, first + cells.length).map((card, i) => ({
+      card,
+      cell: cells[i]!,
+      spare: !lost && first + i >= wanted.length,
+    }));
+    const spares = here.filter(({ spare }) => spare).length;
+    const title = spares ? `${set.title} · ${inEach('spares', context, { spares })}` : set.title;
+    const lines = set.outline
+      ? []
+      : cutLines(
+          here.map(({ cell }) => cell),
+          cuts,
+        );
+    sheets.push({
+      ...blank(title, paper, [
+        ...(headed ? [heading(title, paper)] : []),
+        ...lines,
+        ...here.flatMap(({ card, cell, spare }) => [...card.draw(cell), ...(spare ? [spareMark(cell)] : [])]),
+      ]),
+      pieces: here.map(({ card, cell, spare }): Piece => ({
+        ...cell,
+        material: set.material,
+        name: card.name,
+        ...(spare ? { spare } : {}),
+        ...(set.outline ? { outline: true } : {}),
+      })),
+      use: 'part',
+      begins: true,
     });
-    const head = line(PAPERS[paper].widthMm / 2, MARGIN_MM + 4.5, title, {
-      sizePt: 11,
-      anchor: 'middle',
-      fill: GREY,
-    });
-    sheets.push({ ...blank(title, paper, [head, ...shapes]), use: 'part', begins: first === 0 });
+    if (here.some(({ card }) => card.back))
+      sheets.push({
+        ...blank(`${set.title} · ${inEach('back', context)}`, paper, [
+          heading(`${set.title} · ${inEach('back', context)}`, paper),
+          ...here.flatMap(({ card, cell }) => card.back?.(mirrored(cell, widthMm)) ?? []),
+        ]),
+        use: 'part',
+        back: true,
+      });
   }
   return sheets;
 }
 
-/** A number in the middle of a place, as high as `heightMm`; 6 and 9 are underlined so that they stay apart. */
-export function numeral(text: string, x: number, y: number, heightMm: number): Shape[] {
-  const sizePt = heightMm / (PT_MM * 0.7);
-  const under = text === '6' || text === '9';
-  return [
-    line(x, y + heightMm / 2, text, { sizePt, font: 'bold', anchor: 'middle' }),
-    ...(under
-      ? [
-          {
-            kind: 'line',
-            x1: x - heightMm * 0.3,
-            y1: y + heightMm * 0.64,
-            x2: x + heightMm * 0.3,
-            y2: y + heightMm * 0.64,
-            stroke: INK,
-            strokeMm: heightMm * 0.05,
-          } satisfies Shape,
-        ]
-      : []),
-  ];
+/** A single sheet of a part that fills it: a mat, a plan or a record sheet. Not cut, unless `cut` says where. */
+export function wholeSheet(
+  part: { material: string; name: string; title: string; use: 'record' | 'part' },
+  shapes: readonly Shape[],
+  { paper, lost }: SheetContext,
+  back?: readonly Shape[],
+): Sheet[] {
+  if (lost && (lost.material !== part.material || lost.name !== part.name)) return [];
+  const { widthMm, heightMm } = PAPERS[paper];
+  const whole: Piece = { material: part.material, name: part.name, x: 0, y: 0, w: widthMm, h: heightMm };
+  const front = {
+    ...blank(part.title, paper, [...shapes]),
+    pieces: [whole],
+    use: part.use,
+    begins: true,
+  };
+  return back ? [front, { ...blank(part.title, paper, [...back]), use: part.use, back: true }] : [front];
 }
 
-/** Dots in rows of five, so that five and ten can be seen; their middle lies at (x, y). */
-export function dots(n: number, x: number, y: number, widthMm: number): Shape[] {
+/** What stands over a sheet of parts. */
+export const heading = (title: string, paper: Paper): Shape =>
+  line(PAPERS[paper].widthMm / 2, MARGIN_MM + 4.5, title, { sizePt: 11, anchor: 'middle', fill: GREY });
+
+/** A message of the printed frame in each language of the pack. */
+export const inEach = (
+  id: keyof typeof PRINT_WORDS.en,
+  { languages }: Pick<SheetContext, 'languages'>,
+  args = {},
+): string => [...new Set(languages.map((language) => say(PRINT_WORDS, language, id, args)))].join(' · ');
+
+/** What stands over a sheet: a message of the game in each language of the pack. */
+export const titleIn = (
+  words: Wording,
+  id: string,
+  { languages }: Pick<SheetContext, 'languages'>,
+  args = {},
+): string => [...new Set(languages.map((language) => say(words, language, id, args)))].join(' · ');
+
+/** Dots in rows of five, with a gap after ten, so that five and ten can be seen; their middle lies at (x, y). */
+export function dots(n: number, x: number, y: number, widthMm: number, ink: string = INK): Shape[] {
   const step = widthMm / 5;
   const rows = Math.ceil(n / 5);
-  return Array.from({ length: n }, (_, i): Shape => ({
-    kind: 'circle',
-    x: x + ((i % 5) - 2) * step,
-    y: y + (Math.floor(i / 5) - (rows - 1) / 2) * step,
-    radius: step * 0.32,
-    fill: INK,
-  }));
+  const gap = (row: number): number => Math.floor(row / 2) * step * 0.4;
+  const height = (rows - 1) * step + gap(rows - 1);
+  return Array.from({ length: n }, (_, i): Shape => {
+    const row = Math.floor(i / 5);
+    return {
+      kind: 'circle',
+      x: x + ((i % 5) - 2) * step,
+      y: y + row * step + gap(row) - height / 2,
+      radius: step * 0.34,
+      fill: ink,
+    };
+  });
+}
+/** How high `dots` are for this width: so that they can be fitted. */
+export const dotsHeight = (n: number, widthMm: number): number => {
+  const rows = Math.max(1, Math.ceil(n / 5));
+  return (widthMm / 5) * (rows - 0.32 + Math.floor((rows - 1) / 2) * 0.4);
+};
+/** Dots as large as their place allows. */
+export const dotsIn = (n: number, { x, y, w, h }: Cell, ink?: string): Shape[] =>
+  dots(n, x + w / 2, y + h / 2, Math.min(w, (w * h) / dotsHeight(n, w)), ink);
+
+/**
+ * A five-frame or a ten-frame as large as its place allows, `n` of its cells filled from the left, the upper row
+ * first; the last `second` of them are rings, for a second colour.
+ */
+export function frame(n: number, of: 5 | 10, place: Cell, second = 0): Shape[] {
+  const rows = of / 5;
+  const side = Math.min(place.w / 5, place.h / rows);
+  const left = place.x + (place.w - side * 5) / 2;
+  const top = place.y + (place.h - side * rows) / 2;
+  return Array.from({ length: of }, (_, i): Shape[] => {
+    const [x, y] = [left + (i % 5) * side, top + Math.floor(i / 5) * side];
+    const middle = { x: x + side / 2, y: y + side / 2 };
+    return [
+      { kind: 'rect', x, y, width: side, height: side, stroke: INK, strokeMm: Math.min(0.5, side * 0.04) },
+      ...(i < n - second
+        ? [{ kind: 'circle', ...middle, radius: side * 0.32, fill: INK } satisfies Shape]
+        : i < n
+          ? [
+              {
+                kind: 'circle',
+                ...middle,
+                radius: side * 0.28,
+                stroke: INK,
+                strokeMm: side * 0.08,
+              } satisfies Shape,
+            ]
+          : []),
+    ];
+  }).flat();
 }
 
 /** A grid of numbers that fills a place: a board or a mat. Numbers in reading order. */
 export function numberGrid(numbers: readonly number[], columns: number, place: Cell): Shape[] {
   const rows = Math.ceil(numbers.length / columns);
   const [w, h] = [place.w / columns, place.h / rows];
-  const height = Math.min(h * 0.42, w * 0.38);
+  const height = Math.min(h * 0.42, ...numbers.map((n) => fitNumeral(String(n), w * 0.62, h)));
   return numbers.flatMap((number, i) => {
     const [x, y] = [place.x + (i % columns) * w, place.y + Math.floor(i / columns) * h];
     return [
@@ -133,20 +324,34 @@ export const inside = ({ x, y, w, h }: Cell, byMm: number): Cell => ({
 /** A slip to be drawn from a bowl. */
 export const SLIP_MM = { w: 46, h: 60 };
 /** The face of a slip: the numeral above, as many dots below. */
-export const slipFace = (number: number, { x, y, w, h }: Cell): Shape[] => [
-  ...numeral(String(number), x + w / 2, y + h * 0.27, Math.min(14, h * 0.25)),
-  ...dots(number, x + w / 2, y + h * 0.7, Math.min(w * 0.72, h * 0.6)),
-];
+export function slipFace(number: number, cell: Cell): Shape[] {
+  const { x, y, w, h } = inside(cell, 4);
+  return [
+    ...numeral(String(number), x + w / 2, y + h * 0.2, Math.min(14, h * 0.26)),
+    ...dotsIn(number, { x: x + w * 0.06, y: y + h * 0.46, w: w * 0.88, h: h * 0.54 }),
+  ];
+}
+
+/** A card of one number. */
+export const NUMBER_MM = { w: 46, h: 60 };
+export const numberFace = (number: number, { x, y, w, h }: Cell): Shape[] =>
+  numeral(String(number), x + w / 2, y + h / 2, fitNumeral(String(number), w * 0.62, h * 0.44));
 
 /** Card of a sentence such as 10 − 7. */
 export const SENTENCE_MM = { w: 60, h: 40 };
-/** The face of a sentence card: as large as its text allows, at most 11 mm high. */
-export function sentenceFace(text: string, { x, y, w, h }: Cell): Shape[] {
-  // Digits and signs are about 0.6 of the type size wide, blanks a quarter.
-  const widthEm = [...text].reduce((total, char) => total + (char === ' ' ? 0.25 : 0.62), 0);
-  return numeral(text, x + w / 2, y + h / 2, Math.min(11, (0.7 * w * 0.88) / widthEm));
-}
+/** The face of a sentence card: as large as its text allows, at most 12 mm high. */
+export const sentenceFace = (text: string, { x, y, w, h }: Cell): Shape[] =>
+  numeral(text, x + w / 2, y + h / 2, fitNumeral(text, w * 0.8, Math.min(12, h * 0.4)));
 
-/** What stands over a sheet: a message of the game in each language of the pack. */
-export const titleIn = (words: Wording, id: string, { languages }: SheetContext): string =>
-  languages.map((language) => say(words, language, id)).join(' · ');
+/** Number cards, each once. */
+export const numberCards = (numbers: readonly number[]): Card[] =>
+  numbers.map((number) => ({ name: String(number), draw: (cell) => numberFace(number, cell) }));
+/** Calling slips, each once. */
+export const slipCards = (numbers: readonly number[]): Card[] =>
+  numbers.map((number) => ({ name: String(number), draw: (cell) => slipFace(number, cell) }));
+/** Sentence cards such as 3 + 4, each once. */
+export const sentenceCards = (list: readonly { a: number; b: number }[], sign: '+' | '−'): Card[] =>
+  list.map(({ a, b }) => {
+    const name = `${a} ${sign} ${b}`;
+    return { name, draw: (cell) => sentenceFace(name, cell) };
+  });

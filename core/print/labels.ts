@@ -1,12 +1,26 @@
-/** The labels of a copy: what is in the bag (for the return check) and the tag. Several copies fill a page. */
-import { MATERIAL_WORDS } from '~/core/kits/materials';
+/** The labels of a copy: how the bag works, what is in it, and its tag; on label sheets or on plain paper to cut. */
+import { MATERIAL_WORDS } from '~/core/kits/material-words';
 import type { KitPart } from '~/core/kits/recipe';
 import { showTag } from '~/core/lending/tag';
 import { FAMILY_WORDS } from '~/core/words/family';
-import { say } from '~/core/words/message';
-import { blank, GREY, INK, MARGIN_MM, PAPERS, type Shape, type Sheet, type SheetContext } from './sheet';
+import { saidIn, say, type Args, type Language, type Wording } from '~/core/words/message';
+import { PRINT_WORDS } from '~/core/words/print';
+import {
+  blank,
+  CannotPrint,
+  GREY,
+  INK,
+  MARGIN_MM,
+  PAPERS,
+  printable,
+  type Cell,
+  type Shape,
+  type Sheet,
+  type SheetContext,
+} from './sheet';
+import type { LabelOrder, LabelStock } from './stock';
 import { code128, qrCode } from './symbols';
-import { line, paragraph } from './text';
+import { line, lineMm, paragraph, type Block } from './text';
 
 export interface LabelSource {
   kitName: string;
@@ -17,111 +31,310 @@ export interface LabelSource {
   smallParts: boolean;
 }
 
-const LABEL = { contentsMm: 105, tagMm: 80, heightMm: 70, gapMm: 3 };
+/** On plain paper: a wide label with the directions, and two narrow ones beside each other below it. */
+const PLAIN = { bag: { w: 190, h: 76 }, half: { w: 95, h: 82 } };
+/** Sizes of type, from the one that is wanted to the least a label may have. */
+const TYPE_PT = [12, 11.5, 11, 10.5, 10, 9.5, 9];
+const PAD_MM = 3.5;
 
-export function labelSheets(sources: readonly LabelSource[], context: SheetContext): Sheet[] {
-  const { paper } = context;
-  const { widthMm, heightMm } = PAPERS[paper];
-  const perPage = Math.floor((heightMm - 2 * MARGIN_MM) / (LABEL.heightMm + LABEL.gapMm));
-  const left = (widthMm - LABEL.contentsMm - LABEL.gapMm - LABEL.tagMm) / 2;
-  const sheets: Sheet[] = [];
-  for (let first = 0; first < sources.length; first += perPage) {
-    const shapes = sources.slice(first, first + perPage).flatMap((source, i): Shape[] => {
-      const top = MARGIN_MM + 1 + i * (LABEL.heightMm + LABEL.gapMm);
-      return [
-        ...contentsLabel(source, left, top, context),
-        ...tagLabel(source, left + LABEL.contentsMm + LABEL.gapMm, top, context),
-      ];
-    });
-    sheets.push({ ...blank('Labels', paper, shapes), begins: true });
-  }
-  return sheets;
+/** All labels of all copies. Throws CannotPrint when a stock does not lie on the paper, or the text on its labels. */
+export function labelSheets(
+  sources: readonly LabelSource[],
+  order: LabelOrder,
+  context: SheetContext,
+): Sheet[] {
+  const { stock } = order;
+  return stock ? onStock(sources, stock, order.used ?? 0, context) : onPlainPaper(sources, context);
 }
 
-const frame = (x: number, y: number, width: number): Shape => ({
-  kind: 'rect',
-  x,
-  y,
-  width,
-  height: LABEL.heightMm,
-  radius: 2,
-  stroke: GREY,
-  strokeMm: 0.2,
-  dashMm: [2, 1],
-});
+function onStock(
+  sources: readonly LabelSource[],
+  stock: LabelStock,
+  used: number,
+  context: SheetContext,
+): Sheet[] {
+  const { widthMm, heightMm } = PAPERS[context.paper];
+  const perSheet = stock.columns * stock.rows;
+  const right = stock.left + stock.columns * stock.w + (stock.columns - 1) * stock.gapX;
+  const bottom = stock.top + stock.rows * stock.h + (stock.rows - 1) * stock.gapY;
+  if (perSheet < 1 || right > widthMm + 0.5 || bottom > heightMm + 0.5)
+    throw new CannotPrint(
+      `Labels: ${stock.columns} × ${stock.rows} labels of ${stock.w} × ${stock.h} mm do not lie on ${PAPERS[context.paper].name} paper. Choose the paper of the label sheet, or other measures.`,
+    );
+  if (used >= perSheet)
+    throw new CannotPrint(`Labels: a sheet has ${perSheet} labels; fewer than that can be used already.`);
+  const area = printable(PAPERS[context.paper]);
+  const faces = sources.flatMap((source) => [
+    (place: Cell) => bagLabel(source, place, context),
+    (place: Cell) => contentsLabel(source, place, context),
+    (place: Cell) => tagLabel(source, place, context),
+  ]);
+  const sheets: Shape[][] = [];
+  faces.forEach((face, i) => {
+    const at = (i + used) % perSheet;
+    if (at === 0 || i === 0) sheets.push([]);
+    const x = stock.left + (at % stock.columns) * (stock.w + stock.gapX);
+    const y = stock.top + Math.floor(at / stock.columns) * (stock.h + stock.gapY);
+    // A label may lie nearer to the edge than a printer reaches: its text keeps away from there.
+    const from = { x: Math.max(x + PAD_MM, area.x), y: Math.max(y + PAD_MM, area.y) };
+    const to = {
+      x: Math.min(x + stock.w - PAD_MM, area.x + area.w),
+      y: Math.min(y + stock.h - PAD_MM, area.y + area.h),
+    };
+    sheets.at(-1)!.push(...face({ ...from, w: to.x - from.x, h: to.y - from.y }));
+  });
+  return sheets.map((shapes) => ({ ...blank('Labels', context.paper, shapes), begins: true }));
+}
 
-/** What is in the bag, with a box to tick for each part. */
-function contentsLabel(
-  source: LabelSource,
-  x: number,
+function onPlainPaper(sources: readonly LabelSource[], context: SheetContext): Sheet[] {
+  const { widthMm, heightMm } = PAPERS[context.paper];
+  const left = (widthMm - PLAIN.bag.w) / 2;
+  const sheets: { shapes: Shape[]; cells: Cell[] }[] = [];
+  let y = Infinity;
+  /** Room for a row of labels on this page or a new one. */
+  const rowOf = (h: number): number => {
+    if (y + h > heightMm - MARGIN_MM) {
+      sheets.push({ shapes: [], cells: [] });
+      y = MARGIN_MM;
+    }
+    y += h;
+    return y - h;
+  };
+  const put = (cell: Cell, face: (place: Cell) => Shape[]): void => {
+    const { shapes, cells } = sheets.at(-1)!;
+    cells.push(cell);
+    shapes.push(
+      {
+        kind: 'rect',
+        x: cell.x,
+        y: cell.y,
+        width: cell.w,
+        height: cell.h,
+        stroke: GREY,
+        strokeMm: 0.2,
+        dashMm: [2, 1.5],
+      },
+      ...face({
+        x: cell.x + PAD_MM,
+        y: cell.y + PAD_MM,
+        w: cell.w - 2 * PAD_MM,
+        h: cell.h - 2 * PAD_MM,
+      }),
+    );
+  };
+  for (const source of sources) {
+    const top = rowOf(PLAIN.bag.h);
+    put({ x: left, y: top, ...PLAIN.bag }, (place) => bagLabel(source, place, context));
+    const below = rowOf(PLAIN.half.h);
+    put({ x: left, y: below, ...PLAIN.half }, (place) => contentsLabel(source, place, context));
+    put({ x: left + PLAIN.half.w, y: below, ...PLAIN.half }, (place) => tagLabel(source, place, context));
+  }
+  return sheets.map(({ shapes, cells }) => ({
+    ...blank('Labels', context.paper, shapes),
+    pieces: cells.map((cell, k) => ({ ...cell, material: 'label', name: `label ${k + 1}` })),
+    begins: true,
+  }));
+}
+
+/** The largest type with which something is no higher than its place. */
+function fitted(what: string, place: Cell, draw: (sizePt: number) => Block): Shape[] {
+  for (const sizePt of TYPE_PT) {
+    const { shapes, heightMm } = draw(sizePt);
+    if (heightMm <= place.h + 0.01) return shapes;
+  }
+  throw new CannotPrint(
+    `Labels: ${what} does not fit a label of ${Math.round(place.w + 2 * PAD_MM)} × ${Math.round(place.h + 2 * PAD_MM)} mm. Choose larger labels, or plain paper.`,
+  );
+}
+
+/** Messages that are the same in both languages, because one has no wording, are said once. */
+function columnsOf(
+  wording: Wording,
+  languages: readonly Language[],
+  id: string,
+  args: Args = {},
+): { text: string; language: Language }[] {
+  const all = languages.map((language) => ({
+    text: say(wording, language, id, args),
+    language: saidIn(wording, language, id),
+  }));
+  return all.filter((one, i) => all.findIndex(({ language }) => language === one.language) === i);
+}
+
+/** Texts side by side; a text alone has the whole width. */
+function sideBySide(
+  texts: readonly { text: string; language: Language }[],
+  place: Cell,
   y: number,
-  { measure, languages }: SheetContext,
-): Shape[] {
-  const inner = x + 4;
-  const width = LABEL.contentsMm - 8;
-  const shapes: Shape[] = [
-    frame(x, y, LABEL.contentsMm),
-    ...paragraph(source.kitName, inner, y + 2.5, width - 26, measure, {
-      sizePt: 14,
-      font: 'display',
-    }).shapes.slice(0, 1),
-    line(x + LABEL.contentsMm - 4, y + 7.6, showTag(source.tag), { sizePt: 12, font: 'bold', anchor: 'end' }),
-    { kind: 'line', x1: inner, y1: y + 10.5, x2: inner + width, y2: y + 10.5, stroke: INK, strokeMm: 0.2 },
-  ];
-  const parts = source.parts.filter((part) => part.material !== 'bag');
-  const rowMm = Math.min(6.2, (LABEL.heightMm - 35) / Math.max(1, parts.length));
-  parts.forEach((part, i) => {
-    const rowY = y + 15.6 + i * rowMm;
+  style: { sizePt: number; font?: 'body' | 'bold' },
+  { measure }: SheetContext,
+): Block {
+  const gap = 4;
+  const width = (place.w - gap * (texts.length - 1)) / texts.length;
+  const blocks = texts.map(({ text, language }, i) =>
+    paragraph(text, place.x + i * (width + gap), y, width, measure, { ...style, language }),
+  );
+  return {
+    shapes: blocks.flatMap(({ shapes }) => shapes),
+    heightMm: Math.max(...blocks.map(({ heightMm }) => heightMm)),
+  };
+}
+
+/** The kit on the left, its tag on the right, and a line below. */
+function head(source: LabelSource, place: Cell, sizePt: number, { measure }: SheetContext): Block {
+  const tag = showTag(source.tag);
+  const tagMm = measure(tag, 'bold', sizePt + 1) + 3;
+  const name = paragraph(source.kitName, place.x, place.y, place.w - tagMm, measure, {
+    sizePt: sizePt + 2,
+    font: 'display',
+  });
+  const height = name.heightMm + 1;
+  return {
+    shapes: [
+      ...name.shapes,
+      line(place.x + place.w, place.y + lineMm(sizePt) * 0.85, tag, {
+        sizePt: sizePt + 1,
+        font: 'bold',
+        anchor: 'end',
+      }),
+      {
+        kind: 'line',
+        x1: place.x,
+        y1: place.y + height,
+        x2: place.x + place.w,
+        y2: place.y + height,
+        stroke: INK,
+        strokeMm: 0.2,
+      },
+    ],
+    heightMm: height + 1.5,
+  };
+}
+
+const DIRECTIONS = ['bag.read', 'bag.play', 'bag.count', 'bag.tell'] as const;
+
+/** How the bag works, step by step, and when it comes back. */
+function bagLabel(source: LabelSource, place: Cell, context: SheetContext): Shape[] {
+  const { languages } = context;
+  return fitted('the directions', place, (sizePt) => {
+    const top = head(source, place, sizePt, context);
+    let y = place.y + top.heightMm;
+    const shapes = [...top.shapes];
+    const add = (block: Block, gap = 0.8): void => {
+      shapes.push(...block.shapes);
+      y += block.heightMm + gap;
+    };
+    add(
+      sideBySide(
+        columnsOf(PRINT_WORDS, languages, 'bag.title'),
+        place,
+        y,
+        { sizePt: sizePt + 0.5, font: 'bold' },
+        context,
+      ),
+    );
+    DIRECTIONS.forEach((id, i) =>
+      add(
+        sideBySide(
+          columnsOf(PRINT_WORDS, languages, id).map(({ text, language }) => ({
+            text: `${i + 1}. ${text}`,
+            language,
+          })),
+          place,
+          y,
+          { sizePt },
+          context,
+        ),
+      ),
+    );
+    add(
+      sideBySide(columnsOf(PRINT_WORDS, languages, 'bag.back'), place, y, { sizePt, font: 'bold' }, context),
+      0,
+    );
+    // A line to write the day on.
     shapes.push({
-      kind: 'rect',
-      x: inner,
-      y: rowY - 3,
-      width: 3.2,
-      height: 3.2,
+      kind: 'line',
+      x1: place.x,
+      y1: y + 7,
+      x2: place.x + place.w,
+      y2: y + 7,
       stroke: INK,
       strokeMm: 0.25,
     });
-    languages.forEach((language, column) => {
-      shapes.push(
-        line(
-          inner + 6 + column * (width / 2),
-          rowY,
-          say(MATERIAL_WORDS, language, part.material, { quantity: part.quantity }),
-          { sizePt: rowMm < 5 ? 9 : 11, language },
-        ),
-      );
-    });
+    return { shapes, heightMm: y + 7.5 - place.y };
   });
-  if (source.smallParts) {
-    languages.forEach((language, column) => {
-      const caution = say(FAMILY_WORDS, language, 'smallParts', { years: 3 });
-      shapes.push(
-        ...paragraph(caution, inner + column * (width / 2), y + LABEL.heightMm - 18, width / 2 - 3, measure, {
-          sizePt: 11,
-          font: 'bold',
-          language,
-        }).shapes,
+}
+
+/** What is in the bag, with a box to tick for each part. */
+function contentsLabel(source: LabelSource, place: Cell, context: SheetContext): Shape[] {
+  const { languages } = context;
+  const parts = source.parts.filter((part) => part.material !== 'bag');
+  return fitted(`the list of ${parts.length} parts`, place, (sizePt) => {
+    const top = head(source, place, sizePt, context);
+    let y = place.y + top.heightMm;
+    const shapes = [...top.shapes];
+    for (const { material, quantity } of parts) {
+      const row = sideBySide(
+        columnsOf(MATERIAL_WORDS, languages, material, { quantity }),
+        { ...place, x: place.x + 5.5, w: place.w - 5.5 },
+        y,
+        { sizePt },
+        context,
       );
-    });
-  }
-  return shapes;
+      shapes.push(
+        {
+          kind: 'rect',
+          x: place.x,
+          y: y + lineMm(sizePt) / 2 - 1.5,
+          width: 3,
+          height: 3,
+          stroke: INK,
+          strokeMm: 0.25,
+        },
+        ...row.shapes,
+      );
+      y += row.heightMm + 0.4;
+    }
+    if (source.smallParts) {
+      const caution = sideBySide(
+        columnsOf(FAMILY_WORDS, languages, 'smallParts', { years: 3 }),
+        place,
+        y + 0.8,
+        { sizePt, font: 'bold' },
+        context,
+      );
+      shapes.push(...caution.shapes);
+      y += caution.heightMm + 0.8;
+    }
+    return { shapes, heightMm: y - place.y };
+  });
 }
 
 /** The tag in three forms: to read aloud, for the barcode reader, and for a phone. */
-function tagLabel(source: LabelSource, x: number, y: number, { languages, measure }: SheetContext): Shape[] {
-  const qr = 30;
-  const width = LABEL.tagMm - 8;
+function tagLabel(source: LabelSource, place: Cell, context: SheetContext): Shape[] {
+  const { languages, measure } = context;
+  const qr = Math.min(30, place.h * 0.45);
+  const left = place.w - qr - 5;
+  const tag = showTag(source.tag);
+  const tagPt = Math.min(26, (26 * left) / Math.max(left, measure(tag, 'bold', 26)));
+  const barsMm = Math.min(40, left - 8);
+  const below = place.y + Math.max(qr, 12 + 14) + 3;
   return [
-    frame(x, y, LABEL.tagMm),
-    line(x + 4, y + 12, showTag(source.tag), { sizePt: 26, font: 'bold' }),
-    ...code128(source.tag, x + 7, y + 17, 34, 13),
-    ...qrCode(source.link, x + LABEL.tagMm - qr - 4, y + 4, qr),
-    ...languages.flatMap((language, i) =>
-      paragraph(say(FAMILY_WORDS, language, 'scan'), x + 4, y + 38 + i * 11, width, measure, {
-        sizePt: 11,
-        language,
-      }).shapes.slice(0, 2),
-    ),
-    line(x + 4, y + LABEL.heightMm - 3.5, source.schoolName, { sizePt: 11, fill: '#333333' }),
+    line(place.x, place.y + 8, tag, { sizePt: tagPt, font: 'bold' }),
+    ...code128(source.tag, place.x + 3, place.y + 12, barsMm, Math.max(8, qr - 13)),
+    ...qrCode(source.link, place.x + place.w - qr, place.y, qr),
+    ...fitted('the tag', { ...place, y: below, h: place.y + place.h - below }, (sizePt) => {
+      let y = below;
+      const shapes: Shape[] = [];
+      for (const { text, language } of [
+        ...columnsOf(FAMILY_WORDS, languages, 'scan'),
+        ...columnsOf(PRINT_WORDS, languages, 'label.owner', { school: source.schoolName }),
+      ]) {
+        const block = paragraph(text, place.x, y, place.w, measure, { sizePt, language });
+        shapes.push(...block.shapes);
+        y += block.heightMm + 0.6;
+      }
+      return { shapes, heightMm: y - below };
+    }),
   ];
 }

@@ -1,11 +1,14 @@
 /** Sheets of paper in millimetres, made of a few shapes. The origin is the top left corner, y grows downwards. */
-import type { Worded } from '~/core/words/message';
+import type { Language } from '~/core/words/message';
 
 export const PAPERS = {
   letter: { name: 'Letter', widthMm: 215.9, heightMm: 279.4 },
   a4: { name: 'A4', widthMm: 210, heightMm: 297 },
 } as const;
 export type Paper = keyof typeof PAPERS;
+
+/** What is asked for cannot be printed; the sentence says what to change. */
+export class CannotPrint extends RangeError {}
 
 /** What no common printer can reach, on each edge. */
 export const MARGIN_MM = 10;
@@ -17,6 +20,8 @@ export interface Ink {
   stroke?: string;
   strokeMm?: number;
   dashMm?: readonly number[];
+  /** Round ends and corners, as of a pen. */
+  round?: boolean;
 }
 
 export type Shape =
@@ -29,13 +34,35 @@ export type Shape =
       font: FontName;
       anchor: 'start' | 'middle' | 'end';
       fill: string;
-      language?: Worded;
+      language?: Language;
     }
   | ({ kind: 'line'; x1: number; y1: number; x2: number; y2: number } & Ink)
   | ({ kind: 'rect'; x: number; y: number; width: number; height: number; radius?: number } & Ink)
   | ({ kind: 'circle'; x: number; y: number; radius: number } & Ink)
-  /** SVG path data with absolute commands, in mm. */
-  | ({ kind: 'path'; d: string } & Ink);
+  /** SVG path data with the absolute commands M, L, C and Z, in mm. `says`: the text it shows, for who cannot see it. */
+  | ({ kind: 'path'; d: string; says?: string } & Ink)
+  /** A PNG or JPEG picture as a data address; it fills its box without losing its proportions. */
+  | { kind: 'image'; x: number; y: number; width: number; height: number; data: string; says: string };
+
+/** A place on a sheet, in mm. */
+export interface Cell {
+  x: number;
+  y: number;
+  w: number;
+  h: number;
+}
+
+/** Something that is cut out of a sheet. */
+export interface Piece extends Cell {
+  /** Id of its material. */
+  material: string;
+  /** What tells it from its like: "7", "3 + 4", "board 2". */
+  name: string;
+  /** More than is needed, to fill the sheet. */
+  spare?: boolean;
+  /** Cut along an outline of its own, not along straight lines. */
+  outline?: boolean;
+}
 
 export interface Sheet {
   /** For people: "Record sheet". */
@@ -43,8 +70,14 @@ export interface Sheet {
   widthMm: number;
   heightMm: number;
   shapes: readonly Shape[];
+  /** What is cut out of it; the back of a sheet has none of its own. */
+  pieces?: readonly Piece[];
   /** This page is the back of the one before it (flip on the long edge). */
   back?: boolean;
+  /** Where the square of a copy's link belongs. */
+  square?: Cell;
+  /** False for labels, slips and other pages that no pouch keeps. */
+  lasting?: boolean;
   /** A page to write on, or parts to cut out; neither for instructions and labels. */
   use?: 'record' | 'part';
   /** Pages of the same name are the same: a copy holds them once, however many games use them. */
@@ -56,13 +89,36 @@ export interface Sheet {
 /** Width of a line of text in mm. */
 export type Measure = (text: string, font: FontName, sizePt: number) => number;
 
+/** Plain: black and white, used once. Durable: colour, card and pouch, used over and over. */
+export const FINISHES = {
+  plain: 'Plain: black and white, used once',
+  durable: 'Durable: colour, to laminate',
+} as const;
+export type Finish = keyof typeof FINISHES;
+
+/** Shared: neighbours meet at one line. Marks: a gutter between cards, with crop marks in it. */
+export const CUTS = { shared: 'Shared lines, fewest cuts', marks: 'Crop marks, with a gutter' } as const;
+export type Cuts = keyof typeof CUTS;
+
+/** One lost piece that is printed again. */
+export interface Lost {
+  material: string;
+  name: string;
+}
+
 /** What a game needs to know to draw its sheets. */
 export interface SheetContext {
   paper: Paper;
   /** The home language first, then the school's; one language only is drawn once. */
-  languages: readonly Worded[];
+  languages: readonly Language[];
   seed: number;
   measure: Measure;
+  finish: Finish;
+  cuts: Cuts;
+  /** Room left on the last sheet of cards is filled with spares. */
+  fill: boolean;
+  /** Only this piece, as often as it fits a sheet. */
+  lost?: Lost;
 }
 
 export const INK = '#1A1A1A';
@@ -76,17 +132,35 @@ export const blank = (title: string, paper: Paper, shapes: Shape[]): Sheet => ({
   shapes,
 });
 
+/** The part of a page that a printer reaches. Throws CannotPrint when there is none. */
+export function printable(size: { widthMm: number; heightMm: number }, marginMm: number = MARGIN_MM): Cell {
+  const [w, h] = [size.widthMm - 2 * marginMm, size.heightMm - 2 * marginMm];
+  if (w <= 0 || h <= 0)
+    throw new CannotPrint(
+      `Nothing can be printed on ${size.widthMm} × ${size.heightMm} mm with a margin of ${marginMm} mm: make the margin smaller.`,
+    );
+  return { x: marginMm, y: marginMm, w, h };
+}
+
+/** Whether a page must begin on a fresh sheet of paper: a new document, or parts that are cut out. */
+const startsFresh = (sheet: Sheet): boolean =>
+  !sheet.back && (Boolean(sheet.begins) || sheet.use === 'part' || Boolean(sheet.pieces?.length));
+
 /**
- * Adds empty pages so that in two-sided printing every document begins on a fresh sheet of paper and every back
- * lies behind its front.
+ * Adds empty pages so that in two-sided printing every document begins on a fresh sheet of paper, nothing is
+ * printed behind what is cut out, and every back lies behind its front.
  */
 export function forTwoSides(sheets: readonly Sheet[]): Sheet[] {
   const pages: Sheet[] = [];
   for (const sheet of sheets) {
     const last = pages.at(-1);
-    if (sheet.begins && last && pages.length % 2 === 1)
-      pages.push({ ...last, title: '', shapes: [], begins: false, back: false });
+    if (startsFresh(sheet) && last && pages.length % 2 === 1)
+      pages.push({ ...last, title: '', shapes: [], pieces: [], begins: false, back: true });
     pages.push(sheet);
   }
   return pages;
 }
+
+/** Sheets of paper that pages take. One-sided, a back is printed on the paper of its front. */
+export const sheetsOfPaper = (pages: readonly Sheet[], twoSided: boolean): number =>
+  twoSided ? Math.ceil(pages.length / 2) : pages.filter((page) => !page.back).length;

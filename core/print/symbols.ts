@@ -11,12 +11,35 @@ interface RawMatrix {
   pixy: number;
 }
 
+/** What the symbol of a text is made of, worked out once: the same tag and link stand on several pages. */
+function once<R>(make: (text: string) => R): (text: string) => R {
+  const known = new Map<string, R>();
+  return (text) => {
+    const before = known.get(text);
+    if (before !== undefined) return before;
+    const made = make(text);
+    if (known.size > MOST_KNOWN) known.clear();
+    known.set(text, made);
+    return made;
+  };
+}
+const MOST_KNOWN = 500;
+const barsOf = once((text) => (bwip.raw({ bcid: 'code128', text }) as unknown as [RawBars])[0]);
+const matrixOf = once(
+  (text) =>
+    (
+      bwip.raw({ bcid: 'qrcode', text, eclevel: 'M' } as Parameters<typeof bwip.raw>[0]) as unknown as [
+        RawMatrix,
+      ]
+    )[0],
+);
+
 /**
  * A Code 128 symbol of the text, as wide as `widthMm` without its quiet zones (ten modules on each side are
  * left to the caller). Source: ISO/IEC 15417.
  */
 export function code128(text: string, x: number, y: number, widthMm: number, heightMm: number): Shape[] {
-  const [{ sbs }] = bwip.raw({ bcid: 'code128', text }) as unknown as [RawBars];
+  const { sbs } = barsOf(text);
   const moduleMm = widthMm / sbs.reduce((a, b) => a + b, 0);
   const shapes: Shape[] = [];
   let at = x;
@@ -30,9 +53,7 @@ export function code128(text: string, x: number, y: number, widthMm: number, hei
 
 /** A QR symbol with middle error correction; four modules of quiet zone on each side are left to the caller. Source: ISO/IEC 18004. */
 export function qrCode(text: string, x: number, y: number, sizeMm: number): Shape[] {
-  const [{ pixs, pixx }] = bwip.raw({ bcid: 'qrcode', text, eclevel: 'M' } as Parameters<
-    typeof bwip.raw
-  >[0]) as unknown as [RawMatrix];
+  const { pixs, pixx } = matrixOf(text);
   const moduleMm = sizeMm / pixx;
   // One path for the whole symbol: neighbouring modules must not show hairlines between them.
   const parts: string[] = [];
@@ -48,5 +69,5 @@ export function qrCode(text: string, x: number, y: number, sizeMm: number): Shap
       column += run;
     }
   }
-  return [{ kind: 'path', d: parts.join(' '), fill: INK }];
+  return [{ kind: 'path', d: parts.join(' '), fill: INK, says: text }];
 }

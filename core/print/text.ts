@@ -1,5 +1,5 @@
 /** Setting text: words into lines of a given width. Pure, given the measure of the fonts. */
-import type { Worded } from '~/core/words/message';
+import { LANGUAGES, type Language } from '~/core/words/message';
 import { INK, PT_MM, type FontName, type Measure, type Shape } from './sheet';
 
 export interface TextStyle {
@@ -7,7 +7,7 @@ export interface TextStyle {
   font?: FontName;
   fill?: string;
   anchor?: 'start' | 'middle' | 'end';
-  language?: Worded;
+  language?: Language;
 }
 
 /** Height of one line, in mm. */
@@ -55,6 +55,10 @@ export function breakLines(
   return lines;
 }
 
+/** The side of the paper on which a language begins; anchors are sides, whatever the language. */
+export const startOf = (language: Language | undefined): 'start' | 'end' =>
+  language && LANGUAGES[language].direction === 'rtl' ? 'end' : 'start';
+
 export interface Block {
   shapes: Shape[];
   heightMm: number;
@@ -71,9 +75,12 @@ export function paragraph(
 ): Block {
   const lines = breakLines(text, widthMm, measure, style);
   const step = lineMm(style.sizePt);
-  const anchorX = style.anchor === 'middle' ? x + widthMm / 2 : style.anchor === 'end' ? x + widthMm : x;
+  const anchor = style.anchor ?? startOf(style.language);
+  const anchorX = anchor === 'middle' ? x + widthMm / 2 : anchor === 'end' ? x + widthMm : x;
   return {
-    shapes: lines.map((words, i) => line(anchorX, y + step * i + style.sizePt * PT_MM, words, style)),
+    shapes: lines.map((words, i) =>
+      line(anchorX, y + step * i + style.sizePt * PT_MM, words, { ...style, anchor }),
+    ),
     heightMm: step * lines.length,
   };
 }

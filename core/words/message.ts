@@ -21,24 +21,42 @@ export const wordedOr = (language: string | null | undefined): Worded =>
 export type Args = Readonly<Record<string, string | number>>;
 /** Messages of one language by their id. */
 export type Messages = Readonly<Record<string, string>>;
-export type Wording<M extends Messages = Messages> = Readonly<Record<Worded, M>>;
+/** Every worded language has every message; other languages may have some of them. */
+export type Wording<M extends Messages = Messages> = Readonly<Record<Worded, M>> &
+  Readonly<Partial<Record<Exclude<Language, Worded>, Partial<Messages>>>>;
+
+/** Digits stay the ones the pieces and cards show. */
+const LOCALES: Readonly<Record<Language, string>> = {
+  en: 'en-US',
+  es: 'es-US',
+  ar: 'ar-u-nu-latn',
+  pt: 'pt-BR',
+};
 
 const cache = new Map<string, IntlMessageFormat>();
 
 /** Renders one message. Throws Error when an argument is missing or the message is not well formed. */
-export function format(message: string, language: Worded, args: Args = {}): string {
+export function format(message: string, language: Language, args: Args = {}): string {
   const key = `${language}\n${message}`;
   let compiled = cache.get(key);
   if (!compiled) {
-    compiled = new IntlMessageFormat(message, language === 'es' ? 'es-US' : 'en-US');
+    compiled = new IntlMessageFormat(message, LOCALES[language]);
     cache.set(key, compiled);
   }
   return String(compiled.format(args));
 }
 
-/** Renders the message with this id. Throws RangeError for an id the wording does not have. */
-export function say(wording: Wording, language: Worded, id: string, args: Args = {}): string {
-  const message = wording[language][id];
-  if (message === undefined) throw new RangeError(`id: there is no message "${id}" in ${language}`);
-  return format(message, language, args);
+/** The language a message is said in: the one asked for, or English where it has no wording for it. */
+export const saidIn = (wording: Wording, language: Language, id: string): Language =>
+  wording[language]?.[id] === undefined ? 'en' : language;
+
+/**
+ * Renders the message with this id; in English where the language has no wording for it. Throws RangeError for an
+ * id that there is not at all.
+ */
+export function say(wording: Wording, language: Language, id: string, args: Args = {}): string {
+  const used = saidIn(wording, language, id);
+  const message = wording[used]?.[id];
+  if (message === undefined) throw new RangeError(`id: there is no message "${id}"`);
+  return format(message, used, args);
 }

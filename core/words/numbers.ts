@@ -32,3 +32,7 @@ export function hundredths(chance: number): string {
   const decimals = near > 0 && near < 0.01 ? Math.min(6, Math.ceil(-Math.log10(near)) - 1) : 0;
   return (chance * 100).toFixed(decimals);
 }
+
+const dollars = new Intl.NumberFormat('en-US', { style: 'currency', currency: 'USD' });
+/** "$1.20", from cents. */
+export const money = (cents: number): string => dollars.format(cents / 100);

@@ -4,3 +4,4 @@ export * from './kits';
 export * from './lending';
 export * from './listening';
 export * from './words';
+export * from './print';

@@ -22,6 +22,8 @@ export const school = pgTable(
     name: text().notNull(),
     paper: text({ enum: ['letter', 'a4'] }).notNull(),
     languages: text().array().notNull(),
+    /** The school's own picture for its labels, as a data address. */
+    mark: text(),
     createdAt: timestamp({ withTimezone: true }).notNull().defaultNow(),
   },
   (table) => [check('there_is_one_school', sql`${table.id} = 1`)],

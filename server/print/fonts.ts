@@ -2,29 +2,93 @@
 import { readFileSync } from 'node:fs';
 import { resolve } from 'node:path';
 import { create, type Font } from 'fontkit';
-import { PT_MM, type FontName, type Measure } from '~/core/print/sheet';
+import { PT_MM, type Measure, type Sheet } from '~/core/print/sheet';
+import { visualRuns, type Run } from './runs';
+import { sfntOf } from './sfnt';
 
-const FILES: Record<FontName, string> = {
+export const FONT_FILES: Record<Run['font'], string> = {
   body: '@fontsource/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-400-normal.woff',
   bold: '@fontsource/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-700-normal.woff',
   display: '@fontsource/young-serif/files/young-serif-latin-400-normal.woff',
+  arabic: '@fontsource/noto-sans-arabic/files/noto-sans-arabic-arabic-400-normal.woff',
+  arabicBold: '@fontsource/noto-sans-arabic/files/noto-sans-arabic-arabic-700-normal.woff',
 };
 
-export const fontData = (name: FontName): Buffer => readFileSync(resolve('node_modules', FILES[name]));
+const files = new Map<Run['font'], Buffer>();
+/** The font as OpenType. */
+export function fontData(name: Run['font']): Buffer {
+  const file = files.get(name) ?? sfntOf(readFileSync(resolve('node_modules', FONT_FILES[name])));
+  files.set(name, file);
+  return file;
+}
 
-const fonts = new Map<FontName, Font>();
+const fonts = new Map<Run['font'], Font>();
 const widths = new Map<string, number>();
 
-/** Width of a line in mm; each text is shaped once. */
-export const measure: Measure = (text, name, sizePt) => {
-  const key = `${name} ${text}`;
+const fontOf = (name: Run['font']): Font => {
+  const known = fonts.get(name);
+  if (known) return known;
+  const font = create(fontData(name)) as Font;
+  fonts.set(name, font);
+  return font;
+};
+
+/** Width of a run as a part of the size of its type. */
+function advance({ text, font: name }: Run): number {
+  const font = fontOf(name);
+  return font.layout(text).advanceWidth / font.unitsPerEm;
+}
+
+const MOST_KNOWN = 50_000;
+/** Each text is shaped once. */
+function known(key: string, work: () => number): number {
   let width = widths.get(key);
   if (width === undefined) {
-    const font = fonts.get(name) ?? (create(fontData(name)) as Font);
-    fonts.set(name, font);
-    width = font.layout(text).advanceWidth / font.unitsPerEm;
-    if (widths.size > 50_000) widths.clear();
+    width = work();
+    if (widths.size > MOST_KNOWN) widths.clear();
     widths.set(key, width);
   }
-  return width * sizePt * PT_MM;
+  return width;
+}
+
+/** Width of a run in mm. */
+export const runMm = (run: Run, sizePt: number): number =>
+  known(`${run.font}\n${run.text}`, () => advance(run)) * sizePt * PT_MM;
+
+/** Width of a line in mm. */
+export const measure: Measure = (text, name, sizePt) =>
+  known(`line ${name}\n${text}`, () =>
+    visualRuns(text, name, false).reduce((sum, run) => sum + advance(run), 0),
+  ) *
+  sizePt *
+  PT_MM;
+
+/** Names under which a style sheet finds the fonts of paper, with their weights. */
+const FACES: Record<Run['font'], [family: string, weight: number]> = {
+  body: ['Atkinson Hyperlegible Next', 400],
+  bold: ['Atkinson Hyperlegible Next', 700],
+  display: ['Young Serif', 400],
+  arabic: ['Noto Sans Arabic', 400],
+  arabicBold: ['Noto Sans Arabic', 700],
 };
+const faces = new Map<Run['font'], string>();
+
+/** The style rules with the fonts a page uses inside, so that the page is whole wherever it is opened. */
+export function fontFaces({ shapes }: Pick<Sheet, 'shapes'>): string {
+  const used = new Set(
+    shapes.flatMap((shape) =>
+      shape.kind === 'text' ? visualRuns(shape.text, shape.font, false).map(({ font }) => font) : [],
+    ),
+  );
+  return [...used]
+    .map((name) => {
+      const known = faces.get(name);
+      if (known) return known;
+      const [family, weight] = FACES[name];
+      const data = readFileSync(resolve('node_modules', FONT_FILES[name])).toString('base64');
+      const rule = `@font-face{font-family:'${family}';font-weight:${weight};src:url(data:font/woff;base64,${data}) format('woff')}`;
+      faces.set(name, rule);
+      return rule;
+    })
+    .join('');
+}

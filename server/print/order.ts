@@ -1,26 +1,69 @@
 /** A print order read from an address, so that what is previewed is what is printed. */
+import { checkForm, type FieldErrors } from '~/core/check/check';
 import { gameFor } from '~/core/games';
-import { PACK_ITEMS, packSheets, type PackItem } from '~/core/print/pack';
-import { forTwoSides, PAPERS, type Paper, type Sheet } from '~/core/print/sheet';
-import { WORDED, type Worded } from '~/core/words/message';
+import { LABEL_STOCKS, labelStockSchema, type LabelOrder, type LabelStockName } from '~/core/print/stock';
+import { PACK_ITEMS, PACK_SCOPES, USUAL_ITEMS, type PackItem, type PackScope } from '~/core/print/choices';
+import { missingWording, packSheets, piecesOf, type PackOrder, type PieceChoice } from '~/core/print/pack';
+import { printCost, workOf, type PrintCost, type Work } from '~/core/print/cost';
+import {
+  CannotPrint,
+  CUTS,
+  FINISHES,
+  forTwoSides,
+  PAPERS,
+  type Cuts,
+  type Finish,
+  type Lost,
+  type Paper,
+  type Sheet,
+} from '~/core/print/sheet';
+import { showTag } from '~/core/lending/tag';
+import { LANGUAGES, type Language } from '~/core/words/message';
 import { listCopies, type CopyRow } from '~/data/queries/kits';
 import type { School } from '~/data/queries/people';
 import { checkedLanguages } from '~/data/queries/words';
 import { isId } from '../ids';
 import { familyLink } from '../links';
 import { measure } from './fonts';
+import { rememberedBy, sheetsOf, type Task } from './task';
+
+/** `plain` paper with lines to cut, one of the common label sheets, or measures of one's own. */
+export type StockChoice = LabelStockName | 'plain' | 'own';
 
 export interface PrintOrder {
   copies: CopyRow[];
   items: PackItem[];
   paper: Paper;
-  home: Worded;
+  home: Language;
   twoSided: boolean;
+  finish: Finish;
+  cuts: Cuts;
+  fill: boolean;
+  scope: PackScope;
+  lost?: Lost;
+  stock: StockChoice;
+  labels: LabelOrder;
+  /** What is wrong with the measures of a label sheet, by field. */
+  errors: FieldErrors;
 }
 
 const ITEMS = Object.keys(PACK_ITEMS) as PackItem[];
 /** A seed for everything that is mixed: the same order prints the same pages. */
 const SEED = 1;
+
+const oneOf = <T extends string>(
+  value: string | null,
+  allowed: Record<T, unknown>,
+  byDefault: NoInfer<T>,
+): T => (value !== null && value in allowed ? (value as T) : byDefault);
+
+/** Loans that a school may expect of a copy in two terms, when nothing else is said. */
+const USUAL_LOANS = 10;
+/** Loans expected of a copy, from an address. */
+export const loansIn = (search: URLSearchParams): number => {
+  const loans = Number(search.get('loans') ?? USUAL_LOANS);
+  return Number.isInteger(loans) && loans >= 1 && loans <= 100 ? loans : USUAL_LOANS;
+};
 
 /** What is asked for; without a choice of copies, those whose pack was not printed yet. */
 export async function readOrder(search: URLSearchParams, school: School): Promise<PrintOrder> {
@@ -31,52 +74,141 @@ export async function readOrder(search: URLSearchParams, school: School): Promis
     wanted.length ? wanted.includes(copy.id) : run ? copy.buildRunId === run : copy.printedAt === null,
   );
   const items = ITEMS.filter((item) => search.getAll('item').includes(item));
-  const paper = search.get('paper');
+  const scope = oneOf<PackScope>(search.get('scope'), PACK_SCOPES, 'each');
+  const [material, name] = search.get('lost')?.split('|') ?? [];
+  const stock = oneOf<StockChoice>(search.get('stock'), { plain: true, own: true, ...LABEL_STOCKS }, 'plain');
+  const measures =
+    stock === 'own' ? checkForm(labelStockSchema, Object.fromEntries(search)) : { ok: true as const };
+  const used = Number(search.get('used') ?? 0);
   return {
     copies,
-    items: items.length ? items : ITEMS,
-    paper: paper && paper in PAPERS ? (paper as Paper) : school.paper,
-    home: WORDED.find((language) => language === search.get('home')) ?? 'es',
+    items: items.length ? items : [...USUAL_ITEMS],
+    paper: oneOf<Paper>(search.get('paper'), PAPERS, school.paper),
+    home: oneOf<Language>(search.get('home'), LANGUAGES, 'es'),
     twoSided: search.get('sides') !== 'one',
+    finish: oneOf<Finish>(search.get('finish'), FINISHES, 'plain'),
+    cuts: oneOf<Cuts>(search.get('cuts'), CUTS, 'shared'),
+    fill: search.get('fill') !== 'no',
+    scope,
+    ...(scope === 'lost' && material && name ? { lost: { material, name } } : {}),
+    stock,
+    labels: {
+      ...('value' in measures
+        ? { stock: measures.value }
+        : stock === 'plain' || stock === 'own'
+          ? {}
+          : { stock: LABEL_STOCKS[stock].stock }),
+      used: Number.isInteger(used) && used > 0 ? used : 0,
+    },
+    errors: measures.ok ? {} : measures.errors,
   };
 }
 
-/** All pages of an order; copies of several build runs follow one another. */
-export async function orderSheets(request: Request, order: PrintOrder, school: School): Promise<Sheet[]> {
+/** The order as plain data, for the preview and for the worker. */
+export async function taskOf(request: Request, order: PrintOrder, school: School): Promise<Task> {
+  const { home, paper, finish, cuts, fill, lost } = order;
   const checked = await checkedLanguages();
-  const context = {
-    paper: order.paper,
-    languages: order.home === 'en' ? (['en'] as const) : ([order.home, 'en'] as const),
-    seed: SEED,
-    measure,
-  };
   const runs = [...new Set(order.copies.map((copy) => copy.buildRunId))];
-  const sheets = runs.flatMap((run) => {
+  const packs = runs.map((run): PackOrder => {
     const copies = order.copies.filter((copy) => copy.buildRunId === run);
     const { kitName, plan, parts } = copies[0]!;
-    return packSheets(
-      {
-        kitName,
-        schoolName: school.name,
-        plan,
-        parts,
-        items: order.items,
-        checked,
-        copies: copies.map(({ tag, linkKey }) => ({ tag, link: familyLink(request, linkKey) })),
-      },
-      context,
-    );
+    return {
+      kitName,
+      schoolName: school.name,
+      plan,
+      parts,
+      items: order.items,
+      scope: order.scope,
+      labels: order.labels,
+      checked,
+      copies: copies.map(({ tag, linkKey }) => ({ tag, link: familyLink(request, linkKey) })),
+    };
   });
-  return order.twoSided ? forTwoSides(sheets) : sheets;
+  const tags = order.copies.map((copy) => showTag(copy.tag));
+  return {
+    packs,
+    context: {
+      paper,
+      languages: home === 'en' ? ['en'] : [home, 'en'],
+      seed: SEED,
+      finish,
+      cuts,
+      fill,
+      ...(lost ? { lost } : {}),
+    },
+    twoSided: order.twoSided,
+    about: {
+      title: `${packs[0]?.kitName ?? 'Pack'} · ${tags.length > 6 ? `${tags.length} copies` : tags.join(', ')}`,
+      author: school.name,
+      language: home,
+      // The day, not the moment: what is printed twice on one day is the same file.
+      madeOn: new Date(`${new Date().toISOString().slice(0, 10)}T00:00:00Z`),
+    },
+  };
 }
+
+export interface Preview {
+  /** Pages of the first copy of each kit, as one-sided printing gives them. */
+  pages: Sheet[];
+  one: Work;
+  all: Work;
+  cost?: PrintCost;
+  /** What to change, when it cannot be printed. */
+  problem?: string;
+}
+
+const NOTHING: Work = { pages: 0, sheets: 0, pouches: 0, cuts: 0, minutes: 0, costCents: 0 };
+
+/** The pages of one copy, and the work of one and of all. Copies differ by tag and link only, so one stands for all. */
+export const previewOf = (task: Task, loans: number): Preview => {
+  const { packs, context, twoSided } = task;
+  return rememberedPreview({ packs, context, twoSided, loans });
+};
+const rememberedPreview = rememberedBy((task: Omit<Task, 'about'> & { loans: number }): Preview => {
+  try {
+    const first = task.packs.map((pack) => ({ ...pack, copies: pack.copies.slice(0, 1) }));
+    const pages = sheetsOf({ packs: first, context: task.context, twoSided: false });
+    const sided = (sheets: Sheet[]): Sheet[] => (task.twoSided ? forTwoSides(sheets) : sheets);
+    const how = { finish: task.context.finish, twoSided: task.twoSided };
+    const alike = task.packs.flatMap((pack) =>
+      packSheets({ ...pack, copies: pack.copies.map(() => pack.copies[0]!) }, { ...task.context, measure }),
+    );
+    const copies = task.packs.reduce((sum, pack) => sum + pack.copies.length, 0);
+    const bags = task.packs.every((pack) => pack.scope === 'each');
+    return {
+      pages,
+      one: workOf(sided(pages), { ...how, copies: bags ? first.length : 0 }),
+      all: workOf(sided(alike), { ...how, copies: bags ? copies : 0 }),
+      ...(pages.length ? { cost: printCost(sided(pages), task.loans, task.twoSided) } : {}),
+    };
+  } catch (error) {
+    if (!(error instanceof CannotPrint)) throw error;
+    return { pages: [], one: NOTHING, all: NOTHING, problem: error.message };
+  }
+});
+
+/** Every piece that can be printed again by itself, of the kits in this order. */
+export const lostPieces = ({ packs, context }: Task): PieceChoice[] =>
+  rememberedPieces({ plans: packs.map(({ plan }) => plan), context: { ...context, lost: undefined } });
+const rememberedPieces = rememberedBy(
+  ({ plans, context }: { plans: PackOrder['plan'][]; context: Task['context'] }): PieceChoice[] =>
+    plans.flatMap((plan) => piecesOf(plan, { ...context, measure })),
+);
 
 /** Names of games in this order with wording that nobody has checked. */
 export async function uncheckedIn(order: PrintOrder): Promise<string[]> {
-  if (order.home === 'en') return [];
+  const { home } = order;
+  if (home === 'en') return [];
   const checked = await checkedLanguages();
   const variants = order.copies.flatMap((copy) => copy.plan.variants);
   const names = variants
-    .filter(({ gameId }) => !checked[gameId]?.includes(order.home))
+    .filter(({ gameId }) => !(checked[gameId] as readonly Language[] | undefined)?.includes(home))
     .map((variant) => gameFor(variant).words.en.name!);
   return [...new Set(names)];
+}
+
+/** Games of this order that have lines without wording in the home language. */
+export function missingIn(order: PrintOrder): { game: string; lines: number }[] {
+  const all = order.copies.flatMap((copy) => missingWording(copy.plan, order.home));
+  return [...new Map(all.map((one) => [one.game, one])).values()];
 }

@@ -3,7 +3,7 @@ import { Form, useNavigation } from 'react-router';
 import type { FieldErrors } from '~/core/check/check';
 import { AGE_BANDS, type AgeBand, type Params } from '~/core/games/types';
 import { ASSURANCES, recipeOf, type Assurance, type Recipe } from '~/core/kits/recipe';
-import { count } from '~/core/words/numbers';
+import { count, money } from '~/core/words/numbers';
 import { materialOf } from '~/core/kits/materials';
 import { Button, ButtonLink } from '~/app/ui/Button';
 import { Choice, NumberBox, Pick, TextBox, TickBox } from '~/app/ui/fields';
@@ -160,8 +160,6 @@ export const Contents = ({ recipe }: { recipe: Recipe }) => (
   </Sheet>
 );
 
-const money = new Intl.NumberFormat('en-US', { style: 'currency', currency: 'USD' });
-
 export const RecipeMargin = ({ recipe }: { recipe: Recipe }) => (
   <Stack>
     <Notices notices={recipe.notices} />
@@ -186,7 +184,7 @@ export const RecipeMargin = ({ recipe }: { recipe: Recipe }) => (
         {recipe.parts.length > 0 && (
           <Entered
             label="Parts for one copy"
-            number={money.format(recipe.costCents / 100)}
+            number={money(recipe.costCents)}
             reason="At the prices of the catalogue, packs shared out."
           />
         )}

@@ -41,13 +41,22 @@ export async function loader({ request, params }: Route.LoaderArgs) {
         smallParts: hasSmallParts(copy.parts),
       },
     ],
-    { paper: school.paper, languages: ['es', 'en'], seed: 1, measure },
+    {},
+    {
+      paper: school.paper,
+      languages: ['es', 'en'],
+      seed: 1,
+      measure,
+      finish: 'plain',
+      cuts: 'shared',
+      fill: false,
+    },
   );
   const { plan: _, linkKey: __, ...shown } = copy;
   return {
     copy: { ...shown, printedAt: undefined, printed: copy.printedAt !== null },
     link,
-    labels: { ...labels!, heightMm: 84 },
+    labels: { ...labels!, heightMm: 172 },
     strand: await strandOf(copy.id),
     shortages: await listShortages(copy.id),
     today: today(),

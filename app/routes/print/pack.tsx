@@ -1,50 +1,78 @@
+import { useRef } from 'react';
 import { data, Form, Link, redirect, useNavigation, useSubmit } from 'react-router';
-import styled from 'styled-components';
 import { showTag } from '~/core/lending/tag';
-import { PACK_ITEMS, type PackItem } from '~/core/print/pack';
-import { PAPERS, type Sheet as PrintSheet } from '~/core/print/sheet';
-import { LANGUAGES, WORDED } from '~/core/words/message';
+import { LANGUAGES } from '~/core/words/message';
 import { count } from '~/core/words/numbers';
 import { listCopies, markPrinted } from '~/data/queries/kits';
 import { findSchool } from '~/data/queries/people';
 import { isId } from '~/server/ids';
 import { familyLink, isLoopback } from '~/server/links';
 import { requireRole } from '~/server/people/session';
-import { orderSheets, readOrder, uncheckedIn } from '~/server/print/order';
+import { startJob, warmUp } from '~/server/print/jobs';
+import {
+  loansIn,
+  lostPieces,
+  missingIn,
+  previewOf,
+  readOrder,
+  taskOf,
+  uncheckedIn,
+} from '~/server/print/order';
 import { Button, ButtonLink } from '~/app/ui/Button';
-import { Choice, TickBox } from '~/app/ui/fields';
 import { Said } from '~/app/ui/Notices';
-import { Empty, Entered, Entries, Faint, Heading, Margin, Row, Sheet, Stack, Workplace } from '~/app/ui/Page';
-import { SheetView } from '~/app/ui/SheetView';
+import { Empty, Faint, Heading, Row, Sheet, Stack, Workplace } from '~/app/ui/Page';
+import { PackChoices } from './PackChoices';
+import { PackPages } from './PackPages';
+import { PackReckonings } from './PackReckonings';
 import type { Route } from './+types/pack';
 
 export const meta: Route.MetaFunction = () => [{ title: 'Print · Fern Basket' }];
 
+const TYPING_MS = 500;
 export async function loader({ request }: Route.LoaderArgs) {
   await requireRole(request, 'coordinator', 'helper');
+  warmUp();
   const search = new URL(request.url).searchParams;
   const school = (await findSchool())!;
   const order = await readOrder(search, school);
   const every = await listCopies();
-  const [first, ...rest] = order.copies;
-  const forFirst = first
-    ? await orderSheets(request, { ...order, copies: [first], twoSided: false }, school)
-    : [];
-  const all = await orderSheets(request, order, school);
+  const [first] = order.copies;
+  const task = await taskOf(request, order, school);
+  const loans = loansIn(search);
+  const waits = order.scope === 'lost' && !order.lost;
+  const preview = waits || Object.keys(order.errors).length ? undefined : previewOf(task, loans);
   return {
     copies: order.copies.map(({ id, tag, kitName }) => ({ id, tag, kitName })),
     // What can be chosen: the copies asked for, and all that are not printed yet.
     choosable: every
       .filter((copy) => copy.printedAt === null || order.copies.some((one) => one.id === copy.id))
       .map(({ id, tag, kitName, printedAt }) => ({ id, tag, kitName, printed: printedAt !== null })),
-    others: rest.length,
-    items: order.items,
-    paper: order.paper,
-    home: order.home,
-    twoSided: order.twoSided,
-    pages: all.length,
-    preview: forFirst,
+    choices: {
+      items: order.items,
+      paper: order.paper,
+      home: order.home,
+      twoSided: order.twoSided,
+      finish: order.finish,
+      cuts: order.cuts,
+      fill: order.fill,
+      scope: order.scope,
+      lost: order.lost,
+      stock: order.stock,
+      labels: order.labels,
+      loans,
+    },
+    errors: order.errors,
+    pieces: order.scope === 'lost' ? lostPieces(task) : [],
+    pages: (preview?.pages ?? []).map(({ title, back, widthMm, heightMm }) => ({
+      title,
+      back: Boolean(back),
+      widthMm,
+      heightMm,
+    })),
+    work: preview?.cost && { one: preview.one, all: preview.all, cost: preview.cost },
+    problem: preview?.problem,
     unchecked: await uncheckedIn(order),
+    missing: missingIn(order),
     link: first ? familyLink(request, first.linkKey) : undefined,
     loopback: first ? isLoopback(familyLink(request, first.linkKey)) : false,
     query: search.toString(),
@@ -53,44 +81,37 @@ export async function loader({ request }: Route.LoaderArgs) {
 }
 
 export async function action({ request }: Route.ActionArgs) {
-  await requireRole(request, 'coordinator', 'helper');
+  const person = await requireRole(request, 'coordinator', 'helper');
   const form = await request.formData();
+  const refuse = (problem: string) => data({ problem }, { status: 400 });
+  if (form.get('intent') === 'draw') {
+    const search = new URL(request.url).searchParams;
+    search.delete('index');
+    const school = (await findSchool())!;
+    const order = await readOrder(search, school);
+    if (order.copies.length === 0) return refuse('Choose at least one copy.');
+    if (Object.keys(order.errors).length) return refuse('Look at the measures of the label sheet first.');
+    const task = await taskOf(request, order, school);
+    // What cannot be printed is said here, before anything is drawn.
+    const { problem } = previewOf(task, loansIn(search));
+    if (problem) return refuse(problem);
+    // The job keeps the very copies, also when others are built meanwhile.
+    search.delete('copy');
+    search.delete('run');
+    for (const { id } of order.copies) search.append('copy', id);
+    throw redirect(`/print/jobs/${await startJob(task, search.toString(), person.id)}`);
+  }
   const ids = form.getAll('copy').filter(isId);
-  if (ids.length === 0) return data({ problem: 'Choose at least one copy.' }, { status: 400 });
+  if (ids.length === 0) return refuse('Choose at least one copy.');
   await markPrinted(ids);
   throw redirect(`/print?marked=1`);
 }
 
-const Pages = styled.ol`
-  display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(300px, 1fr));
-  gap: 1.4rem;
-  figure {
-    margin: 0;
-  }
-  figcaption {
-    margin-top: 0.35rem;
-    color: #5a665f;
-  }
-`;
-
 export default function Pack({ loaderData, actionData }: Route.ComponentProps) {
-  const {
-    copies,
-    choosable,
-    items,
-    paper,
-    home,
-    twoSided,
-    pages,
-    preview,
-    query,
-    unchecked,
-    link,
-    loopback,
-    marked,
-  } = loaderData;
+  const { copies, choosable, choices, pages, query, unchecked, missing, link, loopback, marked, problem } =
+    loaderData;
   const submit = useSubmit();
+  const later = useRef<ReturnType<typeof setTimeout>>(undefined);
   const busy = useNavigation().state !== 'idle';
   if (choosable.length === 0) {
     return (
@@ -102,13 +123,16 @@ export default function Pack({ loaderData, actionData }: Route.ComponentProps) {
             title="Every pack is printed"
             action={<ButtonLink href="/fill">Choose a kit to build</ButtonLink>}
           >
-            New copies wait here until their pack is printed. To print one again, open its copy.
+            New copies wait here until their pack is printed. To print one again, or a piece that was lost,
+            open its copy.
           </Empty>
         </Stack>
       </Workplace>
     );
   }
   const many = copies.length === 1 ? 'the pack' : `${copies.length} packs`;
+  const home = LANGUAGES[choices.home].name;
+  const ready = copies.length > 0 && pages.length > 0;
   return (
     <Workplace>
       <Stack>
@@ -116,137 +140,86 @@ export default function Pack({ loaderData, actionData }: Route.ComponentProps) {
           Look at every page before it is printed. Each copy has labels and a QR code of its own.
         </Heading>
         {marked && <Printed />}
-        {actionData?.problem && <Said kind="mind">{actionData.problem}</Said>}
+        {(problem || actionData?.problem) && (
+          <Said kind="stop" word="This cannot be printed" live>
+            {problem ?? actionData?.problem}
+          </Said>
+        )}
         <Sheet aria-label="What to print">
           <Form
             method="get"
-            onChange={(event) =>
-              void submit(event.currentTarget, { replace: true, preventScrollReset: true })
-            }
-            key={query}
+            onChange={(event) => {
+              const form = event.currentTarget;
+              // A pressed choice shows at once; a typed number when the typing rests.
+              const typed = (event.target as HTMLElement).getAttribute('type') === 'text';
+              clearTimeout(later.current);
+              later.current = setTimeout(
+                () => void submit(form, { replace: true, preventScrollReset: true }),
+                typed ? TYPING_MS : 0,
+              );
+            }}
           >
-            <Stack>
-              <fieldset style={{ border: 0, margin: 0, padding: 0 }}>
-                <legend style={{ fontWeight: 700, padding: 0 }}>Copies</legend>
-                <Row $gap="0.2rem 1.4rem">
-                  {choosable.map((copy) => (
-                    <TickBox
-                      key={copy.id}
-                      name="copy"
-                      value={copy.id}
-                      defaultSelected={copies.some((one) => one.id === copy.id)}
-                    >
-                      {showTag(copy.tag)}{' '}
-                      <Faint as="span">
-                        {copy.kitName}
-                        {copy.printed ? ', printed before' : ''}
-                      </Faint>
-                    </TickBox>
-                  ))}
-                </Row>
-              </fieldset>
-              <fieldset style={{ border: 0, margin: 0, padding: 0 }}>
-                <legend style={{ fontWeight: 700, padding: 0 }}>Pages</legend>
-                <Row $gap="0.2rem 1.4rem">
-                  {(Object.keys(PACK_ITEMS) as PackItem[]).map((item) => (
-                    <TickBox key={item} name="item" value={item} defaultSelected={items.includes(item)}>
-                      {PACK_ITEMS[item]}
-                    </TickBox>
-                  ))}
-                </Row>
-              </fieldset>
-              <Row $gap="1.6rem">
-                <Choice
-                  name="home"
-                  label="Home language"
-                  defaultValue={home}
-                  options={WORDED.map((language) => ({ value: language, label: LANGUAGES[language].name }))}
-                />
-                <Choice
-                  name="paper"
-                  label="Paper"
-                  defaultValue={paper}
-                  options={Object.entries(PAPERS).map(([value, { name }]) => ({ value, label: name }))}
-                />
-                <Choice
-                  name="sides"
-                  label="Printer"
-                  defaultValue={twoSided ? 'two' : 'one'}
-                  options={[
-                    { value: 'two', label: 'Both sides' },
-                    { value: 'one', label: 'One side' },
-                  ]}
-                />
-              </Row>
-              <noscript>
-                <button type="submit">Show these pages</button>
-              </noscript>
-            </Stack>
+            <PackChoices
+              choosable={choosable}
+              chosen={copies.map(({ id }) => id)}
+              choices={choices}
+              pieces={loaderData.pieces}
+              errors={loaderData.errors}
+            />
           </Form>
         </Sheet>
-        <Pages aria-label={copies[0] ? `Pages of ${showTag(copies[0].tag)}` : 'Pages'}>
-          {preview.map((sheet: PrintSheet, i: number) => (
-            <li key={i}>
-              <figure>
-                <SheetView sheet={sheet} label={`Page ${i + 1}: ${sheet.title}`} />
-                <figcaption>
-                  {i + 1}. {sheet.title}
-                  {sheet.back && ' (back of the page before)'}
-                </figcaption>
-              </figure>
-            </li>
-          ))}
-        </Pages>
+        <PackPages
+          label={copies[0] ? `Pages of ${showTag(copies[0].tag)}` : 'Pages'}
+          pages={pages}
+          query={query}
+        />
       </Stack>
       <Stack>
-        <Margin label="Reckonings">
-          <Entries>
-            <Entered
-              label="Pages"
-              number={String(pages)}
-              unit={`for ${count(copies.length, 'copy', 'copies')}`}
-              reason={
-                twoSided
-                  ? 'Every document begins on a fresh sheet; empty backs are counted.'
-                  : 'Feed the page of counters again for its back.'
-              }
-            />
-            <Entered
-              label="Sheets of paper"
-              number={String(
-                twoSided
-                  ? Math.ceil(pages / 2)
-                  : pages - preview.filter((sheet: PrintSheet) => sheet.back).length * copies.length,
-              )}
-              unit={PAPERS[paper].name}
-              reason={
-                twoSided
-                  ? 'Printed on both sides, flipped on the long edge.'
-                  : 'Printed on one side, but for the counters.'
-              }
-            />
-          </Entries>
-        </Margin>
-        {copies.length > 0 && (
+        {loaderData.work && (
+          <PackReckonings
+            {...loaderData.work}
+            copies={choices.scope === 'each' ? copies.length : 1}
+            twoSided={choices.twoSided}
+            finish={choices.finish}
+            paper={choices.paper}
+            loans={choices.loans}
+          />
+        )}
+        {ready && (
           <Stack $gap="0.6rem">
-            <ButtonLink href={`/print/pack.pdf?${query}`} target="_blank">
-              Open {many} as PDF
-            </ButtonLink>
             <Form method="post">
-              {copies.map((copy) => (
-                <input key={copy.id} type="hidden" name="copy" value={copy.id} />
-              ))}
-              <Button type="submit" quiet isPending={busy}>
-                {copies.length === 1 ? 'It is printed' : 'They are printed'}
+              <Button type="submit" name="intent" value="draw" isPending={busy}>
+                {choices.scope === 'each' ? `Draw ${many} as PDF` : 'Draw these pages as PDF'}
               </Button>
             </Form>
-            <Faint>Print at 100 percent (“actual size”), or circles and labels will not be to scale.</Faint>
+            {choices.scope === 'each' && (
+              <Form method="post">
+                {copies.map((copy) => (
+                  <input key={copy.id} type="hidden" name="copy" value={copy.id} />
+                ))}
+                <Button type="submit" quiet isPending={busy}>
+                  {copies.length === 1 ? 'It is printed' : 'They are printed'}
+                </Button>
+              </Form>
+            )}
+            <Faint>
+              Print at 100 percent (“actual size”), or circles and labels will not be to scale. Is it the
+              first time on this printer? Print the calibration page.
+            </Faint>
           </Stack>
+        )}
+        {missing.length > 0 && (
+          <Said kind="mind" word="In English">
+            There is no {home} wording yet for{' '}
+            {missing.map(({ game, lines }) => `${count(lines, 'line')} of ${game}`).join(', ')}.
+            {missing.length === 1 && missing[0]!.lines === 1 ? ' It is' : ' They are'} printed in English and
+            marked EN; headings, labels and the slip are in {home}.
+          </Said>
         )}
         {unchecked.length > 0 && (
           <Said kind="mind">
-            The {LANGUAGES[home].name} of {unchecked.join(', ')} is not yet checked by a fluent reader; the
-            sheets say so at their foot. <Link to="/word">Words desk</Link>
+            The {home} of {unchecked.join(', ')} is not yet checked by a fluent reader; the sheets say so at
+            their foot. <Link to="/word">Words desk</Link>
           </Said>
         )}
         {loopback && (
@@ -259,6 +232,11 @@ export default function Pack({ loaderData, actionData }: Route.ComponentProps) {
           Laminators are hot and blades are sharp: follow your school’s rules, and keep both away from
           children.
         </Said>
+        <Row>
+          <ButtonLink href="/print?item=calibration&scope=once" quiet>
+            Calibration page alone
+          </ButtonLink>
+        </Row>
       </Stack>
     </Workplace>
   );

@@ -2,7 +2,7 @@ import { fact, SIGNS } from '~/core/cards/facts';
 import { point } from '~/core/chance/pmf';
 import { figure, know, mend, mind, need, reckoned } from '../make';
 import type { Assumptions, Reckoning } from '../types';
-import { ladder, waysTo, type HopParams } from './rules';
+import { COLUMNS, ladder, waysTo, type HopParams } from './rules';
 
 const FEW = 3;
 
@@ -15,7 +15,7 @@ export function reckon(params: HopParams, assumptions: Assumptions): Reckoning {
   const never = ways.filter(({ list }) => list.length === 0).map(({ target }) => target);
   const highest = possible.at(-1)!.target;
   const cells = digits.length + ops.length + 1;
-  const rows = Math.ceil(cells / 4);
+  const rows = Math.ceil(cells / COLUMNS);
   return reckoned({
     assumptions,
     figures: [
@@ -48,7 +48,7 @@ export function reckon(params: HopParams, assumptions: Assumptions): Reckoning {
     practice: possible.flatMap(({ list }) =>
       list.map(({ a, sign, b }) => ({ fact: fact(SIGNS[sign], a, b), meetings: 1 / list.length })),
     ),
-    space: { place: 'outdoors', widthMm: 4 * cellMm, depthMm: rows * cellMm },
+    space: { place: 'outdoors', widthMm: COLUMNS * cellMm, depthMm: rows * cellMm },
     players: { fewest: 1, most: 4, alone: true },
     notices: [
       hard.length > 0 &&

@@ -6,6 +6,9 @@ import type { FieldErrors } from '~/core/check/check';
 import { signLadder, Signs } from '../signs';
 import type { Ladder, Preset } from '../types';
 
+/** Cells of the calculator in a row. */
+export const COLUMNS = 4;
+
 const ALL_DIGITS = [0, 1, 2, 3, 4, 5, 6, 7, 8, 9];
 
 export const schema = Type.Object(

@@ -1,26 +1,36 @@
-import { cardSheets, inside, numberGrid, SLIP_MM, slipFace, titleIn, type Cell } from '~/core/print/cards';
-import type { Sheet, SheetContext } from '~/core/print/sheet';
+import { inside, numberGrid, SLIP_MM, slipCards } from '~/core/print/cards';
+import { partCards } from '~/core/print/parts';
+import { CannotPrint, type Sheet, type SheetContext } from '~/core/print/sheet';
+import { boardsOf, differentBoards, SHAPES, slips, type BlanketParams } from './rules';
 import { en } from './words/en';
 import { es } from './words/es';
-import { boardsOf, SHAPES, slips, type BlanketParams } from './rules';
 
 const WORDS = { en, es };
 
-/** The boards, half a page each, and the calling slips with numeral and dots. */
+/** The boards, half a page each, and the calling slips with numeral and dots. Throws CannotPrint when boards repeat. */
 export function sheets(params: BlanketParams, context: SheetContext): Sheet[] {
+  const different = differentBoards(params);
+  if (params.boards > different)
+    throw new CannotPrint(
+      `${en.name}: ${params.boards} boards are asked for, and there ${different === 1 ? 'is 1' : `are ${different}`} that differ with ${params.cells} of ${slips(params)} numbers. Use fewer boards, or more numbers.`,
+    );
   const { rows, columns } = SHAPES[params.cells]!;
-  const board = { w: 180, h: rows > columns ? 180 : 120 };
   return [
-    ...cardSheets(
-      titleIn(WORDS, 'sheet.boards', context),
-      boardsOf(params).map((numbers) => (cell) => numberGrid(numbers, columns, inside(cell, 5))),
-      board,
+    ...partCards(
+      WORDS,
+      'board',
+      { w: 180, h: rows > columns ? 180 : 120 },
+      boardsOf(params).map((numbers, i) => ({
+        name: `board ${i + 1}`,
+        draw: (cell) => numberGrid(numbers, columns, inside(cell, 5)),
+      })),
       context,
     ),
-    ...cardSheets(
-      titleIn(WORDS, 'sheet.slips', context),
-      Array.from({ length: slips(params) }, (_, i) => (cell: Cell) => slipFace(params.from + i, cell)),
+    ...partCards(
+      WORDS,
+      'slip',
       SLIP_MM,
+      slipCards(Array.from({ length: slips(params) }, (_, i) => params.from + i)),
       context,
     ),
   ];

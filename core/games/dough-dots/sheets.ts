@@ -1,19 +1,10 @@
-import { cardSheets, SENTENCE_MM, sentenceFace, titleIn, type Cell } from '~/core/print/cards';
+import { SENTENCE_MM, sentenceCards } from '~/core/print/cards';
+import { partCards } from '~/core/print/parts';
 import type { Sheet, SheetContext } from '~/core/print/sheet';
+import { sentences, type DoughParams } from './rules';
 import { en } from './words/en';
 import { es } from './words/es';
-import { sentences, type DoughParams } from './rules';
 
 /** Every sentence once. */
-export function sheets(params: DoughParams, context: SheetContext): Sheet[] {
-  return cardSheets(
-    titleIn({ en, es }, 'sheet.cards', context),
-    sentences(params).map(
-      ({ a, b }) =>
-        (cell: Cell) =>
-          sentenceFace(`${a} − ${b}`, cell),
-    ),
-    SENTENCE_MM,
-    context,
-  );
-}
+export const sheets = (params: DoughParams, context: SheetContext): Sheet[] =>
+  partCards({ en, es }, 'picture-card', SENTENCE_MM, sentenceCards(sentences(params), '−'), context);

@@ -5,6 +5,7 @@ import { play } from './play';
 import { reckon } from './reckon';
 import { about, presets, schema, subject } from './rules';
 import { sheets } from './sheets';
+import { sketches } from './sketches';
 import { steps } from './steps';
 import { en } from './words/en';
 import { es } from './words/es';
@@ -22,5 +23,6 @@ export const fetchThatMany = defineGame({
   steps,
   about,
   subject,
+  sketches,
   sheets,
 });

@@ -6,6 +6,7 @@ import { play } from './play';
 import { reckon } from './reckon';
 import { about, faults, presets, schema, subject } from './rules';
 import { deal, solve } from './solve';
+import { sketches } from './sketches';
 import { steps } from './steps';
 import { en } from './words/en';
 import { es } from './words/es';
@@ -24,6 +25,7 @@ export const fiveToMark = defineGame({
   steps,
   about,
   subject,
+  sketches,
   audit,
   deal,
   solve: (params, laid, target) => solve(laid, target, params),

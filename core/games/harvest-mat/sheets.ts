@@ -1,40 +1,19 @@
-import {
-  cardSheets,
-  inside,
-  numberGrid,
-  SENTENCE_MM,
-  sentenceFace,
-  titleIn,
-  type Cell,
-} from '~/core/print/cards';
+import { SENTENCE_MM, sentenceCards } from '~/core/print/cards';
+import { matSheet, partCards } from '~/core/print/parts';
 import type { Sheet, SheetContext } from '~/core/print/sheet';
+import { sumCards, type MatParams } from './rules';
 import { en } from './words/en';
 import { es } from './words/es';
-import { sumCards, type MatParams } from './rules';
 
 const WORDS = { en, es };
 
 /** The mat on a page, and the sum cards when answers come from cards. */
-export function sheets(params: MatParams, context: SheetContext): Sheet[] {
-  const columns = Math.ceil(Math.sqrt(params.cells.length));
-  const mat = cardSheets(
-    titleIn(WORDS, 'sheet.mat', context),
-    [(cell) => numberGrid(params.cells, columns, inside(cell, 4))],
-    { w: 184, h: 240 },
-    context,
-  );
-  const cards =
-    params.source === 'cards'
-      ? cardSheets(
-          titleIn(WORDS, 'sheet.cards', context),
-          sumCards(params).map(
-            ({ a, b }) =>
-              (cell: Cell) =>
-                sentenceFace(`${a} + ${b}`, cell),
-          ),
-          SENTENCE_MM,
-          context,
-        )
-      : [];
-  return [...mat, ...cards];
-}
+export const sheets = (params: MatParams, context: SheetContext): Sheet[] => [
+  ...matSheet(WORDS, params.cells, columnsFor(params.cells.length), context),
+  ...(params.source === 'cards'
+    ? partCards(WORDS, 'sum-card', SENTENCE_MM, sentenceCards(sumCards(params), '+'), context)
+    : []),
+];
+
+/** Columns of a mat on an upright page: no more than rows. */
+const columnsFor = (cells: number): number => Math.max(1, Math.floor(Math.sqrt(cells)));

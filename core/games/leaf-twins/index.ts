@@ -4,6 +4,8 @@ import { drawing } from './drawing';
 import { play } from './play';
 import { reckon } from './reckon';
 import { about, faults, presets, schema, subject } from './rules';
+import { sheets } from './sheets';
+import { sketches } from './sketches';
 import { steps } from './steps';
 import { en } from './words/en';
 import { es } from './words/es';
@@ -22,4 +24,6 @@ export const leafTwins = defineGame({
   steps,
   about,
   subject,
+  sketches,
+  sheets,
 });

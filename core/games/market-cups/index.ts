@@ -5,6 +5,8 @@ import { drawing } from './drawing';
 import { play } from './play';
 import { reckon } from './reckon';
 import { about, faults, presets, schema, subject } from './rules';
+import { sheets } from './sheets';
+import { sketches } from './sketches';
 import { steps } from './steps';
 import { en } from './words/en';
 import { es } from './words/es';
@@ -33,5 +35,7 @@ export const marketCups = defineGame({
   steps,
   about,
   subject,
+  sketches,
+  sheets,
   audit,
 });

@@ -1,49 +1,42 @@
-import {
-  cardSheets,
-  inside,
-  numeral,
-  SENTENCE_MM,
-  sentenceFace,
-  titleIn,
-  type Cell,
-} from '~/core/print/cards';
+import { inside, SENTENCE_MM, sentenceCards } from '~/core/print/cards';
+import { numeral } from '~/core/print/numerals';
+import { partCards } from '~/core/print/parts';
 import { INK, type Sheet, type SheetContext } from '~/core/print/sheet';
+import { allCards, nests, type NestParams } from './rules';
 import { en } from './words/en';
 import { es } from './words/es';
-import { allCards, nests, type NestParams } from './rules';
 
 const WORDS = { en, es };
-const NEST_MM = { w: 184, h: 120 };
 
 /** The nests, half a page each, and every sum card once. */
 export function sheets(params: NestParams, context: SheetContext): Sheet[] {
   return [
-    ...cardSheets(
-      titleIn(WORDS, 'sheet.nests', context),
-      nests(params).map((nest) => (cell) => {
-        const { x, y, w, h } = inside(cell, 8);
-        return [
-          {
-            kind: 'path',
-            d: `M${x} ${y + 8} C${x + 6} ${y + h} ${x + w - 6} ${y + h} ${x + w} ${y + 8} Z`,
-            stroke: INK,
-            strokeMm: 0.8,
-          },
-          ...numeral(String(nest), x + w / 2, y + h * 0.42, 26),
-        ];
-      }),
-      NEST_MM,
+    ...partCards(
+      WORDS,
+      'nest',
+      { w: 184, h: 120 },
+      nests(params).map((nest) => ({
+        name: String(nest),
+        draw: (cell) => {
+          const { x, y, w, h } = inside(cell, 8);
+          const rim = (at: number) =>
+            `M${x} ${at} C${x + w * 0.12} ${y + h * 1.12} ${x + w * 0.88} ${y + h * 1.12} ${x + w} ${at}`;
+          return [
+            { kind: 'path', d: rim(y + 10), stroke: INK, strokeMm: 0.9, round: true },
+            { kind: 'path', d: rim(y + 22), stroke: '#B08D57', strokeMm: 0.6, round: true },
+            {
+              kind: 'path',
+              d: `M${x} ${y + 10} C${x + w * 0.3} ${y + 18} ${x + w * 0.7} ${y + 18} ${x + w} ${y + 10}`,
+              stroke: INK,
+              strokeMm: 0.6,
+              round: true,
+            },
+            ...numeral(String(nest), x + w / 2, y + h * 0.48, 28),
+          ];
+        },
+      })),
       context,
     ),
-    ...cardSheets(
-      titleIn(WORDS, 'sheet.cards', context),
-      allCards(params).map(
-        ({ a, b }) =>
-          (cell: Cell) =>
-            sentenceFace(`${a} + ${b}`, cell),
-      ),
-      SENTENCE_MM,
-      context,
-    ),
+    ...partCards(WORDS, 'sum-card', SENTENCE_MM, sentenceCards(allCards(params), '+'), context),
   ];
 }

@@ -4,10 +4,7 @@ import { mean } from '~/core/chance/pmf';
 import { plain } from '~/core/words/numbers';
 import { figure, know, mend, mind, need, reckoned } from '../make';
 import type { Assumptions, Reckoning, Space } from '../types';
-import { grid, ladder, landings, type CourtParams } from './rules';
-
-/** Steps from the throwing line, by age. */
-const LINE_STEPS = { preK: 0, K: 1, g1: 1, g2: 2, g3: 2 } as const;
+import { grid, ladder, landings, LINE_STEPS, type CourtParams } from './rules';
 
 export function reckon(params: CourtParams, assumptions: Assumptions): Reckoning {
   const { cells, layout, cellMm, place, hit, players } = params;

@@ -61,6 +61,41 @@ export function landings({ cells, layout }: Pick<CourtParams, 'cells' | 'layout'
   return rows;
 }
 
+/** Steps from the throwing line, by age. */
+export const LINE_STEPS = { preK: 0, K: 1, g1: 1, g2: 2, g3: 2 } as const;
+
+/** Column and row of every cell, in cells; the first is at the front. A branching row of one stands in its middle. */
+export function places(
+  params: Pick<CourtParams, 'cells' | 'layout'>,
+): { cell: number; column: number; row: number }[] {
+  const { across, down } = grid(params);
+  if (params.layout !== 'spiral')
+    return landings(params).flatMap((row, i) =>
+      row.map((cell, k) => ({ cell, column: (across - row.length) / 2 + k, row: down - 1 - i })),
+    );
+  // From the lower left corner along the edge, turning inwards.
+  const taken = new Set<string>();
+  const found: { cell: number; column: number; row: number }[] = [];
+  const ways = [
+    [1, 0],
+    [0, -1],
+    [-1, 0],
+    [0, 1],
+  ] as const;
+  let [column, row, way] = [0, down - 1, 0];
+  const free = (c: number, r: number): boolean =>
+    c >= 0 && c < across && r >= 0 && r < down && !taken.has(`${c} ${r}`);
+  for (let cell = 1; cell <= params.cells; cell++) {
+    found.push({ cell, column, row });
+    taken.add(`${column} ${row}`);
+    const [dc, dr] = ways[way]!;
+    if (!free(column + dc, row + dr)) way = (way + 1) % 4;
+    const [nc, nr] = ways[way]!;
+    [column, row] = [column + nc, row + nr];
+  }
+  return found;
+}
+
 /** Width and depth of the court in cells. */
 export function grid(params: Pick<CourtParams, 'cells' | 'layout'>): { across: number; down: number } {
   if (params.layout === 'spiral') {

@@ -115,3 +115,22 @@ export function draw(card: PeekCard, random: Random): Shape[] {
     ),
   ];
 }
+
+/** Where the dots of each card lie, all of them different. */
+export function arrangements(
+  cards: readonly PeekCard[],
+  random: Random,
+): { radius: number; groups: Spot[][] }[] {
+  const known = new Set<string>();
+  return cards.map((card) => {
+    for (;;) {
+      const laid = groupsOf(card, random);
+      const key = laid.groups.map((group) => group.map(({ x, y }) => `${x} ${y}`).join(',')).join('|');
+      // Only scattered dots can come twice; then they are strewn again.
+      if (!known.has(key) || card.pattern !== 'scatter') {
+        known.add(key);
+        return laid;
+      }
+    }
+  });
+}

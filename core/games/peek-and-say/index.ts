@@ -6,6 +6,8 @@ import { drawing } from './drawing';
 import { play } from './play';
 import { reckon } from './reckon';
 import { about, cardsOf, faults, presets, schema, subject } from './rules';
+import { sheets } from './sheets';
+import { sketches } from './sketches';
 import { steps } from './steps';
 import { en } from './words/en';
 import { es } from './words/es';
@@ -24,6 +26,8 @@ export const peekAndSay = defineGame({
   steps,
   about,
   subject,
+  sketches,
+  sheets,
   peek: (params, random): Peek => {
     const card = pick(cardsOf(params), random);
     const [a, b] = card.groups;

@@ -5,6 +5,7 @@ import { drawing } from './drawing';
 import { play } from './play';
 import { reckon } from './reckon';
 import { about, faults, presets, schema, subject } from './rules';
+import { sketches } from './sketches';
 import { steps } from './steps';
 import { en } from './words/en';
 import { es } from './words/es';
@@ -23,5 +24,6 @@ export const rowCall = defineGame({
   steps,
   about,
   subject,
+  sketches,
   audit,
 });

@@ -4,6 +4,7 @@ import { drawing } from './drawing';
 import { play } from './play';
 import { reckon } from './reckon';
 import { about, presets, schema, subject } from './rules';
+import { sketches } from './sketches';
 import { steps } from './steps';
 import { en } from './words/en';
 import { es } from './words/es';
@@ -21,4 +22,5 @@ export const spotMyShape = defineGame({
   steps,
   about,
   subject,
+  sketches,
 });

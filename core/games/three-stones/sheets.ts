@@ -1,29 +1,28 @@
-import { cardSheets, inside, numberGrid, titleIn } from '~/core/print/cards';
+import { numberGrid } from '~/core/print/cards';
+import { partSheet, within } from '~/core/print/parts';
 import { INK, type Shape, type Sheet, type SheetContext } from '~/core/print/sheet';
+import { SQUARE, type ThreeParams } from './rules';
 import { en } from './words/en';
 import { es } from './words/es';
-import { SQUARE, type ThreeParams } from './rules';
 
 /** The board of nine cells, with numbers when a row must make a sum. */
-export function sheets({ sums }: ThreeParams, context: SheetContext): Sheet[] {
-  return cardSheets(
-    titleIn({ en, es }, 'sheet.board', context),
-    [
-      (cell) => {
-        const place = inside(cell, 4);
-        if (sums) return numberGrid(SQUARE, 3, place);
-        return Array.from({ length: 9 }, (_, i): Shape => ({
-          kind: 'rect',
-          x: place.x + ((i % 3) * place.w) / 3,
-          y: place.y + (Math.floor(i / 3) * place.h) / 3,
-          width: place.w / 3,
-          height: place.h / 3,
-          stroke: INK,
-          strokeMm: 0.5,
-        }));
-      },
-    ],
-    { w: 184, h: 184 },
+export const sheets = ({ sums }: ThreeParams, context: SheetContext): Sheet[] =>
+  partSheet(
+    { en, es },
+    'board',
+    'board',
+    (place) => {
+      const square = within(place, 1);
+      if (sums) return numberGrid(SQUARE, 3, square);
+      return Array.from({ length: 9 }, (_, i): Shape => ({
+        kind: 'rect',
+        x: square.x + ((i % 3) * square.w) / 3,
+        y: square.y + (Math.floor(i / 3) * square.h) / 3,
+        width: square.w / 3,
+        height: square.h / 3,
+        stroke: INK,
+        strokeMm: 0.5,
+      }));
+    },
     context,
   );
-}

@@ -25,6 +25,4 @@ export const en = {
   'play.look': '“Is there one that looks like this?”',
   'play.keep': '“Nobody needs it. Leave it where we can see it.”',
   'play.read': '“Read your numbers to us.”',
-  'sheet.boards': 'Boards',
-  'sheet.slips': 'Calling slips',
 } satisfies Messages;

@@ -26,6 +26,4 @@ export const es: Record<keyof typeof en, string> = {
   'play.look': '«¿Hay uno que se parezca a este?»',
   'play.keep': '«Nadie lo necesita. Déjalo donde lo veamos».',
   'play.read': '«Léenos tus números».',
-  'sheet.boards': 'Tableros',
-  'sheet.slips': 'Papelitos para cantar',
 };

@@ -20,5 +20,4 @@ export const en = {
   'play.whole': 'Player {player} sees {a} and {b}: “{whole} in all.”',
   'play.part': 'Player {player} sees {seen} and the whole, {whole}: “{hidden} is hiding.”',
   'play.lay': '“Lay the whole. Turn over what you see. What is left?”',
-  'sheet.cards': 'Triangle cards',
 } satisfies Messages;

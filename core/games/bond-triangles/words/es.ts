@@ -20,5 +20,4 @@ export const es: Record<keyof typeof en, string> = {
   'play.whole': 'Participante {player} ve {a} y {b}: «{whole} en total».',
   'play.part': 'Participante {player} ve {seen} y el total, {whole}: «Se esconde el {hidden}».',
   'play.lay': '«Forma el total. Voltea lo que ves. ¿Cuántos quedan?»',
-  'sheet.cards': 'Tarjetas triangulares',
 };

@@ -22,4 +22,7 @@ export const en = {
   'play.add': 'Player {player} pours {a} and {b} together: {answer}.',
   'play.subtract': 'Player {player} pours {b} of {a} back: {answer} stay.',
   'play.guess': '“What do you think, before we count?”',
+  'sheet.pour': 'pour',
+  'sheet.draw': 'draw',
+  'sheet.head': 'in the head',
 } satisfies Messages;

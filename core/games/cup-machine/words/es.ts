@@ -24,4 +24,7 @@ export const es: Record<keyof typeof en, string> = {
   'play.add': 'Participante {player} vierte {a} y {b}: {answer}.',
   'play.subtract': 'Participante {player} saca {b} de {a}: se quedan {answer}.',
   'play.guess': '«¿Qué crees, antes de contar?»',
+  'sheet.pour': 'vaciar',
+  'sheet.draw': 'dibujar',
+  'sheet.head': 'de memoria',
 };

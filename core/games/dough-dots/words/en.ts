@@ -21,5 +21,4 @@ export const en = {
   'play.none': '“All flat. How many are left?”',
   'play.all': '“None to squash. How many stay?”',
   'play.left': '“Can you see how many are left, without counting?”',
-  'sheet.cards': 'Sentence cards',
 } satisfies Messages;

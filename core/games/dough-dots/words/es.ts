@@ -23,5 +23,4 @@ export const es: Record<keyof typeof en, string> = {
   'play.none': '«Todas planas. ¿Cuántas quedan?»',
   'play.all': '«Ninguna para aplastar. ¿Cuántas quedan?»',
   'play.left': '«¿Ves cuántas quedan sin contar?»',
-  'sheet.cards': 'Tarjetas con frases',
 };

@@ -22,5 +22,4 @@ export const en = {
   'play.zero': 'Player {player} peeks, goes, and comes back with {number, plural, =0 {nothing} other {#}}.',
   'play.fives': '“A row of {five} first. How many more?”',
   'play.touch': '“Touch each one. Is it what the slip says?”',
-  'sheet.slips': 'Slips',
 } satisfies Messages;

@@ -26,5 +26,4 @@ export const es: Record<keyof typeof en, string> = {
     'Participante {player} mira, va y vuelve con {number, plural, =0 {las manos vacías} other {#}}.',
   'play.fives': '«Primero una fila de {five}. ¿Cuántas más?»',
   'play.touch': '«Toca cada una. ¿Es lo que dice el papelito?»',
-  'sheet.slips': 'Papelitos',
 };

@@ -20,6 +20,4 @@ export const en = {
   'play.sum': 'Player {player} has {a} and {b}, and covers {number}.',
   'play.sumAgain': 'Player {player} has {a} and {b}: there is no free {number}.',
   'play.wish': '“Which number do we still need? How could it come?”',
-  'sheet.mat': 'Mat',
-  'sheet.cards': 'Sum cards',
 } satisfies Messages;

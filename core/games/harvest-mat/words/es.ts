@@ -20,6 +20,4 @@ export const es: Record<keyof typeof en, string> = {
   'play.sum': 'Participante {player} tiene {a} y {b}, y tapa el {number}.',
   'play.sumAgain': 'Participante {player} tiene {a} y {b}: no hay {number} libre.',
   'play.wish': '«¿Qué número nos falta? ¿Cómo podría salir?»',
-  'sheet.mat': 'Tapete',
-  'sheet.cards': 'Tarjetas de suma',
 };

@@ -22,4 +22,7 @@ export const en = {
   'play.times': 'Player {player}: {cups}\u00a0×\u00a0{pieces}\u00a0=\u00a0{answer}.',
   'play.turned': '“What if there were {pieces} cups with {cups} in each?”',
   'play.how': '“Did you count all, or count in steps? There are {cups} cups of {pieces}.”',
+  'sheet.cups': 'cups',
+  'sheet.each': 'in each',
+  'sheet.all': 'in all',
 } satisfies Messages;

@@ -23,4 +23,7 @@ export const es: Record<keyof typeof en, string> = {
   'play.times': 'Participante {player}: {cups}\u00a0×\u00a0{pieces}\u00a0=\u00a0{answer}.',
   'play.turned': '«¿Y si fueran {pieces} vasitos con {cups} en cada uno?»',
   'play.how': '«¿Contaste todas o contaste de grupo en grupo? Hay {cups} vasitos de {pieces}».',
+  'sheet.cups': 'vasos',
+  'sheet.each': 'en cada uno',
+  'sheet.all': 'en total',
 };

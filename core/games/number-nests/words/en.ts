@@ -15,6 +15,4 @@ export const en = {
   'harder.missing': 'Cover one number of a card: {a} and how many more belong to {answer}?',
   'play.home': 'Player {player} turns {a}\u00a0+\u00a0{b} and brings it home to {answer}.',
   'play.stray': 'Player {player} turns {a}\u00a0+\u00a0{b}: {answer} has no nest here.',
-  'sheet.nests': 'Nests',
-  'sheet.cards': 'Sum cards',
 } satisfies Messages;

@@ -15,6 +15,4 @@ export const es: Record<keyof typeof en, string> = {
   'harder.missing': 'Tapen un número de la tarjeta: ¿{a} y cuántos más van con el {answer}?',
   'play.home': 'Participante {player} voltea {a}\u00a0+\u00a0{b} y lo lleva al nido {answer}.',
   'play.stray': 'Participante {player} voltea {a}\u00a0+\u00a0{b}: el {answer} no tiene nido aquí.',
-  'sheet.nests': 'Nidos',
-  'sheet.cards': 'Tarjetas de suma',
 };

@@ -22,4 +22,8 @@ export const en = {
   'play.roll': 'Player {player} rolls {rolled} and has {total}: {tens} tens and {ones} ones.',
   'play.tens': '“How many more to the next full tower?”',
   'play.full': '“All your towers are full. What is that number?”',
+  'sheet.stack': 'stack',
+  'sheet.together': 'together',
+  'sheet.tens': 'tens',
+  'sheet.ones': 'ones',
 } satisfies Messages;

@@ -24,4 +24,8 @@ export const es: Record<keyof typeof en, string> = {
   'play.roll': 'Participante {player} saca {rolled} y tiene {total}: {tens} decenas y {ones} unidades.',
   'play.tens': '«¿Cuántos faltan para completar la torre?»',
   'play.full': '«Todas tus torres están completas. ¿Qué número es?»',
+  'sheet.stack': 'torre',
+  'sheet.together': 'juntas',
+  'sheet.tens': 'decenas',
+  'sheet.ones': 'unidades',
 };

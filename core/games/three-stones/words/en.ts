@@ -32,5 +32,4 @@ export const en = {
   'play.need': '“Which number do you need now?”',
   'play.again': '“That one is taken. Softer next time.”',
   'play.show': '“Show us the row.”',
-  'sheet.board': 'Board',
 } satisfies Messages;

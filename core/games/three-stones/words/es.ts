@@ -34,5 +34,4 @@ export const es: Record<keyof typeof en, string> = {
   'play.need': '«¿Qué número necesitas ahora?»',
   'play.again': '«Esa está ocupada. La próxima, más suave».',
   'play.show': '«Muéstranos la línea».',
-  'sheet.board': 'Tablero',
 };

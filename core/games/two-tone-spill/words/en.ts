@@ -44,9 +44,5 @@ export const en = {
   'play.new': 'That way is new: “Write it down. What could come next?”',
   'play.again': 'That way came before: “Where on your sheet is it? Why does it come so often?”',
   'play.allOne': 'All of one colour: “None of the other. How do we write none?”',
-  'sheet.record': 'Record sheet',
-  'sheet.player': 'Player',
   'sheet.both': 'In all: {counters}',
-  'sheet.front': 'Paper counters, dark side. Print on both sides, flip on the long edge, then cut.',
-  'sheet.back': 'Paper counters, light side',
 } satisfies Messages;

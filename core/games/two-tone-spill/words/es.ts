@@ -46,10 +46,5 @@ export const es: Record<keyof typeof en, string> = {
   'play.new': 'Esa manera es nueva: «Anótala. ¿Cuál podría salir ahora?»',
   'play.again': 'Esa manera ya salió: «¿Dónde está en tu hoja? ¿Por qué sale tantas veces?»',
   'play.allOne': 'Todas de un solo color: «Ninguna del otro. ¿Cómo escribimos ninguna?»',
-  'sheet.record': 'Hoja de registro',
-  'sheet.player': 'Participante',
   'sheet.both': 'En total: {counters}',
-  'sheet.front':
-    'Fichas de papel, lado oscuro. Impriman por los dos lados, volteando por el borde largo, y recorten.',
-  'sheet.back': 'Fichas de papel, lado claro',
 };

@@ -1,0 +1,200 @@
+import { useState } from 'react';
+import styled from 'styled-components';
+import type { FieldErrors } from '~/core/check/check';
+import { showTag } from '~/core/lending/tag';
+import { LABEL_STOCKS, labelStockSchema, type LabelOrder } from '~/core/print/stock';
+import { PACK_ITEMS, PACK_SCOPES, type PackItem, type PackScope } from '~/core/print/choices';
+import type { PieceChoice } from '~/core/print/pack';
+import { CUTS, FINISHES, PAPERS, type Cuts, type Finish, type Lost, type Paper } from '~/core/print/sheet';
+import { LANGUAGES, type Language } from '~/core/words/message';
+import { Choice, Pick, TextBox, TickBox } from '~/app/ui/fields';
+import { Faint, Row, Stack } from '~/app/ui/Page';
+
+export interface Choices {
+  items: readonly PackItem[];
+  paper: Paper;
+  home: Language;
+  twoSided: boolean;
+  finish: Finish;
+  cuts: Cuts;
+  fill: boolean;
+  scope: PackScope;
+  lost?: Lost;
+  stock: string;
+  labels: LabelOrder;
+  loans: number;
+}
+
+const Set = styled.fieldset`
+  border: 0;
+  margin: 0;
+  padding: 0;
+  legend {
+    font-weight: 700;
+    padding: 0;
+  }
+`;
+const More = styled.details`
+  summary {
+    cursor: pointer;
+    min-height: 44px;
+    padding-top: 0.6rem;
+    font-weight: 700;
+  }
+`;
+
+const options = <T extends string>(labels: Record<T, string>) =>
+  Object.entries<string>(labels).map(([value, label]) => ({ value, label }));
+
+/** Everything that can be chosen about a pack; a change shows its pages at once. */
+export function PackChoices({
+  choosable,
+  chosen,
+  choices,
+  pieces,
+  errors,
+}: {
+  choosable: readonly { id: string; tag: string; kitName: string; printed: boolean }[];
+  chosen: readonly string[];
+  choices: Choices;
+  pieces: readonly PieceChoice[];
+  errors: FieldErrors;
+}) {
+  const [open, setOpen] = useState(false);
+  const { scope, stock, labels } = choices;
+  const all = choosable.map((copy) => (
+    <TickBox key={copy.id} name="copy" value={copy.id} defaultSelected={chosen.includes(copy.id)}>
+      {showTag(copy.tag)}{' '}
+      <Faint as="span">
+        {copy.kitName}
+        {copy.printed ? ', printed before' : ''}
+      </Faint>
+    </TickBox>
+  ));
+  return (
+    <Stack>
+      <Set>
+        <legend>Copies</legend>
+        <Row $gap="0.2rem 1.4rem">{all}</Row>
+      </Set>
+      <Choice name="scope" label="Print" defaultValue={scope} options={options(PACK_SCOPES)} />
+      {scope === 'lost' ? (
+        <Pick
+          name="lost"
+          label="Which piece was lost?"
+          hint="A whole sheet of it is printed: keep the others for the next time."
+          defaultValue={choices.lost ? `${choices.lost.material}|${choices.lost.name}` : ''}
+          options={[
+            { value: '', label: 'Choose a piece' },
+            ...pieces.map(({ material, name, label }) => ({ value: `${material}|${name}`, label })),
+          ]}
+        />
+      ) : (
+        <Set>
+          <legend>Pages</legend>
+          <Row $gap="0.2rem 1.4rem">
+            {(Object.keys(PACK_ITEMS) as PackItem[]).map((item) => (
+              <TickBox key={item} name="item" value={item} defaultSelected={choices.items.includes(item)}>
+                {PACK_ITEMS[item]}
+              </TickBox>
+            ))}
+          </Row>
+        </Set>
+      )}
+      <Row $gap="0.8rem 1.6rem">
+        <Choice
+          name="finish"
+          label="Made to last"
+          defaultValue={choices.finish}
+          options={options(FINISHES)}
+        />
+        <Pick
+          name="home"
+          label="Home language"
+          defaultValue={choices.home}
+          options={Object.entries(LANGUAGES).map(([value, { name }]) => ({ value, label: name }))}
+        />
+      </Row>
+      <Row $gap="0.8rem 1.6rem">
+        <Choice
+          name="paper"
+          label="Paper"
+          defaultValue={choices.paper}
+          options={Object.entries(PAPERS).map(([value, { name }]) => ({ value, label: name }))}
+        />
+        <Choice
+          name="sides"
+          label="Printer"
+          defaultValue={choices.twoSided ? 'two' : 'one'}
+          options={[
+            { value: 'two', label: 'Both sides' },
+            { value: 'one', label: 'One side' },
+          ]}
+        />
+      </Row>
+      <More
+        open={open || Object.keys(errors).length > 0}
+        onToggle={(event) => setOpen(event.currentTarget.open)}
+      >
+        <summary>Cuts, spares, label sheets and loans</summary>
+        <Stack>
+          <Row $gap="0.8rem 1.6rem">
+            <Choice name="cuts" label="Cut along" defaultValue={choices.cuts} options={options(CUTS)} />
+            <Choice
+              name="fill"
+              label="Room left on the last sheet"
+              defaultValue={choices.fill ? 'yes' : 'no'}
+              options={[
+                { value: 'yes', label: 'Fill it with spares' },
+                { value: 'no', label: 'Leave it empty' },
+              ]}
+            />
+          </Row>
+          <Row $gap="0.8rem 1.6rem">
+            <Pick
+              name="stock"
+              label="Labels on"
+              defaultValue={stock}
+              options={[
+                { value: 'plain', label: 'Plain paper, to cut out' },
+                ...Object.entries(LABEL_STOCKS).map(([value, { name }]) => ({ value, label: name })),
+                { value: 'own', label: 'A label sheet of other measures' },
+              ]}
+            />
+            {stock !== 'plain' && (
+              <TextBox
+                name="used"
+                label="Labels of the first sheet used already"
+                defaultValue={String(labels.used ?? 0)}
+              />
+            )}
+            <TextBox
+              name="loans"
+              label="Loans expected of a copy"
+              hint="1 to 100"
+              defaultValue={String(choices.loans)}
+            />
+          </Row>
+          {stock === 'own' && (
+            <Row $gap="0.8rem 1.6rem">
+              {Object.entries(labelStockSchema.properties).map(([name, { title }]) => (
+                <TextBox
+                  key={name}
+                  name={name}
+                  label={title!}
+                  defaultValue={String(
+                    labels.stock?.[name as keyof typeof labelStockSchema.properties] ?? '',
+                  )}
+                  error={errors[name]}
+                />
+              ))}
+            </Row>
+          )}
+        </Stack>
+      </More>
+      <noscript>
+        <button type="submit">Show these pages</button>
+      </noscript>
+    </Stack>
+  );
+}

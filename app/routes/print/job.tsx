@@ -1,0 +1,129 @@
+import { useEffect } from 'react';
+import { Form, redirect, useNavigation, useRevalidator } from 'react-router';
+import styled from 'styled-components';
+import { count } from '~/core/words/numbers';
+import { markPrinted } from '~/data/queries/kits';
+import { findPrintJob, tellPrintJob } from '~/data/queries/print';
+import { isId } from '~/server/ids';
+import { requireRole } from '~/server/people/session';
+import { notFound } from '~/server/refusals';
+import { Button, ButtonLink } from '~/app/ui/Button';
+import { Said } from '~/app/ui/Notices';
+import { Faint, Heading, Row, Sheet, Stack, Wide } from '~/app/ui/Page';
+import { color } from '~/app/ui/theme';
+import type { Route } from './+types/job';
+
+export const meta: Route.MetaFunction = () => [{ title: 'Drawing the pages · Fern Basket' }];
+
+async function jobOf(id: string) {
+  const job = isId(id) ? await findPrintJob(id) : undefined;
+  if (!job) throw notFound('This print job');
+  return job;
+}
+
+export async function loader({ request, params }: Route.LoaderArgs) {
+  await requireRole(request, 'coordinator', 'helper');
+  const { id, query, title, state, pagesDone, pages, problem } = await jobOf(params.jobId);
+  const search = new URLSearchParams(query);
+  return {
+    id,
+    query,
+    title,
+    state,
+    pagesDone,
+    pages,
+    problem,
+    // Spares of a lost piece and shared sheets are not the pack of a copy.
+    copies: (search.get('scope') ?? 'each') === 'each' ? search.getAll('copy') : [],
+  };
+}
+
+export async function action({ request, params }: Route.ActionArgs) {
+  await requireRole(request, 'coordinator', 'helper');
+  const form = await request.formData();
+  const job = await jobOf(params.jobId);
+  if (form.get('intent') === 'stop') {
+    await tellPrintJob(job.id, { state: 'stopped' });
+    throw redirect(`/print?${job.query}`);
+  }
+  await markPrinted(new URLSearchParams(job.query).getAll('copy').filter(isId));
+  throw redirect('/print?marked=1');
+}
+
+const Bar = styled.progress`
+  width: 100%;
+  height: 18px;
+  accent-color: ${color.fern};
+`;
+const POLL_MS = 400;
+
+export default function Job({ loaderData }: Route.ComponentProps) {
+  const { id, query, title, state, pagesDone, pages, problem, copies } = loaderData;
+  const { revalidate } = useRevalidator();
+  const busy = useNavigation().state !== 'idle';
+  const drawing = state === 'drawing';
+  useEffect(() => {
+    if (!drawing) return;
+    const timer = setInterval(() => void revalidate(), POLL_MS);
+    return () => clearInterval(timer);
+  }, [drawing, revalidate]);
+  return (
+    <Wide>
+      <Stack>
+        <Heading title={drawing ? 'Drawing the pages' : state === 'done' ? 'Ready to print' : 'Not drawn'}>
+          {title}
+        </Heading>
+        {drawing && (
+          <Sheet aria-label="Progress">
+            <Stack>
+              <Bar max={pages ?? 1} value={pages ? pagesDone : undefined} aria-label="Pages drawn" />
+              <p>
+                {pages ? `${pagesDone} of ${count(pages, 'page')} drawn.` : 'Working out the pages …'} You can
+                go on with something else; the file waits here for a day.
+              </p>
+              <noscript>
+                <a href={`/print/jobs/${id}`}>Look again</a>
+              </noscript>
+              <Form method="post">
+                <Button type="submit" quiet name="intent" value="stop" isPending={busy}>
+                  Stop drawing
+                </Button>
+              </Form>
+            </Stack>
+          </Sheet>
+        )}
+        {state === 'done' && (
+          <Sheet aria-label="The file">
+            <Stack>
+              <p role="status">{count(pages ?? 0, 'page')} drawn, in the size of the paper.</p>
+              <Row>
+                <ButtonLink href={`/print/jobs/${id}.pdf`} target="_blank">
+                  Open the PDF
+                </ButtonLink>
+                {copies.length > 0 && (
+                  <Form method="post">
+                    <Button type="submit" quiet name="intent" value="printed" isPending={busy}>
+                      {copies.length === 1 ? 'It is printed' : 'They are printed'}
+                    </Button>
+                  </Form>
+                )}
+              </Row>
+              <Faint>
+                Print at 100 percent (“actual size”), or cards and labels will not be to scale. With both
+                sides printed, flip on the long edge.
+              </Faint>
+            </Stack>
+          </Sheet>
+        )}
+        {(state === 'failed' || state === 'stopped') && (
+          <Said kind="stop" word="Nothing was drawn" live>
+            {problem ?? 'It was stopped.'}
+          </Said>
+        )}
+        <ButtonLink href={`/print?${query}`} quiet>
+          Back to what is printed
+        </ButtonLink>
+      </Stack>
+    </Wide>
+  );
+}

@@ -1,0 +1,34 @@
+import { seeded, shuffled } from '~/core/chance/random';
+import { frame, inside, SENTENCE_MM, sentenceCards, type Card } from '~/core/print/cards';
+import { partCards } from '~/core/print/parts';
+import type { Sheet, SheetContext } from '~/core/print/sheet';
+import { framesEach, sentences, type TrailParams } from './rules';
+import { en } from './words/en';
+import { es } from './words/es';
+
+const WORDS = { en, es };
+/** Height of a page below its heading, on every paper. */
+const PAGE_MM = 248;
+
+/** The ten-frames of the trail, so many on a page, and its sentence cards. */
+export function sheets(params: TrailParams, context: SheetContext): Sheet[] {
+  const { frames, problems, op } = params;
+  const columns = frames === 6 || frames === 8 ? 2 : 1;
+  const size = { w: 184 / columns, h: Math.floor(PAGE_MM / (frames / columns)) };
+  const all = sentences(params);
+  const trail = shuffled(all, seeded(context.seed)).slice(0, problems);
+  return [
+    ...partCards(
+      WORDS,
+      'frame-card',
+      size,
+      Array.from({ length: problems * framesEach(params) }, (_, i): Card => ({
+        name: `frame ${i + 1}`,
+        draw: (cell) => frame(0, 10, inside(cell, 5)),
+      })),
+      // The pages stay whole: a spare frame at the end is of no use, and the last page may have room.
+      { ...context, fill: context.fill && context.lost !== undefined, cuts: 'shared' },
+    ),
+    ...partCards(WORDS, 'picture-card', SENTENCE_MM, sentenceCards(trail, op === 'add' ? '+' : '−'), context),
+  ];
+}

@@ -1,0 +1,39 @@
+import { answerBox, drawBox, forEachPlayer, recordSheets } from '~/core/print/record';
+import { numeral } from '~/core/print/numerals';
+import type { Cell, Sheet, SheetContext } from '~/core/print/sheet';
+import type { MarketParams } from './rules';
+import { en } from './words/en';
+import { es } from './words/es';
+
+const HEADS = [
+  { id: 'sheet.cups', from: 0.4, to: 0.58 },
+  { id: 'sheet.each', from: 0.62, to: 0.78 },
+  { id: 'sheet.all', from: 0.82, to: 1 },
+];
+
+/** A row for every turn: a place to draw the cups, how many cups, how many in each, and all. */
+export const sheets = ({ rounds, symbol, players }: MarketParams, context: SheetContext): Sheet[] =>
+  forEachPlayer(
+    players,
+    recordSheets(
+      { en, es },
+      {
+        rows: rounds,
+        wide: true,
+        leastMm: 14,
+        heads: HEADS,
+        row: ({ x, y, w, h }: Cell) => {
+          const side = Math.min(h, 15);
+          return [
+            ...drawBox({ x, y, w: w * 0.38, h }),
+            ...HEADS.map(({ from, to }) =>
+              answerBox(x + (w * (from + to)) / 2 - side * 0.7, y + (h - side) / 2, side * 1.4, side),
+            ),
+            ...(symbol ? numeral('×', x + w * 0.6, y + h / 2, 7) : []),
+            ...numeral('=', x + w * 0.8, y + h / 2, 7),
+          ];
+        },
+      },
+      context,
+    ),
+  );

@@ -1,0 +1,19 @@
+import { partCards } from '~/core/print/parts';
+import type { Sheet, SheetContext } from '~/core/print/sheet';
+import { SUIT_SHAPES, suitFace } from '~/core/print/stand-ins';
+import { deck, type MatchParams } from './rules';
+import { en } from './words/en';
+import { es } from './words/es';
+
+/** Our own deck: each colour has a shape too, so that it is told in grey as well. */
+export const sheets = (params: MatchParams, context: SheetContext): Sheet[] =>
+  partCards(
+    { en, es },
+    'colour-card',
+    { w: 60, h: 84 },
+    deck(params).map(({ colour, number }) => ({
+      name: `${SUIT_SHAPES[colour]!.name} ${number}`,
+      draw: (cell) => suitFace(colour, number, cell),
+    })),
+    context,
+  );

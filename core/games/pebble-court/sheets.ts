@@ -1,0 +1,30 @@
+import { partSheet } from '~/core/print/parts';
+import { cm, metres, planShapes } from '~/core/print/plan';
+import type { Sheet, SheetContext } from '~/core/print/sheet';
+import { grid, LINE_STEPS, places, type CourtParams } from './rules';
+import { en } from './words/en';
+import { es } from './words/es';
+
+/** The court to scale, with its measures and the throwing line for each age; on paper it is played on as it is. */
+export function sheets(params: CourtParams, context: SheetContext): Sheet[] {
+  const { cellMm, place: where } = params;
+  const { across, down } = grid(params);
+  const onPaper = where === 'paper';
+  const plan = {
+    cells: places(params).map(({ cell, column, row }) => ({
+      x: column * cellMm,
+      y: row * cellMm,
+      w: cellMm,
+      h: cellMm,
+      label: String(cell),
+    })),
+    measures: onPaper
+      ? []
+      : ([
+          { id: 'plan.cell', args: { cm: cm(cellMm) } },
+          { id: 'plan.whole', args: { width: metres(across * cellMm), depth: metres(down * cellMm) } },
+        ] as const),
+    ...(onPaper ? {} : { throwing: LINE_STEPS }),
+  };
+  return partSheet({ en, es }, 'plan', 'plan', (place) => planShapes(plan, place, context), context);
+}

@@ -1,0 +1,61 @@
+import { seeded } from '~/core/chance/random';
+import { inside, type Card } from '~/core/print/cards';
+import { fitNumeral, numeral } from '~/core/print/numerals';
+import { partCards, within } from '~/core/print/parts';
+import { answerBox, forEachPlayer, recordSheets } from '~/core/print/record';
+import { INK, type Sheet, type SheetContext } from '~/core/print/sheet';
+import { arrangements } from './arrange';
+import { cardsOf, type PeekParams } from './rules';
+import { en } from './words/en';
+import { es } from './words/es';
+
+const WORDS = { en, es };
+
+/** Every arrangement once, its number on the back to check; rows to write in when numbers are written. */
+export function sheets(params: PeekParams, context: SheetContext): Sheet[] {
+  const cards = cardsOf(params);
+  const laid = arrangements(cards, seeded(context.seed));
+  return [
+    ...partCards(
+      WORDS,
+      'dot-card',
+      { w: 92, h: 60 },
+      cards.map(({ pattern, groups }, i): Card => {
+        const total = String(groups.reduce((a, b) => a + b, 0));
+        return {
+          name: `${groups.join(' and ')}, ${pattern}`,
+          draw: (cell) => {
+            const { x, y, w } = within(inside(cell, 3), 100 / 60);
+            const scale = w / 100;
+            const { radius, groups: spots } = laid[i]!;
+            return spots.flatMap((group, second) =>
+              group.map((spot) => ({
+                kind: 'circle' as const,
+                x: x + spot.x * scale,
+                y: y + spot.y * scale,
+                ...(second
+                  ? { radius: radius * scale * 0.9, fill: '#E3B64B', stroke: INK, strokeMm: 0.4 }
+                  : { radius: radius * scale, fill: INK }),
+              })),
+            );
+          },
+          back: ({ x, y, w, h }) => numeral(total, x + w / 2, y + h / 2, fitNumeral(total, w * 0.5, h * 0.4)),
+        };
+      }),
+      context,
+    ),
+    ...(params.written
+      ? forEachPlayer(
+          params.players,
+          recordSheets(
+            WORDS,
+            {
+              rows: cards.length,
+              row: ({ x, y, h }) => [answerBox(x, y + (h - Math.min(h, 14)) / 2, 24, Math.min(h, 14))],
+            },
+            context,
+          ),
+        )
+      : []),
+  ];
+}

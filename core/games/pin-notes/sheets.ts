@@ -1,0 +1,64 @@
+import { inside, type Card } from '~/core/print/cards';
+import { numeral } from '~/core/print/numerals';
+import { partCards } from '~/core/print/parts';
+import { sentenceToFill } from '~/core/print/record';
+import { INK, type Cell, type Shape, type Sheet, type SheetContext } from '~/core/print/sheet';
+import type { PinParams } from './rules';
+import { en } from './words/en';
+import { es } from './words/es';
+
+/** Score strips, half a page each, the same on both sides: pins, those that fell, those that stand. */
+export const sheets = (params: PinParams, context: SheetContext): Sheet[] =>
+  partCards(
+    { en, es },
+    'score-strip',
+    { w: 92, h: 122 },
+    Array.from({ length: params.cards }, (_, i): Card => {
+      const face = (cell: Cell) => strip(params, cell);
+      return { name: `strip ${i + 1}`, draw: face, back: face };
+    }),
+    context,
+  );
+
+function strip({ pins, rolls }: PinParams, cell: Cell): Shape[] {
+  const { x, y, w, h } = inside(cell, 5);
+  const headMm = 16;
+  const rowMm = (h - headMm) / rolls;
+  const third = w / 3;
+  /** A pin that stands, falls or is left. */
+  const pin = (px: number, fallen: boolean): Shape[] => [
+    {
+      kind: 'path',
+      d: `M${px - 2.4} ${y + 12} L${px + 2.4} ${y + 12} C${px + 4} ${y + 8} ${px + 1} ${y + 6} ${px + 1.4} ${y + 3.6} C${px + 1.8} ${y + 0.6} ${px - 1.8} ${y + 0.6} ${px - 1.4} ${y + 3.6} C${px - 1} ${y + 6} ${px - 4} ${y + 8} ${px - 2.4} ${y + 12} Z`,
+      stroke: INK,
+      strokeMm: 0.35,
+    },
+    ...(fallen
+      ? [
+          {
+            kind: 'line',
+            x1: px - 5,
+            y1: y + 12,
+            x2: px + 5,
+            y2: y + 1,
+            stroke: INK,
+            strokeMm: 0.5,
+          } satisfies Shape,
+        ]
+      : []),
+  ];
+  return [
+    ...pin(x + third * 0.35, false),
+    ...numeral('−', x + third, y + 7, 6),
+    ...pin(x + third * 1.5, true),
+    ...numeral('=', x + third * 2, y + 7, 6),
+    ...pin(x + third * 2.6, false),
+    ...Array.from({ length: rolls }, (_, i) =>
+      sentenceToFill(
+        [String(pins), '−', '□', '=', '□'],
+        { x: x + 2, y: y + headMm + i * rowMm + 1, w: w - 4, h: rowMm - 2 },
+        15,
+      ),
+    ).flat(),
+  ];
+}

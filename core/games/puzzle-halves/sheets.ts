@@ -1,0 +1,88 @@
+import { seeded, shuffled } from '~/core/chance/random';
+import { impose, inside } from '~/core/print/cards';
+import { numeral } from '~/core/print/numerals';
+import { partTitle } from '~/core/print/parts';
+import { heading } from '~/core/print/cards';
+import { flock } from '~/core/print/pictures';
+import {
+  blank,
+  GREY,
+  type Cell,
+  type Piece,
+  type Shape,
+  type Sheet,
+  type SheetContext,
+} from '~/core/print/sheet';
+import { PIECES, PUZZLE_MM, puzzles, type PuzzleParams } from './rules';
+import { en } from './words/en';
+import { es } from './words/es';
+
+const WORDS = { en, es };
+/** How far the middle of a wave lies beside the straight line, in mm, at a quarter, half and three quarters. */
+const BENDS = [-7, -2.5, 2.5, 7] as const;
+/** Every wave there is: no two fit each other. */
+const WAVES = BENDS.flatMap((a) => BENDS.flatMap((b) => BENDS.map((c): Wave => [a, b, c])));
+export type Wave = readonly [number, number, number];
+
+/** Both waves of every puzzle, no wave twice. */
+export function wavesOf({ count }: Pick<PuzzleParams, 'count'>, seed: number): [Wave, Wave][] {
+  const mixed = shuffled(WAVES, seeded(seed));
+  return Array.from({ length: count }, (_, i): [Wave, Wave] => [mixed[2 * i]!, mixed[2 * i + 1]!]);
+}
+
+/** Puzzles of a left picture, their answer and a right picture, each with two waves of its own. */
+export function sheets(params: PuzzleParams, context: SheetContext): Sheet[] {
+  const { paper, lost } = context;
+  const { cells, headed } = impose(PUZZLE_MM, paper, 'shared', 4);
+  const title = partTitle(WORDS, 'puzzle-piece', params.count * PIECES, context);
+  const waves = wavesOf(params, context.seed);
+  const all = puzzles(params).map((puzzle, i) => ({ ...puzzle, waves: waves[i]!, name: `puzzle ${i + 1}` }));
+  const wanted = lost
+    ? all.filter(({ name }) => lost.material === 'puzzle-piece' && lost.name === name)
+    : all;
+  const sheets: Sheet[] = [];
+  for (let first = 0; first < wanted.length; first += cells.length) {
+    const here = wanted.slice(first, first + cells.length).map((puzzle, i) => ({ puzzle, cell: cells[i]! }));
+    sheets.push({
+      ...blank(title, paper, [
+        ...(headed ? [heading(title, paper)] : []),
+        ...here.flatMap(({ puzzle, cell }) => puzzleShapes(puzzle, cell)),
+      ]),
+      pieces: here.flatMap(({ puzzle, cell }) => piecesOf(puzzle.name, cell)),
+      use: 'part',
+      begins: true,
+    });
+  }
+  return sheets;
+}
+
+/** Three places side by side; the middle one is narrower. */
+const thirds = ({ x, y, w, h }: Cell): [Cell, Cell, Cell] => [
+  { x, y, w: w * 0.39, h },
+  { x: x + w * 0.39, y, w: w * 0.22, h },
+  { x: x + w * 0.61, y, w: w * 0.39, h },
+];
+const piecesOf = (name: string, cell: Cell): Piece[] =>
+  thirds(cell).map((place) => ({ ...place, material: 'puzzle-piece', name, outline: true }));
+
+function puzzleShapes({ a, b, waves }: { a: number; b: number; waves: [Wave, Wave] }, cell: Cell): Shape[] {
+  const [left, middle, right] = thirds(cell);
+  const cut = { stroke: GREY, strokeMm: 0.3, dashMm: [2, 1.5] };
+  const wave = (x: number, [p, q, r]: Wave): Shape => {
+    const { y, h } = cell;
+    return {
+      kind: 'path',
+      d: `M${x} ${y} C${x} ${y + h * 0.1} ${x + p} ${y + h * 0.12} ${x + p} ${y + h * 0.24} C${x + p} ${y + h * 0.38} ${x + q} ${y + h * 0.36} ${x + q} ${y + h * 0.5} C${x + q} ${y + h * 0.64} ${x + r} ${y + h * 0.62} ${x + r} ${y + h * 0.76} C${x + r} ${y + h * 0.88} ${x} ${y + h * 0.9} ${x} ${y + h}`,
+      ...cut,
+    };
+  };
+  const answer = String(a + b);
+  return [
+    { kind: 'rect', x: cell.x, y: cell.y, width: cell.w, height: cell.h, ...cut },
+    wave(middle.x, waves[0]),
+    wave(right.x, waves[1]),
+    ...flock('apple', a, inside({ ...left, w: left.w - 5 }, 4)),
+    ...numeral(answer, middle.x + middle.w / 2, cell.y + cell.h / 2, 14),
+    ...flock('leaf', b, inside({ ...right, x: right.x + 5, w: right.w - 5 }, 4)),
+  ];
+}

@@ -1,0 +1,30 @@
+import { frame, inside, NUMBER_MM, numberCards, type Card } from '~/core/print/cards';
+import { partCards, partSheet } from '~/core/print/parts';
+import { spinnerShapes } from '~/core/print/spinner';
+import type { Sheet, SheetContext } from '~/core/print/sheet';
+import { numbersOf, type StackParams } from './rules';
+import { en } from './words/en';
+import { es } from './words/es';
+
+const WORDS = { en, es };
+
+/** Numeral cards or the spinner, and a frame for each number where frames are looked for. */
+export function sheets(params: StackParams, context: SheetContext): Sheet[] {
+  const { to, source, direction } = params;
+  const numbers = numbersOf(params);
+  const frames = direction === 'numeralToFrame' || direction === 'frameToNumeral';
+  return [
+    ...(source === 'cards'
+      ? partCards(WORDS, 'number-card', NUMBER_MM, numberCards(numbers), context)
+      : partSheet(WORDS, 'spinner', 'spinner', (place) => spinnerShapes(numbers, place, context), context)),
+    ...(frames
+      ? partCards(
+          WORDS,
+          'frame-card',
+          { w: 92, h: to === 5 ? 40 : 50 },
+          numbers.map((n): Card => ({ name: String(n), draw: (cell) => frame(n, to, inside(cell, 6)) })),
+          context,
+        )
+      : []),
+  ];
+}

@@ -1,0 +1,99 @@
+import { inside, NUMBER_MM, numberCards, type Card } from '~/core/print/cards';
+import { numeral } from '~/core/print/numerals';
+import { partCards, partSheet } from '~/core/print/parts';
+import { flock } from '~/core/print/pictures';
+import { answerBox, sentenceToFill } from '~/core/print/record';
+import { INK, type Cell, type Shape, type Sheet, type SheetContext } from '~/core/print/sheet';
+import { cardsOf, type PondParams } from './rules';
+import { en } from './words/en';
+import { es } from './words/es';
+
+const WORDS = { en, es };
+
+/** The pond, a card for every story, and the numeral tiles where they are laid. */
+export function sheets(params: PondParams, context: SheetContext): Sheet[] {
+  const { max, answer } = params;
+  return [
+    ...partSheet(WORDS, 'mat', 'pond', (place) => pond(answer, place), context),
+    ...partCards(
+      WORDS,
+      'picture-card',
+      { w: 92, h: 60 },
+      cardsOf(params).map(({ a, b }): Card => ({
+        name: `${a} and ${b}`,
+        draw: (cell) => story(a, b, cell),
+      })),
+      context,
+    ),
+    ...(answer === 'tile'
+      ? partCards(
+          WORDS,
+          'number-card',
+          NUMBER_MM,
+          numberCards(Array.from({ length: max - 1 }, (_, i) => i + 2)),
+          context,
+        )
+      : []),
+  ];
+}
+
+/** Fish in one row, ducks in the other, each with its number. */
+function story(a: number, b: number, cell: Cell): Shape[] {
+  const { x, y, w, h } = inside(cell, 4);
+  return (
+    [
+      [a, 'fish', y],
+      [b, 'duck', y + h / 2],
+    ] as const
+  ).flatMap(([n, name, top]) => [
+    ...numeral(String(n), x + 8, top + h / 4, 10),
+    ...flock(name, n, { x: x + 18, y: top + 1, w: w - 18, h: h / 2 - 2 }),
+  ]);
+}
+
+/** The water, with reeds, and a place for the answer. */
+function pond(answer: PondParams['answer'], { x, y, w, h }: Cell): Shape[] {
+  const water = h - 50;
+  const wave = (at: number): Shape => ({
+    kind: 'path',
+    d: `M${x + w * 0.18} ${y + at} C${x + w * 0.26} ${y + at - 6} ${x + w * 0.32} ${y + at + 6} ${x + w * 0.4} ${y + at} C${x + w * 0.48} ${y + at - 6} ${x + w * 0.54} ${y + at + 6} ${x + w * 0.62} ${y + at} C${x + w * 0.7} ${y + at - 6} ${x + w * 0.76} ${y + at + 6} ${x + w * 0.82} ${y + at}`,
+    stroke: '#8FB3C9',
+    strokeMm: 0.5,
+    round: true,
+  });
+  const reed = (at: number, high: number): Shape[] => [
+    {
+      kind: 'path',
+      d: `M${x + at} ${y + water} C${x + at - 1} ${y + water - high * 0.4} ${x + at + 2} ${y + water - high * 0.7} ${x + at + 1} ${y + water - high}`,
+      stroke: '#2F6B4A',
+      strokeMm: 1,
+      round: true,
+    },
+    {
+      kind: 'path',
+      d: `M${x + at + 1} ${y + water - high} L${x + at + 1} ${y + water - high - 9}`,
+      stroke: '#7A5230',
+      strokeMm: 3,
+      round: true,
+    },
+  ];
+  const box = { x: x + w / 2 - 20, y: y + water + 8, w: 40, h: 34 };
+  return [
+    {
+      kind: 'path',
+      d: `M${x + w * 0.5} ${y + 6} C${x + w * 0.9} ${y} ${x + w} ${y + water * 0.3} ${x + w} ${y + water * 0.55} C${x + w} ${y + water * 0.9} ${x + w * 0.75} ${y + water} ${x + w * 0.5} ${y + water} C${x + w * 0.2} ${y + water} ${x} ${y + water * 0.85} ${x} ${y + water * 0.5} C${x} ${y + water * 0.2} ${x + w * 0.2} ${y + 8} ${x + w * 0.5} ${y + 6} Z`,
+      fill: '#EAF2F6',
+      stroke: INK,
+      strokeMm: 0.7,
+    },
+    wave(water * 0.25),
+    wave(water * 0.5),
+    wave(water * 0.75),
+    ...reed(10, 44),
+    ...reed(18, 60),
+    ...reed(w - 14, 50),
+    ...(answer === 'tile'
+      ? [answerBox(box.x, box.y, box.w, box.h)]
+      : sentenceToFill(['□', '+', '□', '=', '□'], { x: x + w / 2 - 56, y: box.y, w: 120, h: box.h }, 24)),
+  ];
+}

@@ -1,0 +1,74 @@
+/**
+ * The paper slip: a few questions with boxes to tick, each box with its own digit. Typed in, a slip is the tag of
+ * its bag and one digit for each question, 0 where nothing was ticked: "K7M4R 213420".
+ */
+import { readTag, showTag } from '~/core/lending/tag';
+import { LEVELS, type Answer, type Level } from './answer';
+
+/** The questions in order, with what each box means. The first box is digit 1. */
+export const SLIP_QUESTIONS = [
+  { id: 'children', boxes: [1, 2, 3, 4, 5], open: true },
+  { id: 'grownUps', boxes: [1, 2, 3, 4], open: true },
+  { id: 'times', boxes: [1, 2, 3, 5, 8], open: true },
+  { id: 'minutesEach', boxes: [5, 10, 15, 20, 30], open: true },
+  { id: 'level', boxes: Object.keys(LEVELS) as Level[] },
+  { id: 'missing', boxes: ['yes', 'no'] as const },
+] as const;
+
+const MISSING = 'Ticked on the paper slip that something was missing or broken.';
+
+export type SlipReading =
+  | { ok: true; tag: string; answer: Omit<Answer, 'childDid' | 'anythingElse'> }
+  | { ok: false; problem: string };
+
+/** Reads what was typed from a slip: the tag, then a digit for each question, with or without blanks. */
+export function readSlip(text: string): SlipReading {
+  const compact = text.replace(/[\s-]/g, '').toUpperCase();
+  const digits = /^(.{5})(.*)$/.exec(compact);
+  if (!digits) return { ok: false, problem: 'Type the number of the slip first, such as K7M4-R.' };
+  const [, tagText, rest] = digits as unknown as [string, string, string];
+  const tag = readTag(tagText);
+  if (tag.kind !== 'tag')
+    return {
+      ok: false,
+      problem:
+        tag.kind === 'misread'
+          ? tag.reason
+          : `${tagText} is not the number of a slip. It stands at the top right, such as K7M4-R.`,
+    };
+  if (!/^\d*$/.test(rest))
+    return { ok: false, problem: 'After the number come digits only: one for each question.' };
+  if (rest.length !== SLIP_QUESTIONS.length)
+    return {
+      ok: false,
+      problem: `There are ${SLIP_QUESTIONS.length} questions, and ${rest.length} ${rest.length === 1 ? 'digit' : 'digits'}. Type 0 where nothing is ticked.`,
+    };
+  const picked = [...rest].map((digit, i) => {
+    const { boxes } = SLIP_QUESTIONS[i]!;
+    return { digit: Number(digit), most: boxes.length, value: boxes[Number(digit) - 1] };
+  });
+  const wrong = picked.findIndex(({ digit, most }) => digit > most);
+  if (wrong >= 0)
+    return {
+      ok: false,
+      problem: `Question ${wrong + 1} has boxes 1 to ${picked[wrong]!.most}; ${picked[wrong]!.digit} was typed.`,
+    };
+  if (picked.every(({ digit }) => digit === 0))
+    return {
+      ok: false,
+      problem: `Nothing is ticked on the slip of ${showTag(tag.tag)}: there is nothing to keep.`,
+    };
+  const number = (i: number) => picked[i]!.value as number | undefined;
+  return {
+    ok: true,
+    tag: tag.tag,
+    answer: {
+      children: number(0),
+      grownUps: number(1),
+      times: number(2),
+      minutes: number(3),
+      level: picked[4]!.value as Level | undefined,
+      missing: picked[5]!.value === 'yes' ? MISSING : '',
+    },
+  };
+}

@@ -1,0 +1,47 @@
+/** A spinner: equal sectors, a paper clip and a pencil. */
+import { inEach } from './cards';
+import { fitNumeral, numeral } from './numerals';
+import { INK, type Cell, type Shape, type SheetContext } from './sheet';
+import { lineMm, paragraph } from './text';
+
+/** Points on a circle; 0 is at the top, clockwise in parts of the whole. */
+const on = (x: number, y: number, radius: number, turn: number) => ({
+  x: x + radius * Math.sin(2 * Math.PI * turn),
+  y: y - radius * Math.cos(2 * Math.PI * turn),
+});
+
+/** Equal sectors with a number each, in their order around, and how to spin below. */
+export function spinnerShapes(
+  numbers: readonly number[],
+  place: Cell,
+  { languages, measure }: SheetContext,
+): Shape[] {
+  const columnMm = (place.w - 8 * (languages.length - 1)) / languages.length;
+  const how = languages.map((language, i) =>
+    paragraph(
+      inEach('spinner.how', { languages: [language] }),
+      place.x + i * (columnMm + 8),
+      place.y + place.h - 5 * lineMm(12),
+      columnMm,
+      measure,
+      { sizePt: 12, language },
+    ),
+  );
+  const radius = Math.min(place.w, place.h - 36) / 2 - 1;
+  const middle = { x: place.x + place.w / 2, y: place.y + radius + 2 };
+  const share = 1 / numbers.length;
+  const height = Math.min(16, 2 * Math.PI * radius * 0.76 * share * 0.55);
+  return [
+    { kind: 'circle', ...middle, radius, stroke: INK, strokeMm: 0.7 },
+    ...numbers.flatMap((number, i): Shape[] => {
+      const edge = on(middle.x, middle.y, radius, i * share);
+      const at = on(middle.x, middle.y, radius * 0.78, (i + 0.5) * share);
+      return [
+        { kind: 'line', x1: middle.x, y1: middle.y, x2: edge.x, y2: edge.y, stroke: INK, strokeMm: 0.4 },
+        ...numeral(String(number), at.x, at.y, fitNumeral(String(number), height * 1.2, height)),
+      ];
+    }),
+    { kind: 'circle', ...middle, radius: 1.2, fill: INK },
+    ...how.flatMap(({ shapes }) => shapes),
+  ];
+}

@@ -1,0 +1,23 @@
+import { customType, integer, pgTable, text, timestamp, uuid } from 'drizzle-orm/pg-core';
+import { person } from './people';
+
+const bytea = customType<{ data: Buffer }>({ dataType: () => 'bytea' });
+
+/** A PDF that is being drawn, or was. `query` is the address part of what was asked for. */
+export const printJob = pgTable('print_job', {
+  id: uuid().primaryKey().defaultRandom(),
+  query: text().notNull(),
+  title: text().notNull(),
+  state: text({ enum: ['drawing', 'done', 'failed', 'stopped'] })
+    .notNull()
+    .default('drawing'),
+  pagesDone: integer().notNull().default(0),
+  pages: integer(),
+  /** What to change, when it could not be printed. */
+  problem: text(),
+  pdf: bytea(),
+  createdBy: uuid().references(() => person.id),
+  createdAt: timestamp({ withTimezone: true }).notNull().defaultNow(),
+  /** The server that draws it tells of itself here; a job nobody tells of has been abandoned. */
+  aliveAt: timestamp({ withTimezone: true }).notNull().defaultNow(),
+});
