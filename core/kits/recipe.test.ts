@@ -1,5 +1,7 @@
 import { describe, expect, it } from 'vitest';
-import { gameOf } from '~/core/games';
+import { gameOf, SHELF } from '~/core/games';
+import { newOwnGame } from '~/core/own/definition';
+import { ownGame, ownGameId } from '~/core/own/game';
 import { say } from '~/core/words/message';
 import { fitsChokeTube, MATERIAL_WORDS, materialOf, materials, SMALL_BALL_MM } from './materials';
 import { forPlayers, hasSmallParts, recipeOf, type KitPlan } from './recipe';
@@ -18,6 +20,7 @@ describe('a recipe', () => {
       cup: 1,
       'record-sheet': 4,
       pencil: 2,
+      mat: 2,
       'instruction-sheet': 2,
       bag: 1,
     });
@@ -46,14 +49,19 @@ describe('a recipe', () => {
     expect(hasSmallParts([{ material: 'cup' }])).toBe(false);
   });
 
-  it('says which paper parts the pack does not hold', () => {
-    const pond = gameOf('story-pond');
-    const story = { gameId: pond.id, name: 'Pond', params: pond.presets[0]!.params };
-    const notice = recipeOf({ ...plan, variants: [six, story] }).notices.find(
+  it('says which paper parts the pack cannot draw: some of a game of one’s own, none of the shelf', () => {
+    const part = (material: string, times: number) => ({ material, times, each: 'game' as const });
+    const own = { ...newOwnGame(), parts: [part('board', 2), part('number-card', 8)] };
+    const mine = { gameId: ownGameId('x'), own, name: 'Mine', params: ownGame(own, 'x').presets[0]!.params };
+    const notice = recipeOf({ ...plan, variants: [six, mine] }).notices.find(
       (one) => one.code === 'by-hand',
     )!;
-    expect(notice.text).toMatch(/Draw or cut by hand: 1 mat, 4 number cards, 10 picture cards\.$/);
-    expect(recipeOf(plan).notices.map((one) => one.code)).not.toContain('by-hand');
+    expect(notice.text).toMatch(/Make them by hand: 2 boards\.$/);
+    for (const game of SHELF) {
+      const variant = { gameId: game.id, name: game.id, params: game.presets[0]!.params };
+      const codes = recipeOf({ ...plan, variants: [variant] }).notices.map((one) => one.code);
+      expect([game.id, codes.includes('by-hand')]).toEqual([game.id, false]);
+    }
   });
 
   it('counts what each game alone uses, and how many play it', () => {
@@ -77,8 +85,10 @@ describe('a recipe', () => {
   });
 
   it('costs its share of the packs', () => {
-    // 6 of 200 counters, 1 of 12 cups, 2 sheets, 2 of 72 pencils, 1 instruction sheet, 1 of 10 bags.
-    expect(recipeOf({ ...plan, variants: [six] }).costCents).toBe(Math.round(43.5 + 75 + 8 + 30 + 6 + 220));
+    // 6 of 200 counters, 1 of 12 cups, 2 sheets, 1 mat, 2 of 72 pencils, 1 instruction sheet, 1 of 10 bags.
+    expect(recipeOf({ ...plan, variants: [six] }).costCents).toBe(
+      Math.round(43.5 + 75 + 8 + 6 + 30 + 6 + 220),
+    );
   });
 });
 

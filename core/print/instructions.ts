@@ -47,7 +47,7 @@ const ORDER: readonly StepPart[] = [
 ];
 const NUMBERED: ReadonlySet<StepPart> = new Set(['setUp', 'turn', 'end']);
 const MARK_MM = 11;
-const ROW_GAP_MM = 0.9;
+const ROW_GAP_MM = 0.6;
 /** Sizes of type from the one that is wanted to the smallest that is allowed, and the pages they may take. */
 const SIZES = { usual: [12.5, 12, 11.5, 11], large: [18, 17, 16] } as const;
 const PAGES = { usual: 2, large: 4 } as const;
@@ -160,9 +160,9 @@ function layOut(source: InstructionSource, context: SheetContext, sizePt: number
       saying(FAMILY_WORDS, id, args)(language);
   const heading = (id: FamilyMessage): void => {
     if (y + lineMm(sizePt) * 3.2 > bottom) newPage();
-    y += 1.4;
+    y += 1;
     page().push({ kind: 'line', x1: left, y1: y, x2: right, y2: y, stroke: GREY, strokeMm: 0.2 });
-    y += 0.8;
+    y += 0.5;
     row(text(family(id), { font: 'bold', sizePt: sizePt + 1 }), undefined, lineMm(sizePt) * 2);
   };
 

@@ -36,6 +36,8 @@ const PLAIN = { bag: { w: 190, h: 76 }, half: { w: 95, h: 82 } };
 /** Sizes of type, from the one that is wanted to the least a label may have. */
 const TYPE_PT = [12, 11.5, 11, 10.5, 10, 9.5, 9];
 const PAD_MM = 3.5;
+/** More parts than this do not fit half the width of the paper in two languages. */
+const HALF_PARTS = 8;
 
 /** All labels of all copies. Throws CannotPrint when a stock does not lie on the paper, or the text on its labels. */
 export function labelSheets(
@@ -64,15 +66,16 @@ function onStock(
   if (used >= perSheet)
     throw new CannotPrint(`Labels: a sheet has ${perSheet} labels; fewer than that can be used already.`);
   const area = printable(PAPERS[context.paper]);
-  const faces = sources.flatMap((source) => [
-    (place: Cell) => bagLabel(source, place, context),
-    (place: Cell) => contentsLabel(source, place, context),
-    (place: Cell) => tagLabel(source, place, context),
-  ]);
+  type Face = (place: Cell, languages: readonly Language[]) => Shape[];
+  const faces = sources.flatMap((source): Face[] =>
+    [bagLabel, contentsLabel, tagLabel].map(
+      (label) => (place, languages) => label(source, place, { ...context, languages }),
+    ),
+  );
   const sheets: Shape[][] = [];
-  faces.forEach((face, i) => {
-    const at = (i + used) % perSheet;
-    if (at === 0 || i === 0) sheets.push([]);
+  let next = used;
+  const put = (face: Face, languages: readonly Language[]): void => {
+    const at = next % perSheet;
     const x = stock.left + (at % stock.columns) * (stock.w + stock.gapX);
     const y = stock.top + Math.floor(at / stock.columns) * (stock.h + stock.gapY);
     // A label may lie nearer to the edge than a printer reaches: its text keeps away from there.
@@ -81,8 +84,19 @@ function onStock(
       x: Math.min(x + stock.w - PAD_MM, area.x + area.w),
       y: Math.min(y + stock.h - PAD_MM, area.y + area.h),
     };
-    sheets.at(-1)!.push(...face({ ...from, w: to.x - from.x, h: to.y - from.y }));
-  });
+    const shapes = face({ ...from, w: to.x - from.x, h: to.y - from.y }, languages);
+    if (sheets.length === 0 || at === 0) sheets.push([]);
+    sheets.at(-1)!.push(...shapes);
+    next++;
+  };
+  for (const face of faces)
+    try {
+      put(face, context.languages);
+    } catch (error) {
+      if (!(error instanceof CannotPrint) || context.languages.length === 1) throw error;
+      // Too much for one label: a label for each language.
+      for (const language of context.languages) put(face, [language]);
+    }
   return sheets.map((shapes) => ({ ...blank('Labels', context.paper, shapes), begins: true }));
 }
 
@@ -125,9 +139,14 @@ function onPlainPaper(sources: readonly LabelSource[], context: SheetContext): S
   for (const source of sources) {
     const top = rowOf(PLAIN.bag.h);
     put({ x: left, y: top, ...PLAIN.bag }, (place) => bagLabel(source, place, context));
-    const below = rowOf(PLAIN.half.h);
-    put({ x: left, y: below, ...PLAIN.half }, (place) => contentsLabel(source, place, context));
-    put({ x: left + PLAIN.half.w, y: below, ...PLAIN.half }, (place) => tagLabel(source, place, context));
+    const contents = (place: Cell) => contentsLabel(source, place, context);
+    const tag = (place: Cell) => tagLabel(source, place, context);
+    // A long list has a wide label for itself.
+    const size = source.parts.length > HALF_PARTS ? { ...PLAIN.half, w: PLAIN.bag.w } : PLAIN.half;
+    const below = rowOf(size.h);
+    put({ x: left, y: below, ...size }, contents);
+    if (size.w === PLAIN.half.w) put({ x: left + size.w, y: below, ...PLAIN.half }, tag);
+    else put({ x: left, y: rowOf(PLAIN.half.h), ...PLAIN.half }, tag);
   }
   return sheets.map(({ shapes, cells }) => ({
     ...blank('Labels', context.paper, shapes),
@@ -143,7 +162,7 @@ function fitted(what: string, place: Cell, draw: (sizePt: number) => Block): Sha
     if (heightMm <= place.h + 0.01) return shapes;
   }
   throw new CannotPrint(
-    `Labels: ${what} does not fit a label of ${Math.round(place.w + 2 * PAD_MM)} × ${Math.round(place.h + 2 * PAD_MM)} mm. Choose larger labels, or plain paper.`,
+    `Labels: there is no room for ${what} on a label of ${Math.round(place.w + 2 * PAD_MM)} × ${Math.round(place.h + 2 * PAD_MM)} mm. Choose larger labels, or plain paper.`,
   );
 }
 

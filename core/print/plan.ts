@@ -4,7 +4,7 @@ import { PRINT_WORDS } from '~/core/words/print';
 import { inEach } from './cards';
 import { fitNumeral, numeral } from './numerals';
 import { INK, GREY, type Cell, type Shape, type SheetContext } from './sheet';
-import { paragraph } from './text';
+import { line, paragraph } from './text';
 
 /** One cell of a plan, in mm on the ground. */
 export interface GroundCell extends Cell {
@@ -79,12 +79,13 @@ export function planShapes(plan: Plan, place: Cell, context: SheetContext): Shap
   });
   if (plan.start) {
     const { x, y } = at(plan.start.x, plan.start.y);
+    const word = inEach('plan.start', context);
+    const half = measure(word, 'body', 11) / 2;
+    // The word stands under its dot, but not beyond the page.
+    const middle = Math.min(Math.max(x, place.x + half), place.x + place.w - half);
     shapes.push(
       { kind: 'circle', x, y, radius: 1.6, fill: INK },
-      ...paragraph(inEach('plan.start', context), x - 30, y + 2.4, 60, measure, {
-        sizePt: 11,
-        anchor: 'middle',
-      }).shapes,
+      line(middle, y + 6.5, word, { sizePt: 11, anchor: 'middle' }),
     );
   }
   if (plan.throwing) {

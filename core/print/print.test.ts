@@ -1,12 +1,11 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { blank, forTwoSides, MARGIN_MM, PAPERS, PT_MM, type Measure, type Paper, type Shape } from './sheet';
+import { blank, forTwoSides, MARGIN_MM, PAPERS, sheetsOfPaper, type Paper, type Shape } from './sheet';
+import { evenly as measure } from './testing';
 import { code128, qrCode } from './symbols';
 import { breakLines, paragraph } from './text';
-import { COUNTER_MM, counterSpots, mirrored, twoSidedCounters } from './two-sided';
+import { COUNTER_MM, counterSpots, twoSidedCounters } from './counters';
 
-/** Every letter half as wide as it is high. */
-const measure: Measure = (text, _font, sizePt) => text.length * sizePt * PT_MM * 0.5;
 const papers = Object.keys(PAPERS) as Paper[];
 
 describe('setting text', () => {
@@ -56,7 +55,8 @@ describe.each(papers)('paper counters on %s', (paper) => {
 
   it('have a back behind every front', () => {
     const key = ({ x, y }: { x: number; y: number }) => `${x.toFixed(6)} ${y.toFixed(6)}`;
-    expect(new Set(spots.map((spot) => key(mirrored(spot, paper))))).toEqual(new Set(spots.map(key)));
+    const behind = spots.map(({ x, y }) => key({ x: PAPERS[paper].widthMm - x, y }));
+    expect(new Set(behind)).toEqual(new Set(spots.map(key)));
     const [front, back] = twoSidedCounters(paper, { front: 'dark', back: 'light' });
     const cuts = (shapes: readonly Shape[]) =>
       shapes.filter((shape) => shape.kind === 'circle' && shape.radius === COUNTER_MM / 2 && shape.stroke)
@@ -77,6 +77,14 @@ describe('two-sided printing', () => {
     ]);
     expect(pages.map((one) => one.title)).toEqual(['a1', '', 'b1', 'b2', 'front', 'back']);
     expect(forTwoSides([])).toEqual([]);
+  });
+
+  it('prints nothing behind what is cut out, and counts the paper of both ways', () => {
+    const part = (title: string, more = {}) => ({ ...blank(title, 'a4', []), use: 'part' as const, ...more });
+    const sheets = [part('cards 1'), part('cards 2'), part('front'), part('back', { back: true })];
+    const pages = forTwoSides(sheets);
+    expect(pages.map((one) => one.title)).toEqual(['cards 1', '', 'cards 2', '', 'front', 'back']);
+    expect([sheetsOfPaper(pages, true), sheetsOfPaper(sheets, false)]).toEqual([3, 3]);
   });
 });
 

@@ -23,15 +23,20 @@ export const LABEL_STOCKS = {
     paper: 'letter',
     stock: { columns: 2, rows: 3, w: 101.6, h: 84.7, left: 4, top: 12.7, gapX: 4.8, gapY: 0 },
   },
-  'letter-2x5': {
-    name: 'Letter, 10 labels of 101.6 × 50.8 mm',
+  'letter-2x2': {
+    name: 'Letter, 4 labels of 101.6 × 127 mm',
     paper: 'letter',
-    stock: { columns: 2, rows: 5, w: 101.6, h: 50.8, left: 4, top: 12.7, gapX: 4.8, gapY: 0 },
+    stock: { columns: 2, rows: 2, w: 101.6, h: 127, left: 4, top: 12.7, gapX: 4.8, gapY: 0 },
   },
   'a4-2x3': {
     name: 'A4, 6 labels of 99.1 × 93.1 mm',
     paper: 'a4',
     stock: { columns: 2, rows: 3, w: 99.1, h: 93.1, left: 4.6, top: 8.8, gapX: 2.6, gapY: 0 },
+  },
+  'a4-2x2': {
+    name: 'A4, 4 labels of 105 × 148.5 mm',
+    paper: 'a4',
+    stock: { columns: 2, rows: 2, w: 105, h: 148.5, left: 0, top: 0, gapX: 0, gapY: 0 },
   },
   'a4-2x4': {
     name: 'A4, 8 labels of 99.1 × 67.7 mm',

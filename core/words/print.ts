@@ -109,7 +109,7 @@ export const PRINT_WORDS = {
     'spinner.how':
       'Pasen la punta de un lápiz por un clip hasta el centro y den un golpecito al clip para que gire.',
     'path.tape': 'Peguen las tiras en orden con cinta.',
-    'bond.mat': 'Tablero de partes y total',
+    'bond.mat': 'Tapete de partes y total',
     'calibration.title': 'Página de calibración',
     'calibration.ruler': 'Esta línea mide {mm} mm. Mídanla.',
     'calibration.not': '¿No es así? Impriman al tamaño real, sin ajustar a la página.',

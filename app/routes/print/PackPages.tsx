@@ -20,9 +20,6 @@ const Pages = styled.ol`
     box-shadow: 2px 3px 0 #e5dcc3;
   }
   figcaption {
-    display: flex;
-    gap: 0.8rem;
-    justify-content: space-between;
     margin-top: 0.35rem;
     color: ${color.faint};
   }
@@ -56,6 +53,7 @@ export const PackPages = ({
                 {i + 1}. {title}
                 {back && ' (back of the page before)'}
               </span>
+              <br />
               <a href={`${address(i + 1)}&save=1`} download={`page-${i + 1}.svg`}>
                 Keep page {i + 1} as SVG
               </a>

@@ -5,6 +5,8 @@ import { Entered, Entries, Faint, Margin } from '~/app/ui/Page';
 
 const minutes = (n: number): string => (n >= 120 ? `${plain(n / 60)} hours` : count(n, 'minute'));
 
+const seconds = (n: number): number => Math.round(n * 60);
+
 /** What printing takes, for one copy and for all, and whether it pays to laminate. */
 export const PackReckonings = ({
   one,
@@ -61,7 +63,7 @@ export const PackReckonings = ({
         <Entered
           label="Work"
           number={minutes(all.minutes)}
-          reason={`${each((work) => minutes(work.minutes)) ?? ''} Reckoned with ${MINUTES.cut * 60} seconds a cut, ${MINUTES.outline * 60} an outline, ${MINUTES.pouch * 60} a pouch, ${MINUTES.copy} minutes a bag.`}
+          reason={`${each((work) => minutes(work.minutes)) ?? ''} Reckoned with ${seconds(MINUTES.cut)} seconds a cut, ${seconds(MINUTES.outline)} an outline, ${seconds(MINUTES.pouch)} a pouch, ${MINUTES.copy} minutes a bag.`}
         />
         <Entered
           label={finish === 'durable' ? 'Cost, durable' : 'Cost, plain'}
@@ -69,8 +71,8 @@ export const PackReckonings = ({
           reason={each((work) => money(work.costCents))}
         />
         <Entered
-          label={`One loan of ${loans}`}
-          number={money(loans > 1 || finish === 'durable' ? cost.durableCents : cost.plainCents)}
+          label={`Cost of one loan, if it goes out ${loans === 1 ? 'once' : `${loans} times`}`}
+          number={money(cost.durableCents)}
           unit={`durable, ${money(cost.plainCents)} plain`}
           reason={
             cost.paysFrom === undefined

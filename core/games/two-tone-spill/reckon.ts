@@ -87,6 +87,7 @@ export function reckon(params: SpillParams, assumptions: Assumptions): Reckoning
         players,
         `One sheet of ${spills} rows for each of ${players} ${players === 1 ? 'player' : 'players'}.`,
       ),
+      need('mat', 1, 'A number-bond mat: the two colours are sorted onto its parts.'),
       need('pencil', players, 'One for each player.'),
     ],
     prep: [

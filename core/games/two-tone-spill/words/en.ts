@@ -8,7 +8,7 @@ export const en = {
   'setUp.sheet':
     '{players, plural, =1 {Take a record sheet with {spills, plural, one {# row} other {# rows}}.} other {Give each player a record sheet with {spills, plural, one {# row} other {# rows}}.}}',
   'turn.spill': 'Shake the cup and tip the counters out gently on the table.',
-  'turn.sort': 'Sort the counters by colour into two groups.',
+  'turn.sort': 'Sort the counters by colour into two groups, on the two parts of the mat.',
   'turn.say': 'Say how many there are of each colour, and how many in all: “{a} and {b} make {counters}.”',
   'turn.draw':
     'Draw the dots of both groups in the next row of the sheet. In the first days, this is enough.',

@@ -9,7 +9,7 @@ export const es: Record<keyof typeof en, string> = {
   'setUp.sheet':
     '{players, plural, =1 {Tomen una hoja de registro con {spills, plural, one {# renglón} other {# renglones}}.} other {Cada participante toma una hoja de registro con {spills, plural, one {# renglón} other {# renglones}}.}}',
   'turn.spill': 'Agiten el vaso y vuelquen las fichas con cuidado sobre la mesa.',
-  'turn.sort': 'Separen las fichas por color en dos grupos.',
+  'turn.sort': 'Separen las fichas por color en dos grupos, sobre las dos partes del tapete.',
   'turn.say': 'Digan cuántas hay de cada color y cuántas hay en total: «{a} y {b} son {counters}».',
   'turn.draw':
     'Dibujen los puntos de los dos grupos en el siguiente renglón de la hoja. Los primeros días basta con esto.',
