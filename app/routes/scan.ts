@@ -4,6 +4,7 @@ import { findByText } from '~/core/lending/families';
 import { searchable } from '~/core/words/search';
 import { dueWords } from '~/core/lending/due';
 import { readTag, showTag } from '~/core/lending/tag';
+import { readSlip, slipSentence } from '~/core/listening/slip';
 import { LANGUAGES } from '~/core/words/message';
 import { listFamilies } from '~/data/queries/families';
 import { findCopy, listKits } from '~/data/queries/kits';
@@ -37,6 +38,17 @@ async function read(q: string, held: Held, mayChoose: boolean): Promise<ScanRead
   if (!q) return { q, choices: [] };
   // A phone's view of the label: the address of the family page.
   const linkKey = /\/p\/([\w-]{10,})/.exec(q)?.[1];
+  const slip = mayChoose ? readSlip(q) : undefined;
+  if (slip?.ok)
+    return {
+      q,
+      choices: [
+        {
+          says: `type in the paper slip of ${showTag(slip.tag)}: ${slipSentence(slip.answer)}`,
+          go: `/listen?slip=${encodeURIComponent(q)}`,
+        },
+      ],
+    };
   const tag = readTag(q);
   if (tag.kind === 'misread') {
     const families = await familyChoices(q, held);

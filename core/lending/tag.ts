@@ -1,5 +1,5 @@
 /**
- * Tags of copies: four characters and a check character, such as K7M4-R. The alphabet has no vowels (so no
+ * Tags of copies: four characters and a check character, such as K7M4-W. The alphabet has no vowels (so no
  * words), none of the pairs that look alike (0 O D Q, 1 I L, 2 Z, 5 S, 8 B, U V, G), and a prime number of
  * characters: with the position as weight, the sum of all characters is 0 modulo 17. Then any single wrong
  * character and any swap of two characters, neighbours or not, gives a sum that is not 0.
@@ -27,7 +27,7 @@ export function tagFrom(data: string): string {
 export const randomTag = (random: Random): string =>
   tagFrom(Array.from({ length: DATA_LENGTH }, () => TAG_ALPHABET[random.whole(0, PRIME - 1)]).join(''));
 
-/** As it is printed and read aloud: "K7M4-R". */
+/** As it is printed and read aloud: "K7M4-W". */
 export const showTag = (tag: string): string => `${tag.slice(0, DATA_LENGTH)}-${tag.slice(DATA_LENGTH)}`;
 
 export type TagReading =

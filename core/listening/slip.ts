@@ -1,8 +1,9 @@
 /**
  * The paper slip: a few questions with boxes to tick, each box with its own digit. Typed in, a slip is the tag of
- * its bag and one digit for each question, 0 where nothing was ticked: "K7M4R 213420".
+ * its bag and one digit for each question, 0 where nothing was ticked: "K7M4W 213420".
  */
 import { readTag, showTag } from '~/core/lending/tag';
+import { count } from '~/core/words/numbers';
 import { LEVELS, type Answer, type Level } from './answer';
 
 /** The questions in order, with what each box means. The first box is digit 1. */
@@ -15,17 +16,29 @@ export const SLIP_QUESTIONS = [
   { id: 'missing', boxes: ['yes', 'no'] as const },
 ] as const;
 
+/** What a slip says, in a sentence for who types it: "2 children, 1 grown-up, just right". */
+export function slipSentence({ children, grownUps, times, minutes, level, missing }: SlipAnswer): string {
+  const parts = [
+    children === undefined ? '' : count(children, 'child', 'children'),
+    grownUps === undefined ? '' : count(grownUps, 'grown-up'),
+    times === undefined ? '' : `played ${times === 1 ? 'once' : `${times} times`}`,
+    minutes === undefined ? '' : `about ${count(minutes, 'minute')} each time`,
+    level === undefined ? '' : LEVELS[level],
+    missing ? 'something was missing or broken' : '',
+  ].filter(Boolean);
+  return parts.length ? `${parts.join(', ')}.` : 'Nothing else is ticked.';
+}
+
 const MISSING = 'Ticked on the paper slip that something was missing or broken.';
 
-export type SlipReading =
-  | { ok: true; tag: string; answer: Omit<Answer, 'childDid' | 'anythingElse'> }
-  | { ok: false; problem: string };
+export type SlipAnswer = Omit<Answer, 'childDid' | 'anythingElse'>;
+export type SlipReading = { ok: true; tag: string; answer: SlipAnswer } | { ok: false; problem: string };
 
 /** Reads what was typed from a slip: the tag, then a digit for each question, with or without blanks. */
 export function readSlip(text: string): SlipReading {
   const compact = text.replace(/[\s-]/g, '').toUpperCase();
   const digits = /^(.{5})(.*)$/.exec(compact);
-  if (!digits) return { ok: false, problem: 'Type the number of the slip first, such as K7M4-R.' };
+  if (!digits) return { ok: false, problem: 'Type the number of the slip first, such as K7M4-W.' };
   const [, tagText, rest] = digits as unknown as [string, string, string];
   const tag = readTag(tagText);
   if (tag.kind !== 'tag')
@@ -34,7 +47,7 @@ export function readSlip(text: string): SlipReading {
       problem:
         tag.kind === 'misread'
           ? tag.reason
-          : `${tagText} is not the number of a slip. It stands at the top right, such as K7M4-R.`,
+          : `${tagText} is not the number of a slip. It stands at the top right, such as K7M4-W.`,
     };
   if (!/^\d*$/.test(rest))
     return { ok: false, problem: 'After the number come digits only: one for each question.' };

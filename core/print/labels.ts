@@ -27,6 +27,8 @@ export interface LabelSource {
   tag: string;
   link: string;
   schoolName: string;
+  /** The school's own picture, as a data address. */
+  mark?: string;
   parts: readonly KitPart[];
   smallParts: boolean;
 }
@@ -36,6 +38,8 @@ const PLAIN = { bag: { w: 190, h: 76 }, half: { w: 95, h: 82 } };
 /** Sizes of type, from the one that is wanted to the least a label may have. */
 const TYPE_PT = [12, 11.5, 11, 10.5, 10, 9.5, 9];
 const PAD_MM = 3.5;
+/** Side of the school's picture. */
+const MARK_MM = 11;
 /** More parts than this do not fit half the width of the paper in two languages. */
 const HALF_PARTS = 8;
 
@@ -199,17 +203,31 @@ function sideBySide(
   };
 }
 
-/** The kit on the left, its tag on the right, and a line below. */
+/** The school's picture and the kit on the left, its tag on the right, and a line below. */
 function head(source: LabelSource, place: Cell, sizePt: number, { measure }: SheetContext): Block {
   const tag = showTag(source.tag);
   const tagMm = measure(tag, 'bold', sizePt + 1) + 3;
-  const name = paragraph(source.kitName, place.x, place.y, place.w - tagMm, measure, {
+  const markMm = source.mark ? MARK_MM + 2 : 0;
+  const name = paragraph(source.kitName, place.x + markMm, place.y, place.w - tagMm - markMm, measure, {
     sizePt: sizePt + 2,
     font: 'display',
   });
-  const height = name.heightMm + 1;
+  const height = Math.max(name.heightMm, markMm && MARK_MM) + 1;
   return {
     shapes: [
+      ...(source.mark
+        ? [
+            {
+              kind: 'image',
+              x: place.x,
+              y: place.y,
+              width: MARK_MM,
+              height: MARK_MM,
+              data: source.mark,
+              says: source.schoolName,
+            } satisfies Shape,
+          ]
+        : []),
       ...name.shapes,
       line(place.x + place.w, place.y + lineMm(sizePt) * 0.85, tag, {
         sizePt: sizePt + 1,
@@ -289,7 +307,7 @@ function contentsLabel(source: LabelSource, place: Cell, context: SheetContext):
   const { languages } = context;
   const parts = source.parts.filter((part) => part.material !== 'bag');
   return fitted(`the list of ${parts.length} parts`, place, (sizePt) => {
-    const top = head(source, place, sizePt, context);
+    const top = head({ ...source, mark: undefined }, place, sizePt, context);
     let y = place.y + top.heightMm;
     const shapes = [...top.shapes];
     for (const { material, quantity } of parts) {

@@ -22,6 +22,8 @@ export interface PackCopy {
 export interface PackOrder {
   kitName: string;
   schoolName: string;
+  /** The school's own picture for its labels, as a data address. */
+  mark?: string;
   plan: KitPlan;
   parts: readonly KitPart[];
   copies: readonly PackCopy[];
@@ -124,6 +126,7 @@ const labelPages = (order: PackOrder, context: SheetContext): Sheet[] => {
     order.copies.map((copy) => ({
       kitName: order.kitName,
       schoolName: order.schoolName,
+      mark: order.mark,
       parts: order.parts,
       smallParts,
       ...copy,

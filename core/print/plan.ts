@@ -1,6 +1,6 @@
 /** A plan of what is chalked or taped: to scale, with its measures in words. */
 import { type Language } from '~/core/words/message';
-import { PRINT_WORDS } from '~/core/words/print';
+import type { PRINT_WORDS } from '~/core/words/print';
 import { inEach } from './cards';
 import { fitNumeral, numeral } from './numerals';
 import { INK, GREY, type Cell, type Shape, type SheetContext } from './sheet';

@@ -5,9 +5,11 @@ import { FAMILY_WORDS } from './family';
 import { argumentsOf, digitsIn } from './inspect';
 import { format, say, wordedOr, WORDED, type Wording } from './message';
 import { count, plain, share } from './numbers';
+import { PRINT_WORDS } from './print';
 
 const WORDINGS: [string, Wording][] = [
   ['family pages', FAMILY_WORDS],
+  ['printed frames', PRINT_WORDS],
   ['materials', MATERIAL_WORDS],
   ...SHELF.map((game): [string, Wording] => [game.id, game.words]),
 ];

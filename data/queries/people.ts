@@ -1,17 +1,28 @@
-import { and, eq, gt, lt, sql } from 'drizzle-orm';
+import { and, eq, getTableColumns, gt, lt, sql } from 'drizzle-orm';
 import type { Paper } from '~/core/print/sheet';
 import type { Language } from '~/core/words/message';
 import { db } from '../db';
 import type { Role } from '~/core/people/role';
 import { person, school, session } from '../schema';
 
-export type School = typeof school.$inferSelect;
+/** The school without its picture, which only labels need. */
+export type School = Omit<typeof school.$inferSelect, 'mark'>;
+const { mark: _, ...schoolColumns } = getTableColumns(school);
 export type Person = Pick<typeof person.$inferSelect, 'id' | 'name' | 'role'>;
 
 /** The school, or undefined before the first set-up. */
 export async function findSchool(): Promise<School | undefined> {
-  return (await db().select().from(school).limit(1))[0];
+  return (await db().select(schoolColumns).from(school).limit(1))[0];
 }
+
+/** The school's picture for labels, as a data address. */
+export async function schoolMark(): Promise<string | null> {
+  const [row] = await db().select({ mark: school.mark }).from(school).limit(1);
+  return row?.mark ?? null;
+}
+export const setSchoolMark = async (mark: string | null): Promise<void> => {
+  await db().update(school).set({ mark });
+};
 
 /**
  * Makes the school and its first coordinator together. Answers undefined, and changes nothing, when the school

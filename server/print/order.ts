@@ -20,7 +20,7 @@ import {
 import { showTag } from '~/core/lending/tag';
 import { LANGUAGES, type Language } from '~/core/words/message';
 import { listCopies, type CopyRow } from '~/data/queries/kits';
-import type { School } from '~/data/queries/people';
+import { schoolMark, type School } from '~/data/queries/people';
 import { checkedLanguages } from '~/data/queries/words';
 import { isId } from '../ids';
 import { familyLink } from '../links';
@@ -108,6 +108,7 @@ export async function readOrder(search: URLSearchParams, school: School): Promis
 export async function taskOf(request: Request, order: PrintOrder, school: School): Promise<Task> {
   const { home, paper, finish, cuts, fill, lost } = order;
   const checked = await checkedLanguages();
+  const mark = order.items.includes('labels') ? await schoolMark() : null;
   const runs = [...new Set(order.copies.map((copy) => copy.buildRunId))];
   const packs = runs.map((run): PackOrder => {
     const copies = order.copies.filter((copy) => copy.buildRunId === run);
@@ -115,6 +116,7 @@ export async function taskOf(request: Request, order: PrintOrder, school: School
     return {
       kitName,
       schoolName: school.name,
+      ...(mark ? { mark } : {}),
       plan,
       parts,
       items: order.items,

@@ -1,12 +1,28 @@
 import { afterAll, beforeEach, describe, expect, it } from 'vitest';
 import { gameOf } from '~/core/games';
 import { showTag } from '~/core/lending/tag';
-import { closeDatabase } from '~/data/db';
+import { sql } from 'drizzle-orm';
+import { closeDatabase, db } from '~/data/db';
 import { listCopies, markPrinted, saveKit } from '~/data/queries/kits';
 import { findSchool, type School } from '~/data/queries/people';
 import { addLineChecks } from '~/data/queries/words';
 import { saveKitForm } from '~/server/kits/save';
-import { orderSheets, readOrder, uncheckedIn } from '~/server/print/order';
+import { addPrintJob, findPrintJob, printedPdf, tellPrintJob } from '~/data/queries/print';
+import { schoolMark, setSchoolMark } from '~/data/queries/people';
+import { addAnswer, lastLoanOf, listAnswers } from '~/data/queries/listening';
+import { lend } from '~/data/queries/lending';
+import { drawn, startJob } from '~/server/print/jobs';
+import { MAX_MARK_BYTES, readMark } from '~/server/print/mark';
+import {
+  loansIn,
+  lostPieces,
+  missingIn,
+  previewOf,
+  readOrder,
+  taskOf,
+  uncheckedIn,
+} from '~/server/print/order';
+import { sheetsOf } from '~/server/print/task';
 import { smallSchool, type SmallSchool } from '../world';
 
 let world: SmallSchool;
@@ -19,8 +35,8 @@ afterAll(closeDatabase);
 
 const request = new Request('http://school.invalid/print');
 const order = (search: string) => readOrder(new URLSearchParams(search), school);
-const textOf = async (search: string): Promise<string> =>
-  JSON.stringify(await orderSheets(request, await order(search), school));
+const task = async (search: string) => taskOf(request, await order(search), school);
+const textOf = async (search: string): Promise<string> => JSON.stringify(sheetsOf(await task(search)));
 
 describe('a print order', () => {
   it('takes what is asked for, else all that is not printed, on the paper of the school', async () => {
@@ -40,10 +56,6 @@ describe('a print order', () => {
   it('gives each copy its own tag and link on its labels', async () => {
     const text = await textOf(`run=${world.copies[0]!.buildRunId}&item=labels`);
     for (const copy of world.copies) expect(text).toContain(showTag(copy.tag));
-    expect(
-      (await orderSheets(request, await order(`run=${world.copies[0]!.buildRunId}&item=labels`), school))
-        .length,
-    ).toBe(1);
   });
 
   it('prints what was built, though the kit has changed since', async () => {
@@ -78,9 +90,202 @@ describe('a print order', () => {
 
   it('counts a pack as printed only when told so', async () => {
     const ids = world.copies.map((copy) => copy.id);
-    await orderSheets(request, await order(`copy=${ids[0]!}`), school);
+    sheetsOf(await task(`copy=${ids[0]!}`));
     await markPrinted([ids[0]!]);
     expect((await listCopies({ ids })).every((copy) => copy.printedAt !== null)).toBe(true);
+  });
+});
+
+describe('what is chosen about a pack', () => {
+  const one = () => `copy=${world.copies[0]!.id}`;
+
+  it('is read from the address, and nonsense in it is the usual', async () => {
+    expect(
+      await order(
+        `${one()}&finish=durable&cuts=marks&fill=no&scope=lost&lost=record-sheet|record&stock=a4-2x3&used=2&home=ar`,
+      ),
+    ).toMatchObject({
+      finish: 'durable',
+      cuts: 'marks',
+      fill: false,
+      scope: 'lost',
+      lost: { material: 'record-sheet', name: 'record' },
+      stock: 'a4-2x3',
+      labels: { used: 2, stock: { columns: 2, rows: 3 } },
+      home: 'ar',
+      errors: {},
+    });
+    expect(await order(`${one()}&finish=gold&cuts=x&scope=y&stock=z&used=-3&lost=a|b`)).toMatchObject({
+      finish: 'plain',
+      cuts: 'shared',
+      fill: true,
+      scope: 'each',
+      stock: 'plain',
+      labels: { used: 0 },
+    });
+    expect((await order(`${one()}&scope=each&lost=a|b`)).lost).toBeUndefined();
+    expect([loansIn(new URLSearchParams('loans=7')), loansIn(new URLSearchParams('loans=-1'))]).toEqual([
+      7, 10,
+    ]);
+  });
+
+  it('names what is wrong with the measures of a label sheet', async () => {
+    const { errors } = await order(`${one()}&stock=own&columns=2&rows=0&w=10&h=50&left=0&top=0&gapX=0`);
+    expect(Object.keys(errors).sort()).toEqual(['gapY', 'rows', 'w']);
+    const fine = await order(
+      `${one()}&stock=own&columns=2&rows=3&w=99.1&h=90&left=4.5&top=9&gapX=2.5&gapY=0`,
+    );
+    expect([fine.errors, fine.labels.stock]).toEqual([
+      {},
+      { columns: 2, rows: 3, w: 99.1, h: 90, left: 4.5, top: 9, gapX: 2.5, gapY: 0 },
+    ]);
+  });
+
+  it('gives the pages of one copy, and the work of one and of all', async () => {
+    const run = `run=${world.copies[0]!.buildRunId}`;
+    const { pages, one: single, all, cost } = previewOf(await task(run), 10);
+    expect(pages.length).toBe(single.pages);
+    // Slips share a sheet, so three copies take a little less than three times one.
+    expect(all.pages).toBeLessThanOrEqual(3 * single.pages);
+    expect(all.pages).toBeGreaterThan(2 * single.pages);
+    expect(all.pages).toBe(sheetsOf(await task(run)).filter((sheet) => sheet.shapes.length).length);
+    expect(cost!.paysFrom).toBeGreaterThan(1);
+    const wrong = await task(
+      `${run}&stock=own&columns=6&rows=3&w=99&h=90&left=4&top=9&gapX=2&gapY=0&item=labels`,
+    );
+    expect(previewOf(wrong, 10)).toMatchObject({
+      pages: [],
+      problem: expect.stringContaining('do not lie on A4 paper') as string,
+    });
+  });
+
+  it('can be one lost piece, of those the kit has', async () => {
+    const pieces = lostPieces(await task(one()));
+    expect(pieces.map(({ material }) => material)).toEqual(['record-sheet', 'mat']);
+    const lost = await task(`${one()}&scope=lost&lost=mat|${pieces[1]!.name}`);
+    expect(previewOf(lost, 1).pages.map((page) => page.pieces![0]!.material)).toEqual(['mat']);
+  });
+
+  it('says which games have no wording in a home language', async () => {
+    expect(missingIn(await order(`${one()}&home=es`))).toEqual([]);
+    expect(missingIn(await order(`${one()}&home=pt`))).toMatchObject([{ game: 'Two-Tone Spill' }]);
+  });
+});
+
+describe('a print job', () => {
+  const waitFor = async (id: string) => {
+    for (let i = 0; i < 300; i++) {
+      const job = (await findPrintJob(id))!;
+      if (job.state !== 'drawing') return job;
+      await new Promise((later) => setTimeout(later, 100));
+    }
+    throw new Error('the job did not end');
+  };
+
+  it('is drawn in a thread, told page by page, and kept as a file', async () => {
+    const wanted = await task(`run=${world.copies[0]!.buildRunId}`);
+    const id = await startJob(wanted, 'x=1', world.people.coordinator.id);
+    const job = await waitFor(id);
+    const pages = sheetsOf(wanted).length;
+    expect(job).toMatchObject({ state: 'done', pages, pagesDone: pages, query: 'x=1', problem: null });
+    const { pdf, title } = (await printedPdf(id))!;
+    expect([pdf.subarray(0, 5).toString(), title]).toEqual(['%PDF-', wanted.about.title]);
+  }, 40_000);
+
+  it('that cannot be printed ends with the sentence, and with no half-made file', async () => {
+    const wanted = await task(`copy=${world.copies[0]!.id}&paper=letter&stock=letter-2x3&used=9&item=labels`);
+    const id = await startJob(wanted, '', world.people.helper.id);
+    const job = await waitFor(id);
+    expect(job.state).toBe('failed');
+    expect(job.problem).toMatch(/a sheet has 6 labels/);
+    expect(await printedPdf(id)).toBeUndefined();
+  }, 40_000);
+
+  it('can be stopped, and stays stopped', async () => {
+    const id = await addPrintJob({ query: '', title: 'x', createdBy: world.people.helper.id });
+    expect(await tellPrintJob(id, { pagesDone: 3, pages: 9 })).toBe(true);
+    expect(await tellPrintJob(id, { state: 'stopped' })).toBe(true);
+    expect(await tellPrintJob(id, { state: 'done' })).toBe(false);
+    expect(await findPrintJob(id)).toMatchObject({ state: 'stopped', pagesDone: 3 });
+    // A thread whose job was stopped is ended.
+    const wanted = await task(`run=${world.copies[0]!.buildRunId}`);
+    expect(await drawn(wanted, () => false)).toBeUndefined();
+    expect(await drawn(wanted)).toMatchObject({ kind: 'done' });
+  }, 40_000);
+
+  it('that nobody draws at any more has failed, and is thrown away after a day', async () => {
+    const id = await addPrintJob({ query: '', title: 'x', createdBy: world.people.helper.id });
+    await db().execute(sql`update print_job set alive_at = now() - interval '1 minute' where id = ${id}`);
+    expect(await findPrintJob(id)).toMatchObject({
+      state: 'failed',
+      problem: expect.stringContaining('draw them again') as string,
+    });
+    await db().execute(sql`update print_job set created_at = now() - interval '2 days' where id = ${id}`);
+    await addPrintJob({ query: '', title: 'y', createdBy: world.people.helper.id });
+    expect(await findPrintJob(id)).toBeUndefined();
+  });
+});
+
+describe('the school’s picture', () => {
+  const png = Buffer.from(
+    'iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==',
+    'base64',
+  );
+  it('is known by its first bytes, and refused when it is none or too large', () => {
+    expect(readMark(png)).toEqual({ ok: true, data: `data:image/png;base64,${png.toString('base64')}` });
+    const refused = (bytes: Uint8Array) => {
+      const reading = readMark(bytes);
+      return reading.ok ? 'read' : reading.problem;
+    };
+    expect(refused(new Uint8Array())).toBe('Choose a picture first.');
+    expect(refused(Buffer.from('<svg/>'))).toBe('This is no PNG and no JPEG picture.');
+    expect(refused(new Uint8Array(MAX_MARK_BYTES + 1))).toMatch(/201 kB; a label has room for 200/);
+  });
+  it('stands on bag labels from then on, until it is taken off', async () => {
+    const labels = `copy=${world.copies[0]!.id}&item=labels`;
+    const images = async () =>
+      sheetsOf(await task(labels)).flatMap((sheet) => sheet.shapes.filter((shape) => shape.kind === 'image'));
+    expect(await images()).toEqual([]);
+    const read = readMark(png);
+    await setSchoolMark(read.ok ? read.data : null);
+    expect(await images()).toHaveLength(1);
+    expect(await findSchool()).not.toHaveProperty('mark');
+    await setSchoolMark(null);
+    expect([await schoolMark(), await images()]).toEqual([null, []]);
+  });
+});
+
+describe('a paper slip', () => {
+  it('belongs to the last loan of its bag, and counts once', async () => {
+    const [copy] = world.copies;
+    const [family, other] = world.families;
+    expect(await lastLoanOf(copy!.tag)).toBeUndefined();
+    const loan = await lend({
+      copyId: copy!.id,
+      familyId: family!.id,
+      lentOn: '2026-03-02',
+      dueOn: '2026-03-16',
+      personId: world.people.helper.id,
+    });
+    expect(await lastLoanOf(copy!.tag)).toMatchObject({ familyName: family!.name, language: 'es' });
+    expect(loan.ok && (await lastLoanOf(copy!.tag))!.loanId).toBe(loan.ok && loan.loanId);
+    const answer = {
+      loanId: loan.ok ? loan.loanId : '',
+      sendKey: 'slip x',
+      language: 'es',
+      level: 'justRight' as const,
+      childDid: '',
+      missing: '',
+      anythingElse: '',
+    };
+    expect([await addAnswer(answer), await addAnswer({ ...answer, level: 'tooHard' })]).toEqual([
+      true,
+      false,
+    ]);
+    expect((await listAnswers()).map((row) => [row.familyName, row.answer.level])).toEqual([
+      [family!.name, 'justRight'],
+    ]);
+    expect(other!.name).not.toBe(family!.name);
   });
 });
 

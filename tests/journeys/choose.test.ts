@@ -268,7 +268,11 @@ describe("a game of one's own", () => {
     expect((await listVariants()).find((one) => one.name === 'Ferry to twenty')!.own!.name.es).toBe(
       'La carga del ferri',
     );
-    const pdf = await page.request.get(`/print/pack.pdf?copy=${copy!.id}`);
+    await page.goto(`/print?copy=${copy!.id}`);
+    await page.getByRole('button', { name: 'Draw the pack as PDF' }).click();
+    const ready = page.getByRole('link', { name: 'Open the PDF' });
+    await ready.waitFor({ timeout: 30_000 });
+    const pdf = await page.request.get((await ready.getAttribute('href'))!);
     expect(pdf.headers()['content-type']).toContain('application/pdf');
     await page.goto(`/p/${copy!.linkKey}?lang=es`);
     await page.getByRole('heading', { name: 'La carga del ferri' }).waitFor();

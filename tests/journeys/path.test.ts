@@ -72,8 +72,11 @@ describe('from choosing a game to hearing how it was played', () => {
     await page.getByRole('img', { name: /^Page 1: / }).waitFor();
     expect(await page.getByRole('img', { name: /^Page / }).count()).toBeGreaterThanOrEqual(7);
     await expectAccessible(page);
-    const href = await page.getByRole('link', { name: 'Open 2 packs as PDF' }).getAttribute('href');
-    const pdf = await page.request.get(href!);
+    await page.getByRole('button', { name: 'Draw 2 packs as PDF' }).click();
+    const ready = page.getByRole('link', { name: 'Open the PDF' });
+    await ready.waitFor({ timeout: 30_000 });
+    await expectAccessible(page);
+    const pdf = await page.request.get((await ready.getAttribute('href'))!);
     expect(pdf.headers()['content-type']).toBe('application/pdf');
     const file = join(mkdtempSync(join(tmpdir(), 'journey-')), 'pack.pdf');
     writeFileSync(file, await pdf.body());

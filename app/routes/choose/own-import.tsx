@@ -1,9 +1,9 @@
 import { data, Form, Link, redirect, useNavigation } from 'react-router';
-import styled from 'styled-components';
 import { ownGameId } from '~/core/own/game';
 import { keepOwnGame, MOST_BYTES } from '~/server/games/own';
 import { requireRole } from '~/server/people/session';
 import { Button } from '~/app/ui/Button';
+import { FileBox } from '~/app/ui/fields';
 import { Said } from '~/app/ui/Notices';
 import { Faint, Heading, Row, Sheet, Stack, TableFrame, Wide } from '~/app/ui/Page';
 import type { Route } from './+types/own-import';
@@ -26,19 +26,6 @@ export async function action({ request }: Route.ActionArgs) {
   if (!kept.ok) return data({ errors: kept.errors }, { status: 400 });
   throw redirect(`/choose/${ownGameId(kept.id)}`);
 }
-
-const FileBox = styled.input`
-  min-height: 44px;
-  max-width: 100%;
-  &::file-selector-button {
-    min-height: 44px;
-    padding: 0 1rem;
-    margin-inline-end: 0.8rem;
-    font: inherit;
-    font-weight: 700;
-    cursor: pointer;
-  }
-`;
 
 export default function ImportOwnGame({ actionData }: Route.ComponentProps) {
   const busy = useNavigation().state !== 'idle';

@@ -1,19 +1,21 @@
-import { Form } from 'react-router';
+import { data, Form } from 'react-router';
 import styled from 'styled-components';
 import { gameFor } from '~/core/games';
 import { recipeOf, type KitPlan } from '~/core/kits/recipe';
 import { LEVELS } from '~/core/listening/answer';
+import { readSlip, slipSentence } from '~/core/listening/slip';
 import { nextStep, sentenceFor, type Heard } from '~/core/listening/sentence';
 import { showDay } from '~/core/lending/due';
 import { showTag } from '~/core/lending/tag';
 import { count } from '~/core/words/numbers';
-import { listAnswers, markRead, type AnswerRow } from '~/data/queries/listening';
+import { addAnswer, lastLoanOf, listAnswers, markRead, type AnswerRow } from '~/data/queries/listening';
 import { isId } from '~/server/ids';
 import { requireRole } from '~/server/people/session';
 import { Button, ButtonLink } from '~/app/ui/Button';
 import { Said } from '~/app/ui/Notices';
 import { Empty, Faint, Heading, Row, Sheet, Stack, State, Tag, Wide } from '~/app/ui/Page';
 import { color } from '~/app/ui/theme';
+import { SlipForm, type SlipAnswered } from './SlipForm';
 import type { Route } from './+types/answers';
 
 export const meta: Route.MetaFunction = () => [{ title: 'Listen · Fern Basket' }];
@@ -70,15 +72,50 @@ export async function loader({ request }: Route.LoaderArgs) {
       })),
     };
   });
-  return { groups };
+  return { groups, slip: new URL(request.url).searchParams.get('slip') ?? '' };
 }
 
 export async function action({ request }: Route.ActionArgs) {
   await requireRole(request, 'coordinator');
   const form = await request.formData();
+  if (form.get('intent') === 'slip')
+    return keepSlip(String(form.get('slip') ?? ''), String(form.get('words') ?? '').trim());
   await markRead(form.getAll('answer').filter(isId), form.get('intent') !== 'unread');
   return null;
 }
+
+/** Stores what a paper slip says, as an answer of the family that had the bag last. */
+async function keepSlip(slip: string, words: string) {
+  const refuse = (problem: string, status = 400) => data<SlipAnswered>({ problem, slip, words }, { status });
+  const reading = readSlip(slip);
+  if (!reading.ok) return refuse(reading.problem);
+  if (words.length > MOST_WORDS) return refuse(`There is room for ${MOST_WORDS} characters.`);
+  const last = await lastLoanOf(reading.tag);
+  if (!last)
+    return refuse(
+      `${showTag(reading.tag)} was never lent, so nobody can have filled in its slip. Look at the number again.`,
+      409,
+    );
+  const { loanId, familyName, language } = last;
+  const kept = await addAnswer({
+    ...reading.answer,
+    childDid: words,
+    anythingElse: '',
+    // One bag brings one slip home from a loan: typed twice, it counts once.
+    sendKey: `slip ${loanId}`,
+    loanId,
+    language,
+  });
+  return kept
+    ? data<SlipAnswered>({
+        kept: `${showTag(reading.tag)}, ${familyName}: ${slipSentence(reading.answer)}`,
+      })
+    : refuse(
+        `The slip of ${familyName} for ${showTag(reading.tag)} was typed in before; it was not kept twice.`,
+        409,
+      );
+}
+const MOST_WORDS = 1500;
 
 const Voice = styled.article<{ $new: boolean }>`
   padding: 0.7rem 0 0.7rem 1rem;
@@ -98,8 +135,8 @@ const Sentence = styled.p`
   color: ${color.deepFern};
 `;
 
-export default function Answers({ loaderData }: Route.ComponentProps) {
-  const { groups } = loaderData;
+export default function Answers({ loaderData, actionData }: Route.ComponentProps) {
+  const { groups, slip } = loaderData;
   const fresh = groups.flatMap((one) => one.rows).filter((row) => row.isNew);
   return (
     <Wide>
@@ -121,9 +158,10 @@ export default function Answers({ loaderData }: Route.ComponentProps) {
         >
           What did families say, and what does it mean for the next basket?
         </Heading>
+        <SlipForm key={actionData?.kept ?? slip} answered={actionData ?? undefined} start={slip} />
         {groups.length === 0 && (
           <Empty title="Nobody has answered yet" action={<ButtonLink href="/lend">Lend a copy</ButtonLink>}>
-            Families answer on the page behind the QR code of the label.
+            Families answer on the page behind the QR code of the label, or on the paper slip in the bag.
           </Empty>
         )}
         {groups.map((one) => (

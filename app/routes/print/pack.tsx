@@ -4,11 +4,12 @@ import { showTag } from '~/core/lending/tag';
 import { LANGUAGES } from '~/core/words/message';
 import { count } from '~/core/words/numbers';
 import { listCopies, markPrinted } from '~/data/queries/kits';
-import { findSchool } from '~/data/queries/people';
+import { findSchool, schoolMark, setSchoolMark } from '~/data/queries/people';
 import { isId } from '~/server/ids';
 import { familyLink, isLoopback } from '~/server/links';
 import { requireRole } from '~/server/people/session';
 import { startJob, warmUp } from '~/server/print/jobs';
+import { readMark } from '~/server/print/mark';
 import {
   loansIn,
   lostPieces,
@@ -23,6 +24,7 @@ import { Said } from '~/app/ui/Notices';
 import { Empty, Faint, Heading, Row, Sheet, Stack, Workplace } from '~/app/ui/Page';
 import { PackChoices } from './PackChoices';
 import { PackPages } from './PackPages';
+import { SchoolMark } from './SchoolMark';
 import { PackReckonings } from './PackReckonings';
 import type { Route } from './+types/pack';
 
@@ -73,17 +75,18 @@ export async function loader({ request }: Route.LoaderArgs) {
     problem: preview?.problem,
     unchecked: await uncheckedIn(order),
     missing: missingIn(order),
+    marked: (await schoolMark()) !== null,
     link: first ? familyLink(request, first.linkKey) : undefined,
     loopback: first ? isLoopback(familyLink(request, first.linkKey)) : false,
     query: search.toString(),
-    marked: search.has('marked'),
+    justPrinted: search.has('marked'),
   };
 }
 
 export async function action({ request }: Route.ActionArgs) {
   const person = await requireRole(request, 'coordinator', 'helper');
   const form = await request.formData();
-  const refuse = (problem: string) => data({ problem }, { status: 400 });
+  const refuse = (problem: string) => data<{ problem?: string }>({ problem }, { status: 400 });
   if (form.get('intent') === 'draw') {
     const search = new URL(request.url).searchParams;
     search.delete('index');
@@ -101,6 +104,14 @@ export async function action({ request }: Route.ActionArgs) {
     for (const { id } of order.copies) search.append('copy', id);
     throw redirect(`/print/jobs/${await startJob(task, search.toString(), person.id)}`);
   }
+  if (form.get('intent') === 'mark' || form.get('intent') === 'noMark') {
+    const file = form.get('picture');
+    const bytes = file instanceof File ? new Uint8Array(await file.arrayBuffer()) : new Uint8Array();
+    const mark = form.get('intent') === 'mark' ? readMark(bytes) : undefined;
+    if (mark && !mark.ok) return refuse(mark.problem);
+    await setSchoolMark(mark?.ok ? mark.data : null);
+    return data<{ problem?: string }>({});
+  }
   const ids = form.getAll('copy').filter(isId);
   if (ids.length === 0) return refuse('Choose at least one copy.');
   await markPrinted(ids);
@@ -108,8 +119,20 @@ export async function action({ request }: Route.ActionArgs) {
 }
 
 export default function Pack({ loaderData, actionData }: Route.ComponentProps) {
-  const { copies, choosable, choices, pages, query, unchecked, missing, link, loopback, marked, problem } =
-    loaderData;
+  const {
+    copies,
+    choosable,
+    choices,
+    pages,
+    query,
+    unchecked,
+    missing,
+    link,
+    loopback,
+    marked,
+    justPrinted,
+    problem,
+  } = loaderData;
   const submit = useSubmit();
   const later = useRef<ReturnType<typeof setTimeout>>(undefined);
   const busy = useNavigation().state !== 'idle';
@@ -118,7 +141,7 @@ export default function Pack({ loaderData, actionData }: Route.ComponentProps) {
       <Workplace>
         <Stack>
           <Heading title="Print a pack" />
-          {marked && <Printed />}
+          {justPrinted && <Printed />}
           <Empty
             title="Every pack is printed"
             action={<ButtonLink href="/fill">Choose a kit to build</ButtonLink>}
@@ -139,7 +162,7 @@ export default function Pack({ loaderData, actionData }: Route.ComponentProps) {
         <Heading title="Print a pack">
           Look at every page before it is printed. Each copy has labels and a QR code of its own.
         </Heading>
-        {marked && <Printed />}
+        {justPrinted && <Printed />}
         {(problem || actionData?.problem) && (
           <Said kind="stop" word="This cannot be printed" live>
             {problem ?? actionData?.problem}
@@ -232,6 +255,7 @@ export default function Pack({ loaderData, actionData }: Route.ComponentProps) {
           Laminators are hot and blades are sharp: follow your school’s rules, and keep both away from
           children.
         </Said>
+        <SchoolMark there={marked} />
         <Row>
           <ButtonLink href="/print?item=calibration&scope=once" quiet>
             Calibration page alone

@@ -1,0 +1,34 @@
+import { Form, useNavigation } from 'react-router';
+import { Button } from '~/app/ui/Button';
+import { FileBox } from '~/app/ui/fields';
+import { Faint, Row, Stack } from '~/app/ui/Page';
+
+/** The school's own picture on its bag labels: chosen, changed or taken away. */
+export function SchoolMark({ there }: { there: boolean }) {
+  const busy = useNavigation().state !== 'idle';
+  return (
+    <details>
+      <summary>The school’s picture on bag labels</summary>
+      <Form method="post" encType="multipart/form-data">
+        <Stack $gap="0.6rem">
+          <label>
+            <strong>{there ? 'Another picture' : 'A picture'}</strong>
+            <br />
+            <FileBox type="file" name="picture" accept="image/png,image/jpeg" />
+          </label>
+          <Faint>PNG or JPEG, at most 200 kB. It stands at the left of the kit’s name.</Faint>
+          <Row>
+            <Button type="submit" quiet name="intent" value="mark" isPending={busy}>
+              Put it on the labels
+            </Button>
+            {there && (
+              <Button type="submit" quiet name="intent" value="noMark" isPending={busy}>
+                Take it off the labels
+              </Button>
+            )}
+          </Row>
+        </Stack>
+      </Form>
+    </details>
+  );
+}
