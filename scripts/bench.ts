@@ -3,6 +3,9 @@ import { FULL, simulatePlays } from '~/core/chance/simulate.ts';
 import { seeded } from '~/core/chance/random.ts';
 import { gameOf, SHELF } from '~/core/games/index.ts';
 import { assume } from '~/core/games/types.ts';
+import { recipeOf, type KitPlan } from '~/core/kits/recipe.ts';
+import { drawn } from '~/server/print/jobs.ts';
+import type { Task } from '~/server/print/task.ts';
 
 const RUNS = 3;
 
@@ -52,4 +55,61 @@ for (const game of SHELF) {
   const times = game.presets.map(({ params, ageBand }) => median(() => game.reckon(params, assume(ageBand))));
   row(game.id, Math.max(...times), 33);
 }
+console.log('\nPrinting, in a thread of its own (the first pack also waits for the thread to read the code)');
+const kit = ['harvest-mat', 'blanket-board', 'skyline-rolls'].map((id) => {
+  const game = gameOf(id);
+  return { gameId: id, name: game.words.en.name!, params: game.presets[0]!.params };
+});
+const plan: KitPlan = { ageBand: 'g1', players: 2, assurance: 'usual', variants: kit };
+const printTask = (copies: number, variants = kit): Task => ({
+  packs: [
+    {
+      kitName: 'Bench kit',
+      schoolName: 'Kittiwake Bay Elementary',
+      plan: { ...plan, variants },
+      parts: recipeOf({ ...plan, variants }).parts,
+      copies: Array.from({ length: copies }, (_, i) => ({
+        tag: 'K7M4W',
+        link: `http://127.0.0.1:4600/p/${String(i).padStart(22, 'x')}`,
+      })),
+      items: ['instructions', 'parts', 'records', 'slip', 'labels'],
+      scope: 'each',
+      labels: {},
+      checked: {},
+    },
+  ],
+  context: {
+    paper: 'letter',
+    languages: ['es', 'en'],
+    seed: 1,
+    finish: 'durable',
+    cuts: 'shared',
+    fill: true,
+  },
+  twoSided: true,
+  about: { title: 'Bench', author: 'Bench', language: 'es', madeOn: new Date(0) },
+});
+async function printing(what: string, task: Task, wantedMs: number): Promise<void> {
+  const from = performance.now();
+  let longest = 0;
+  let last = from;
+  // What a visitor would wait for this thread: the longest gap between two looks, ten milliseconds apart.
+  const watch = setInterval(() => {
+    longest = Math.max(longest, performance.now() - last - 10);
+    last = performance.now();
+  }, 10);
+  const steps: number[] = [];
+  const answer = await drawn(task, (done) => {
+    steps.push(done);
+    return true;
+  });
+  clearInterval(watch);
+  const pages = answer?.kind === 'done' ? answer.pages : 0;
+  if (!pages) throw new Error(`${what}: ${JSON.stringify(answer)}`);
+  row(`${what} (${pages} pages, ${steps.length} steps of progress)`, performance.now() - from, wantedMs);
+  row('  the longest time this thread did not answer', longest, 200);
+}
+await drawn(printTask(1));
+await printing('a pack of 12 pages or more', printTask(1), 2000);
+await printing('packs of 40 copies', printTask(40), 20_000);
 console.log(missed ? `\n${missed} above what is wanted.` : '\nAll within what is wanted.');

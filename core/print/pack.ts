@@ -34,43 +34,59 @@ export interface PackOrder {
   checked: Readonly<Record<string, readonly Language[]>>;
 }
 
-/**
- * All pages for all copies: copy after copy, then slips and labels together so that few sheets are cut. Throws
- * CannotPrint when something does not fit its paper.
- */
-export function packSheets(order: PackOrder, context: SheetContext): Sheet[] {
-  const recipe = recipeOf(order.plan);
-  const sheets: Sheet[] = [];
-  if (order.scope === 'lost') sheets.push(...partPages(recipe, order, context));
-  else {
-    // What belongs to no copy is drawn once and used for all.
-    const parts = partPages(recipe, order, context);
-    const copies = order.scope === 'once' ? [undefined] : order.copies;
-    const instructions = instructionsFor(recipe, order, context);
-    for (const copy of copies) sheets.push(...instructions(copy), ...parts);
-    if (order.items.includes('slip'))
-      sheets.push(
-        ...slipSheets(
-          order.copies.map(({ tag }) => ({ tag, kitName: order.kitName })),
-          context,
-        ).map((sheet) => ({ ...sheet, lasting: false })),
-      );
-    if (order.items.includes('labels')) sheets.push(...labelPages(order, context));
-    if (order.items.includes('calibration'))
-      sheets.push(...calibrationSheets(context).map((sheet) => ({ ...sheet, lasting: false })));
-  }
-  return context.finish === 'plain'
-    ? sheets.map((sheet) => ({ ...sheet, shapes: inGrey(sheet.shapes) }))
-    : sheets;
+/** The pages of a pack, laid out once: those of each copy, and those that stand together for all of them. */
+export interface Pack {
+  /** Pages of one copy, or of what all copies share. */
+  of: (copy: PackCopy | undefined) => Sheet[];
+  /** Slips and labels of these copies, so that few sheets are cut, and the calibration page. */
+  together: (copies: readonly PackCopy[]) => Sheet[];
 }
 
-/** The instructions of a copy. They differ by the square that a phone reads, so they are laid out once. */
-function instructionsFor(
-  recipe: Recipe,
-  order: PackOrder,
-  context: SheetContext,
-): (copy: PackCopy | undefined) => Sheet[] {
-  const pages = (['instructions', 'large'] as const)
+/** Lays a pack out. Throws CannotPrint when something does not fit its paper. */
+export function packOf(order: PackOrder, context: SheetContext): Pack {
+  const recipe = recipeOf(order.plan);
+  const inked = (sheets: Sheet[]): Sheet[] =>
+    context.finish === 'plain' ? sheets.map((sheet) => ({ ...sheet, shapes: inGrey(sheet.shapes) })) : sheets;
+  const parts = inked(partPages(recipe, order, context));
+  if (order.scope === 'lost') return { of: () => parts, together: () => [] };
+  const instructions = inked(instructionPages(recipe, order, context));
+  return {
+    of: (copy) => [...(copy ? instructions.map((page) => linked(page, copy)) : instructions), ...parts],
+    together: (copies) =>
+      inked(
+        [
+          ...(order.items.includes('slip')
+            ? slipSheets(
+                copies.map(({ tag }) => ({ tag, kitName: order.kitName })),
+                context,
+              )
+            : []),
+          ...(order.items.includes('labels') ? labelPages(order, copies, context) : []),
+          ...(order.items.includes('calibration') ? calibrationSheets(context) : []),
+        ].map((sheet) => ({ ...sheet, lasting: false })),
+      ),
+  };
+}
+
+/** All pages for all copies, in the order in which they are printed. Throws CannotPrint. */
+export function packSheets(order: PackOrder, context: SheetContext): Sheet[] {
+  const pack = packOf(order, context);
+  const copies = order.scope === 'each' ? order.copies : [undefined];
+  return [...copies.flatMap((copy) => pack.of(copy)), ...pack.together(order.copies)];
+}
+
+/** A page of instructions with the square that a phone reads, where it has a place for one. */
+const linked = (page: Sheet, copy: PackCopy): Sheet => ({
+  ...page,
+  title: `${page.title} · ${copy.tag}`,
+  shapes: page.square
+    ? [...page.shapes, ...qrCode(copy.link, page.square.x, page.square.y, page.square.w)]
+    : page.shapes,
+});
+
+/** The instructions of every game, with a place for the square of a copy when they belong to one. */
+const instructionPages = (recipe: Recipe, order: PackOrder, context: SheetContext): Sheet[] =>
+  (['instructions', 'large'] as const)
     .filter((item) => order.items.includes(item))
     .flatMap((item) =>
       recipe.variants.flatMap(({ variant, reckoning, players, parts }) => {
@@ -92,17 +108,6 @@ function instructionsFor(
         );
       }),
     );
-  return (copy) =>
-    copy
-      ? pages.map((page) => ({
-          ...page,
-          title: `${page.title} · ${copy.tag}`,
-          shapes: page.square
-            ? [...page.shapes, ...qrCode(copy.link, page.square.x, page.square.y, page.square.w)]
-            : page.shapes,
-        }))
-      : pages;
-}
 
 /** Sheets of the games, and paper that stands in for bought parts. Several games never ask for the same stand-in twice. */
 function partPages(recipe: Recipe, order: PackOrder, context: SheetContext): Sheet[] {
@@ -120,24 +125,18 @@ function partPages(recipe: Recipe, order: PackOrder, context: SheetContext): She
 const standIns = ({ parts }: Pick<PackOrder, 'parts'>): KitPart[] =>
   parts.filter(({ material }) => hasStandIn(material));
 
-const labelPages = (order: PackOrder, context: SheetContext): Sheet[] => {
-  const smallParts = hasSmallParts(order.parts);
+const labelPages = (order: PackOrder, copies: readonly PackCopy[], context: SheetContext): Sheet[] => {
+  const { kitName, schoolName, mark, parts } = order;
+  const smallParts = hasSmallParts(parts);
   return labelSheets(
-    order.copies.map((copy) => ({
-      kitName: order.kitName,
-      schoolName: order.schoolName,
-      mark: order.mark,
-      parts: order.parts,
-      smallParts,
-      ...copy,
-    })),
+    copies.map((copy) => ({ kitName, schoolName, mark, parts, smallParts, ...copy })),
     order.labels,
     context,
-  ).map((sheet) => ({ ...sheet, lasting: false }));
+  );
 };
 
 export interface PieceChoice extends Lost {
-  /** "slip 7, Blanket the Board". */
+  /** "calling slip: 7 (Blanket to twelve)". */
   label: string;
 }
 
@@ -153,7 +152,7 @@ export function piecesOf(plan: KitPlan, context: SheetContext): PieceChoice[] {
       found.set(`${material} ${name}`, {
         material,
         name,
-        label: `${materialOf(material).name} ${name}, ${variant.name}`,
+        label: `${materialOf(material).name}: ${name} (${variant.name})`,
       });
   }
   return [...found.values()];

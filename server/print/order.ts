@@ -3,7 +3,7 @@ import { checkForm, type FieldErrors } from '~/core/check/check';
 import { gameFor } from '~/core/games';
 import { LABEL_STOCKS, labelStockSchema, type LabelOrder, type LabelStockName } from '~/core/print/stock';
 import { PACK_ITEMS, PACK_SCOPES, USUAL_ITEMS, type PackItem, type PackScope } from '~/core/print/choices';
-import { missingWording, packSheets, piecesOf, type PackOrder, type PieceChoice } from '~/core/print/pack';
+import { missingWording, packOf, piecesOf, type PackOrder, type PieceChoice } from '~/core/print/pack';
 import { printCost, workOf, type PrintCost, type Work } from '~/core/print/cost';
 import {
   CannotPrint,
@@ -25,7 +25,7 @@ import { checkedLanguages } from '~/data/queries/words';
 import { isId } from '../ids';
 import { familyLink } from '../links';
 import { measure } from './fonts';
-import { rememberedBy, sheetsOf, type Task } from './task';
+import { rememberedBy, type Task } from './task';
 
 /** `plain` paper with lines to cut, one of the common label sheets, or measures of one's own. */
 export type StockChoice = LabelStockName | 'plain' | 'own';
@@ -77,13 +77,18 @@ export async function readOrder(search: URLSearchParams, school: School): Promis
   const scope = oneOf<PackScope>(search.get('scope'), PACK_SCOPES, 'each');
   const [material, name] = search.get('lost')?.split('|') ?? [];
   const stock = oneOf<StockChoice>(search.get('stock'), { plain: true, own: true, ...LABEL_STOCKS }, 'plain');
+  const paper = oneOf<Paper>(search.get('paper'), PAPERS, school.paper);
+  // Measures of one's own begin with those of a common sheet.
+  const start = LABEL_STOCKS[paper === 'a4' ? 'a4-2x3' : 'letter-2x3'].stock;
   const measures =
-    stock === 'own' ? checkForm(labelStockSchema, Object.fromEntries(search)) : { ok: true as const };
+    stock === 'own'
+      ? checkForm(labelStockSchema, search.has('columns') ? Object.fromEntries(search) : start)
+      : { ok: true as const };
   const used = Number(search.get('used') ?? 0);
   return {
     copies,
     items: items.length ? items : [...USUAL_ITEMS],
-    paper: oneOf<Paper>(search.get('paper'), PAPERS, school.paper),
+    paper,
     home: oneOf<Language>(search.get('home'), LANGUAGES, 'es'),
     twoSided: search.get('sides') !== 'one',
     finish: oneOf<Finish>(search.get('finish'), FINISHES, 'plain'),
@@ -168,19 +173,30 @@ export const previewOf = (task: Task, loans: number): Preview => {
 };
 const rememberedPreview = rememberedBy((task: Omit<Task, 'about'> & { loans: number }): Preview => {
   try {
-    const first = task.packs.map((pack) => ({ ...pack, copies: pack.copies.slice(0, 1) }));
-    const pages = sheetsOf({ packs: first, context: task.context, twoSided: false });
+    const packs = task.packs.map((order) => ({
+      order,
+      pack: packOf(order, { ...task.context, measure }),
+      first: order.copies[0],
+    }));
+    const bags = task.packs.every(({ scope }) => scope === 'each');
+    const pages = packs.flatMap(({ pack, first }) => [
+      ...pack.of(bags ? first : undefined),
+      ...pack.together(first ? [first] : []),
+    ]);
+    const alike = packs.flatMap(({ order, pack, first }) => {
+      const one = pack.of(bags ? first : undefined);
+      return [
+        ...(bags ? order.copies : [undefined]).flatMap(() => one),
+        ...pack.together(order.copies.map(() => first!)),
+      ];
+    });
     const sided = (sheets: Sheet[]): Sheet[] => (task.twoSided ? forTwoSides(sheets) : sheets);
     const how = { finish: task.context.finish, twoSided: task.twoSided };
-    const alike = task.packs.flatMap((pack) =>
-      packSheets({ ...pack, copies: pack.copies.map(() => pack.copies[0]!) }, { ...task.context, measure }),
-    );
-    const copies = task.packs.reduce((sum, pack) => sum + pack.copies.length, 0);
-    const bags = task.packs.every((pack) => pack.scope === 'each');
+    const copies = bags ? task.packs.reduce((sum, { copies: all }) => sum + all.length, 0) : 0;
     return {
       pages,
-      one: workOf(sided(pages), { ...how, copies: bags ? first.length : 0 }),
-      all: workOf(sided(alike), { ...how, copies: bags ? copies : 0 }),
+      one: workOf(sided(pages), { ...how, copies: bags ? packs.length : 0 }),
+      all: workOf(sided(alike), { ...how, copies }),
       ...(pages.length ? { cost: printCost(sided(pages), task.loans, task.twoSided) } : {}),
     };
   } catch (error) {

@@ -156,7 +156,7 @@ describe('a pack', () => {
     const plan = planFor([spill, fetch]);
     const pieces = piecesOf(plan, { ...CONTEXT, paper: 'letter' });
     const four = pieces.find(({ material, name }) => material === 'slip' && name === '4')!;
-    expect(four.label).toBe(`calling slip 4, ${fetch.name}`);
+    expect(four.label).toBe(`calling slip: 4 (${fetch.name})`);
     expect(new Set(pieces.map(({ material, name }) => `${material} ${name}`)).size).toBe(pieces.length);
     const sheets = pack(plan, 'letter', { scope: 'lost' }, { lost: four });
     expect(sheets).toHaveLength(1);

@@ -36,24 +36,22 @@ export function SlipForm({ answered, start }: { answered?: SlipAnswered; start: 
               {answered.problem}
             </Said>
           )}
-          <Row $gap="0.8rem 1.4rem">
-            <TextBox
-              name="slip"
-              label="Number and ticks"
-              value={slip}
-              onChange={setSlip}
-              autoComplete="off"
-              maxLength={40}
-              hint="The number of the slip, then a digit for each question; 0 where nothing is ticked: K7M4-W 213420"
-              error={long && !reading.ok ? reading.problem : undefined}
-            />
-            <TextBox
-              name="words"
-              label="What they wrote, if they did"
-              defaultValue={answered?.words ?? ''}
-              maxLength={1500}
-            />
-          </Row>
+          <TextBox
+            name="slip"
+            label="Number and ticks"
+            value={slip}
+            onChange={setSlip}
+            autoComplete="off"
+            maxLength={40}
+            hint="The number of the slip, then a digit for each question; 0 where nothing is ticked: K7M4-W 213420"
+            error={long && !reading.ok ? reading.problem : undefined}
+          />
+          <TextBox
+            name="words"
+            label="What they wrote, if they did"
+            defaultValue={answered?.words ?? ''}
+            maxLength={1500}
+          />
           <Row>
             <Button type="submit" name="intent" value="slip" isPending={busy}>
               Keep this slip

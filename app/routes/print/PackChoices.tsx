@@ -53,17 +53,25 @@ export function PackChoices({
   choices,
   pieces,
   errors,
+  onChange,
 }: {
   choosable: readonly { id: string; tag: string; kitName: string; printed: boolean }[];
   chosen: readonly string[];
   choices: Choices;
   pieces: readonly PieceChoice[];
   errors: FieldErrors;
+  onChange: () => void;
 }) {
   const [open, setOpen] = useState(false);
   const { scope, stock, labels } = choices;
   const all = choosable.map((copy) => (
-    <TickBox key={copy.id} name="copy" value={copy.id} defaultSelected={chosen.includes(copy.id)}>
+    <TickBox
+      onChange={onChange}
+      key={copy.id}
+      name="copy"
+      value={copy.id}
+      defaultSelected={chosen.includes(copy.id)}
+    >
       {showTag(copy.tag)}{' '}
       <Faint as="span">
         {copy.kitName}
@@ -77,7 +85,13 @@ export function PackChoices({
         <legend>Copies</legend>
         <Row $gap="0.2rem 1.4rem">{all}</Row>
       </Set>
-      <Choice name="scope" label="Print" defaultValue={scope} options={options(PACK_SCOPES)} />
+      <Choice
+        onChange={onChange}
+        name="scope"
+        label="Print"
+        defaultValue={scope}
+        options={options(PACK_SCOPES)}
+      />
       {scope === 'lost' ? (
         <Pick
           name="lost"
@@ -94,7 +108,13 @@ export function PackChoices({
           <legend>Pages</legend>
           <Row $gap="0.2rem 1.4rem">
             {(Object.keys(PACK_ITEMS) as PackItem[]).map((item) => (
-              <TickBox key={item} name="item" value={item} defaultSelected={choices.items.includes(item)}>
+              <TickBox
+                onChange={onChange}
+                key={item}
+                name="item"
+                value={item}
+                defaultSelected={choices.items.includes(item)}
+              >
                 {PACK_ITEMS[item]}
               </TickBox>
             ))}
@@ -103,6 +123,7 @@ export function PackChoices({
       )}
       <Row $gap="0.8rem 1.6rem">
         <Choice
+          onChange={onChange}
           name="finish"
           label="Made to last"
           defaultValue={choices.finish}
@@ -117,12 +138,14 @@ export function PackChoices({
       </Row>
       <Row $gap="0.8rem 1.6rem">
         <Choice
+          onChange={onChange}
           name="paper"
           label="Paper"
           defaultValue={choices.paper}
           options={Object.entries(PAPERS).map(([value, { name }]) => ({ value, label: name }))}
         />
         <Choice
+          onChange={onChange}
           name="sides"
           label="Printer"
           defaultValue={choices.twoSided ? 'two' : 'one'}
@@ -139,8 +162,15 @@ export function PackChoices({
         <summary>Cuts, spares, label sheets and loans</summary>
         <Stack>
           <Row $gap="0.8rem 1.6rem">
-            <Choice name="cuts" label="Cut along" defaultValue={choices.cuts} options={options(CUTS)} />
             <Choice
+              onChange={onChange}
+              name="cuts"
+              label="Cut along"
+              defaultValue={choices.cuts}
+              options={options(CUTS)}
+            />
+            <Choice
+              onChange={onChange}
               name="fill"
               label="Room left on the last sheet"
               defaultValue={choices.fill ? 'yes' : 'no'}

@@ -95,7 +95,7 @@ export default function Job({ loaderData }: Route.ComponentProps) {
         {state === 'done' && (
           <Sheet aria-label="The file">
             <Stack>
-              <p role="status">{count(pages ?? 0, 'page')} drawn, in the size of the paper.</p>
+              <p role="status">{count(pages ?? 0, 'page')} drawn to scale, empty backs included.</p>
               <Row>
                 <ButtonLink href={`/print/jobs/${id}.pdf`} target="_blank">
                   Open the PDF
@@ -120,9 +120,11 @@ export default function Job({ loaderData }: Route.ComponentProps) {
             {problem ?? 'It was stopped.'}
           </Said>
         )}
-        <ButtonLink href={`/print?${query}`} quiet>
-          Back to what is printed
-        </ButtonLink>
+        <Row>
+          <ButtonLink href={`/print?${query}`} quiet>
+            Back to what is printed
+          </ButtonLink>
+        </Row>
       </Stack>
     </Wide>
   );

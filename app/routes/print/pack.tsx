@@ -134,7 +134,16 @@ export default function Pack({ loaderData, actionData }: Route.ComponentProps) {
     problem,
   } = loaderData;
   const submit = useSubmit();
+  const form = useRef<HTMLFormElement>(null);
   const later = useRef<ReturnType<typeof setTimeout>>(undefined);
+  /** Shows the pages of what is chosen: a pressed choice at once, a typed number when the typing rests. */
+  const changed = (afterMs: number): void => {
+    clearTimeout(later.current);
+    later.current = setTimeout(
+      () => void submit(form.current, { replace: true, preventScrollReset: true }),
+      afterMs,
+    );
+  };
   const busy = useNavigation().state !== 'idle';
   if (choosable.length === 0) {
     return (
@@ -171,16 +180,10 @@ export default function Pack({ loaderData, actionData }: Route.ComponentProps) {
         <Sheet aria-label="What to print">
           <Form
             method="get"
-            onChange={(event) => {
-              const form = event.currentTarget;
-              // A pressed choice shows at once; a typed number when the typing rests.
-              const typed = (event.target as HTMLElement).getAttribute('type') === 'text';
-              clearTimeout(later.current);
-              later.current = setTimeout(
-                () => void submit(form, { replace: true, preventScrollReset: true }),
-                typed ? TYPING_MS : 0,
-              );
-            }}
+            ref={form}
+            onChange={(event) =>
+              changed((event.target as HTMLElement).getAttribute('type') === 'text' ? TYPING_MS : 0)
+            }
           >
             <PackChoices
               choosable={choosable}
@@ -188,6 +191,7 @@ export default function Pack({ loaderData, actionData }: Route.ComponentProps) {
               choices={choices}
               pieces={loaderData.pieces}
               errors={loaderData.errors}
+              onChange={() => changed(0)}
             />
           </Form>
         </Sheet>
