@@ -1,7 +1,15 @@
 import { describe, expect, it } from 'vitest';
 import { materialOf } from '~/core/kits/materials';
 import { contextOf, boxOf, evenly, overlap, PAPER_NAMES, saidOn } from '~/core/print/testing';
-import { MARGIN_MM, PAPERS, type Piece, type Shape, type Sheet, type SheetContext } from '~/core/print/sheet';
+import {
+  GREY,
+  MARGIN_MM,
+  PAPERS,
+  type Piece,
+  type Shape,
+  type Sheet,
+  type SheetContext,
+} from '~/core/print/sheet';
 import { sketchOf } from '~/core/print/instructions';
 import { gameOf, SHELF } from '.';
 import { boardsOf } from './blanket-board/rules';
@@ -53,6 +61,27 @@ describe.each(ALL)('the printed parts of $name', ({ game, params, preset }) => {
           for (const other of pieces.slice(0, i)) expect(overlap(here, box(other))).toBeLessThan(0.01);
         });
       }
+  });
+
+  it('are drawn inside their cuts', () => {
+    for (const paper of PAPER_NAMES)
+      for (const cuts of ['shared', 'marks'] as const)
+        for (const sheet of game.sheets(params, contextOf({ paper, cuts, fill: true }))) {
+          const pieces = (sheet.pieces ?? []).filter((piece) => !isWhole(piece, sheet));
+          if (pieces.length === 0) continue;
+          for (const shape of sheet.shapes) {
+            // The heading, and the marks between cards.
+            if (shape.kind === 'text' || (shape.kind === 'line' && shape.stroke === GREY)) continue;
+            const { left, top, right, bottom } = boxOf(shape, evenly);
+            const home = pieces.filter(({ x, y, w, h, outline }) => {
+              // Points that draw a curve may lie beside it, and waves of a puzzle reach into their neighbour.
+              const over = outline ? Math.max(8, 0.06 * Math.max(w, h)) : 0.3;
+              return left >= x - over && right <= x + w + over && top >= y - over && bottom <= y + h + over;
+            });
+            const whole = game.id === 'puzzle-halves' && shape.kind === 'rect';
+            if (!whole) expect([sheet.title, shape, home.length > 0]).toEqual([sheet.title, shape, true]);
+          }
+        }
   });
 
   it('are the same for the same seed, and can each be printed again alone', () => {

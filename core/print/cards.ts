@@ -3,6 +3,7 @@ import { say, type Wording } from '~/core/words/message';
 import { PRINT_WORDS } from '~/core/words/print';
 import { fitNumeral, numeral } from './numerals';
 import { fitting } from './packing';
+import { placed, quarterTurn } from './place';
 import {
   blank,
   CannotPrint,
@@ -46,6 +47,8 @@ export interface Imposition {
   columns: number;
   rows: number;
   cuts: Cuts;
+  /** The cards lie on their side. */
+  turned: boolean;
   /** Whether there is room for a heading over the cards. */
   headed: boolean;
 }
@@ -77,6 +80,7 @@ export function impose(
     columns,
     rows,
     cuts,
+    turned,
     headed: headMm > 0,
     cells: Array.from({ length: columns * rows }, (_, i) => ({
       x: left + (i % columns) * (w + gapMm),
@@ -128,6 +132,13 @@ function cutLines(cells: readonly Cell[], cuts: Cuts): Shape[] {
   );
 }
 
+/** A face in its cell; on cards that lie on their side it is drawn upright and turned. */
+export function faceIn(draw: (cell: Cell) => Shape[], cell: Cell, turned: boolean): Shape[] {
+  if (!turned) return draw(cell);
+  const upright = { x: 0, y: 0, w: cell.h, h: cell.w };
+  return placed(quarterTurn(draw(upright), upright.h), cell.x, cell.y);
+}
+
 /** A small corner of grey: this one is more than is needed. */
 const spareMark = ({ x, y }: Cell): Shape => ({
   kind: 'path',
@@ -142,7 +153,7 @@ const spareMark = ({ x, y }: Cell): Shape => ({
  */
 export function cardSheets(set: CardSet, cards: readonly Card[], context: SheetContext): Sheet[] {
   const { paper, lost } = context;
-  const { cells, cuts, headed } = impose(
+  const { cells, cuts, turned, headed } = impose(
     set.size,
     paper,
     set.outline ? 'shared' : context.cuts,
@@ -179,7 +190,10 @@ export function cardSheets(set: CardSet, cards: readonly Card[], context: SheetC
       ...blank(title, paper, [
         ...(headed ? [heading(title, paper)] : []),
         ...lines,
-        ...here.flatMap(({ card, cell, spare }) => [...card.draw(cell), ...(spare ? [spareMark(cell)] : [])]),
+        ...here.flatMap(({ card, cell, spare }) => [
+          ...faceIn(card.draw, cell, turned),
+          ...(spare ? [spareMark(cell)] : []),
+        ]),
       ]),
       pieces: here.map(({ card, cell, spare }): Piece => ({
         ...cell,
@@ -195,7 +209,9 @@ export function cardSheets(set: CardSet, cards: readonly Card[], context: SheetC
       sheets.push({
         ...blank(`${set.title} · ${inEach('back', context)}`, paper, [
           heading(`${set.title} · ${inEach('back', context)}`, paper),
-          ...here.flatMap(({ card, cell }) => card.back?.(mirrored(cell, widthMm)) ?? []),
+          ...here.flatMap(({ card, cell }) =>
+            card.back ? faceIn(card.back, mirrored(cell, widthMm), turned) : [],
+          ),
         ]),
         use: 'part',
         back: true,

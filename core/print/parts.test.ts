@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { PRINT_WORDS } from '~/core/words/print';
 import { calibrationSheets, RULER_MM } from './calibration';
 import { OUTLINES, flock, heartOf, picture, type PictureName } from './pictures';
-import { inGrey, mapPath, placed } from './place';
+import { inGrey, mapPath, placed, quarterTurn } from './place';
 import { answerBox, recordSheets, sentenceToFill, waysToTick } from './record';
 import { MARGIN_MM, PAPERS, type Shape } from './sheet';
 import { spinnerShapes } from './spinner';
@@ -45,6 +45,19 @@ describe('shapes moved and scaled', () => {
     }
     expect(placed([all[0]!], 0, 0, 2)[0]).toMatchObject({ strokeMm: 2, dashMm: [4, 2] });
     expect(mapPath('M1 2 L-3.5 4', (x, y) => [y, x])).toBe('M2 1 L4 -3.5');
+  });
+  it('turn by a quarter to the right, four times to where they were', () => {
+    const drawing = all.filter((shape) => shape.kind !== 'text' && shape.kind !== 'image');
+    // In a box 30 wide and 40 high: turned, it is 40 wide and 30 high.
+    const once = quarterTurn(drawing, 40);
+    drawing.forEach((shape, i) => {
+      const [before, after] = [boxOf(shape, evenly), boxOf(once[i]!, evenly)];
+      expect(after.left).toBeCloseTo(40 - before.bottom, 6);
+      expect(after.right).toBeCloseTo(40 - before.top, 6);
+      expect([after.top, after.bottom]).toEqual([before.left, before.right]);
+    });
+    expect(quarterTurn(quarterTurn(quarterTurn(once, 30), 40), 30)).toEqual(drawing);
+    expect(() => quarterTurn(all, 40)).toThrow('shapes: text cannot be turned');
   });
   it('are grey of the same lightness', () => {
     for (const shape of inGrey(all))

@@ -44,6 +44,37 @@ export const placed = (shapes: readonly Shape[], x: number, y: number, scale = 1
     }
   });
 
+/**
+ * A drawing of width `w` and height `h` turned by a quarter to the right, its corner again at the origin. Throws
+ * RangeError for text and pictures, which are not turned.
+ */
+export const quarterTurn = (shapes: readonly Shape[], h: number): Shape[] =>
+  shapes.map((shape): Shape => {
+    const turn = (x: number, y: number) => ({ x: h - y, y: x });
+    switch (shape.kind) {
+      case 'line': {
+        const [a, b] = [turn(shape.x1, shape.y1), turn(shape.x2, shape.y2)];
+        return { ...shape, x1: a.x, y1: a.y, x2: b.x, y2: b.y };
+      }
+      case 'rect': {
+        const { x, y } = turn(shape.x, shape.y + shape.height);
+        return { ...shape, x, y, width: shape.height, height: shape.width };
+      }
+      case 'circle':
+        return { ...shape, ...turn(shape.x, shape.y) };
+      case 'path':
+        return {
+          ...shape,
+          d: mapPath(shape.d, (px, py) => {
+            const { x, y } = turn(px, py);
+            return [x, y];
+          }),
+        };
+      default:
+        throw new RangeError(`shapes: ${shape.kind} cannot be turned`);
+    }
+  });
+
 /** Path data with every point moved. The path must have absolute commands with pairs of numbers only. */
 export const mapPath = (d: string, move: (x: number, y: number) => readonly [number, number]): string =>
   d.replace(/(-?[\d.]+) (-?[\d.]+)/g, (_, x: string, y: string) =>

@@ -266,7 +266,7 @@ const deckSheets = (context: SheetContext): Sheet[] =>
 /** A numeral for each stone of a path on the floor, half a page each. */
 const stoneSheets = (context: SheetContext, quantity: number): Sheet[] =>
   cardSheets(
-    { material: 'floor-stone', title: inEach('standIn.stones', context), size: { w: 184, h: 120 } },
+    { material: 'floor-stone', title: inEach('standIn.stones', context), size: { w: 180, h: 120 } },
     Array.from({ length: quantity }, (_, i): Card => {
       const text = String(i + 1);
       return {

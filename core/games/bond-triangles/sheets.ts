@@ -11,7 +11,7 @@ export const sheets = (params: BondParams, context: SheetContext): Sheet[] =>
   partCards(
     { en, es },
     'triangle-card',
-    { w: 92, h: 80 },
+    { w: 88, h: 78 },
     bonds(params).map(({ a, b, whole }) => ({
       name: `${whole} = ${a} + ${b}`,
       draw: (cell) => {

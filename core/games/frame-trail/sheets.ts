@@ -14,7 +14,7 @@ const PAGE_MM = 248;
 export function sheets(params: TrailParams, context: SheetContext): Sheet[] {
   const { frames, problems, op } = params;
   const columns = frames === 6 || frames === 8 ? 2 : 1;
-  const size = { w: 184 / columns, h: Math.floor(PAGE_MM / (frames / columns)) };
+  const size = { w: 180 / columns, h: Math.floor(PAGE_MM / (frames / columns)) };
   const all = sentences(params);
   const trail = shuffled(all, seeded(context.seed)).slice(0, problems);
   return [

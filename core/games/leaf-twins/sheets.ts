@@ -1,4 +1,4 @@
-import { dotsIn, heading, impose, wholeSheet } from '~/core/print/cards';
+import { dotsIn, faceIn, heading, impose, wholeSheet } from '~/core/print/cards';
 import { fitNumeral, numeral } from '~/core/print/numerals';
 import { partCards, partTitle, within } from '~/core/print/parts';
 import { heartOf, picture } from '~/core/print/pictures';
@@ -49,7 +49,7 @@ export function sheets(params: TwinParams, context: SheetContext): Sheet[] {
 
 /** The board: outlines where the shapes lie on their own sheets, so that it has as many of them. */
 function boardSheets({ count, shape, shapeMm, gapMm }: TwinParams, context: SheetContext): Sheet[] {
-  const { cells, headed } = impose(shapeMm, context.paper, 'shared', gapMm);
+  const { cells, headed, turned } = impose(shapeMm, context.paper, 'shared', gapMm);
   const title = partTitle(WORDS, 'shape-board', 1, context);
   return Array.from({ length: Math.ceil(count / cells.length) }, (_, page) => {
     const here = cells.slice(0, count - page * cells.length);
@@ -62,10 +62,16 @@ function boardSheets({ count, shape, shapeMm, gapMm }: TwinParams, context: Shee
       },
       [
         ...(headed ? [heading(title, context.paper)] : []),
-        ...here.flatMap((cell, i): Shape[] => [
-          picture(shape, cell, { stroke: INK, strokeMm: 0.5 }),
-          ...dotsIn(page * cells.length + i + 1, heartOf(shape, cell)),
-        ]),
+        ...here.flatMap((cell, i) =>
+          faceIn(
+            (place) => [
+              picture(shape, place, { stroke: INK, strokeMm: 0.5 }),
+              ...dotsIn(page * cells.length + i + 1, heartOf(shape, place)),
+            ],
+            cell,
+            turned,
+          ),
+        ),
       ],
       context,
       triangle(context),

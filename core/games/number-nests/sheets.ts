@@ -14,13 +14,13 @@ export function sheets(params: NestParams, context: SheetContext): Sheet[] {
     ...partCards(
       WORDS,
       'nest',
-      { w: 184, h: 120 },
+      { w: 180, h: 120 },
       nests(params).map((nest) => ({
         name: String(nest),
         draw: (cell) => {
           const { x, y, w, h } = inside(cell, 8);
           const rim = (at: number) =>
-            `M${x} ${at} C${x + w * 0.12} ${y + h * 1.12} ${x + w * 0.88} ${y + h * 1.12} ${x + w} ${at}`;
+            `M${x} ${at} C${x + w * 0.12} ${y + h} ${x + w * 0.88} ${y + h} ${x + w} ${at}`;
           return [
             { kind: 'path', d: rim(y + 10), stroke: INK, strokeMm: 0.9, round: true },
             { kind: 'path', d: rim(y + 22), stroke: '#B08D57', strokeMm: 0.6, round: true },

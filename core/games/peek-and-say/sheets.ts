@@ -19,7 +19,7 @@ export function sheets(params: PeekParams, context: SheetContext): Sheet[] {
     ...partCards(
       WORDS,
       'dot-card',
-      { w: 92, h: 60 },
+      { w: 88, h: 58 },
       cards.map(({ pattern, groups }, i): Card => {
         const total = String(groups.reduce((a, b) => a + b, 0));
         return {

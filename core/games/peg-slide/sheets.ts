@@ -18,7 +18,7 @@ export function sheets(params: PegParams, context: SheetContext): Sheet[] {
     ...partCards(
       WORDS,
       'peg-card',
-      { w: 184, h: 60 },
+      { w: 180, h: 60 },
       params.whole.map((whole) => ({ name: String(whole), draw: (cell) => pegCard(whole, cell) })),
       context,
     ),

@@ -12,7 +12,7 @@ export const sheets = (params: PinParams, context: SheetContext): Sheet[] =>
   partCards(
     { en, es },
     'score-strip',
-    { w: 92, h: 122 },
+    { w: 88, h: 118 },
     Array.from({ length: params.cards }, (_, i): Card => {
       const face = (cell: Cell) => strip(params, cell);
       return { name: `strip ${i + 1}`, draw: face, back: face };

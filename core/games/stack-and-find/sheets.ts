@@ -21,7 +21,7 @@ export function sheets(params: StackParams, context: SheetContext): Sheet[] {
       ? partCards(
           WORDS,
           'frame-card',
-          { w: 92, h: to === 5 ? 40 : 50 },
+          { w: 88, h: to === 5 ? 36 : 50 },
           numbers.map((n): Card => ({ name: String(n), draw: (cell) => frame(n, to, inside(cell, 6)) })),
           context,
         )

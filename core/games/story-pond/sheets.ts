@@ -18,7 +18,7 @@ export function sheets(params: PondParams, context: SheetContext): Sheet[] {
     ...partCards(
       WORDS,
       'picture-card',
-      { w: 92, h: 60 },
+      { w: 88, h: 58 },
       cardsOf(params).map(({ a, b }): Card => ({
         name: `${a} and ${b}`,
         draw: (cell) => story(a, b, cell),
