@@ -83,6 +83,7 @@ describe('the tray', () => {
       '1 shaking cup',
       '2 pencils',
       '2 record sheets',
+      '1 mat',
       '1 instruction sheet',
       '1 drawstring bag',
     ]);

@@ -6,6 +6,9 @@ import { fitNumeral, numeral } from './numerals';
 import { INK, GREY, type Cell, type Shape, type SheetContext } from './sheet';
 import { line, paragraph } from './text';
 
+/** A number on a plan is never lower than this, also in cells that are small beside their gaps. */
+const LEAST_MM = 3;
+
 /** One cell of a plan, in mm on the ground. */
 export interface GroundCell extends Cell {
   label: string;

@@ -92,13 +92,17 @@ export async function findLoan(id: string): Promise<LoanRow | undefined> {
 /** The last loan of a copy that was not undone: the open one, or the one that ended last. */
 export async function lastLoanOf(
   copyId: string,
-): Promise<{ id: string; returnedOn: string | null; familyId: string; language: string } | undefined> {
+): Promise<
+  | { id: string; returnedOn: string | null; familyId: string; familyName: string; language: string }
+  | undefined
+> {
   return (
     await db()
       .select({
         id: loan.id,
         returnedOn: loan.returnedOn,
         familyId: loan.familyId,
+        familyName: family.name,
         language: family.language,
       })
       .from(loan)

@@ -1,4 +1,4 @@
-import { and, asc, desc, eq, inArray, isNull, sql } from 'drizzle-orm';
+import { and, asc, eq, inArray, isNull, sql } from 'drizzle-orm';
 import type { Answer } from '~/core/listening/answer';
 import type { KitPlan } from '~/core/kits/recipe';
 import { db } from '../db';
@@ -14,22 +14,6 @@ export async function addAnswer(
     .onConflictDoNothing({ target: answer.sendKey })
     .returning({ id: answer.id });
   return rows.length > 0;
-}
-
-/** The loan that a paper slip of this copy tells about: the last one, out or home again. */
-export async function lastLoanOf(
-  tag: string,
-): Promise<{ loanId: string; familyName: string; language: string } | undefined> {
-  const [row] = await db()
-    .select({ loanId: loan.id, familyName: family.name, language: family.language })
-    .from(loan)
-    .innerJoin(copy, eq(copy.id, loan.copyId))
-    .innerJoin(family, eq(family.id, loan.familyId))
-    // A loan that was undone never took place.
-    .where(and(eq(copy.tag, tag), sql`${loan.closedAs} is distinct from 'undone'`))
-    .orderBy(desc(loan.createdAt))
-    .limit(1);
-  return row;
 }
 
 export interface AnswerRow {

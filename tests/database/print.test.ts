@@ -9,8 +9,8 @@ import { addLineChecks } from '~/data/queries/words';
 import { saveKitForm } from '~/server/kits/save';
 import { addPrintJob, findPrintJob, printedPdf, tellPrintJob } from '~/data/queries/print';
 import { schoolMark, setSchoolMark } from '~/data/queries/people';
-import { addAnswer, lastLoanOf, listAnswers } from '~/data/queries/listening';
-import { lend } from '~/data/queries/lending';
+import { addAnswer, listAnswers } from '~/data/queries/listening';
+import { lastLoanOf, lend } from '~/data/queries/lending';
 import { drawn, startJob } from '~/server/print/jobs';
 import { MAX_MARK_BYTES, readMark } from '~/server/print/mark';
 import {
@@ -259,7 +259,7 @@ describe('a paper slip', () => {
   it('belongs to the last loan of its bag, and counts once', async () => {
     const [copy] = world.copies;
     const [family, other] = world.families;
-    expect(await lastLoanOf(copy!.tag)).toBeUndefined();
+    expect(await lastLoanOf(copy!.id)).toBeUndefined();
     const loan = await lend({
       copyId: copy!.id,
       familyId: family!.id,
@@ -267,8 +267,8 @@ describe('a paper slip', () => {
       dueOn: '2026-03-16',
       personId: world.people.helper.id,
     });
-    expect(await lastLoanOf(copy!.tag)).toMatchObject({ familyName: family!.name, language: 'es' });
-    expect(loan.ok && (await lastLoanOf(copy!.tag))!.loanId).toBe(loan.ok && loan.loanId);
+    expect(await lastLoanOf(copy!.id)).toMatchObject({ familyName: family!.name, language: 'es' });
+    expect(loan.ok && (await lastLoanOf(copy!.id))!.id).toBe(loan.ok && loan.loanId);
     const answer = {
       loanId: loan.ok ? loan.loanId : '',
       sendKey: 'slip x',

@@ -8,7 +8,9 @@ import { nextStep, sentenceFor, type Heard } from '~/core/listening/sentence';
 import { showDay } from '~/core/lending/due';
 import { showTag } from '~/core/lending/tag';
 import { count } from '~/core/words/numbers';
-import { addAnswer, lastLoanOf, listAnswers, markRead, type AnswerRow } from '~/data/queries/listening';
+import { addAnswer, listAnswers, markRead, type AnswerRow } from '~/data/queries/listening';
+import { findCopy } from '~/data/queries/kits';
+import { lastLoanOf } from '~/data/queries/lending';
 import { isId } from '~/server/ids';
 import { requireRole } from '~/server/people/session';
 import { Button, ButtonLink } from '~/app/ui/Button';
@@ -90,13 +92,14 @@ async function keepSlip(slip: string, words: string) {
   const reading = readSlip(slip);
   if (!reading.ok) return refuse(reading.problem);
   if (words.length > MOST_WORDS) return refuse(`There is room for ${MOST_WORDS} characters.`);
-  const last = await lastLoanOf(reading.tag);
+  const copy = await findCopy({ tag: reading.tag });
+  const last = copy && (await lastLoanOf(copy.id));
   if (!last)
     return refuse(
       `${showTag(reading.tag)} was never lent, so nobody can have filled in its slip. Look at the number again.`,
       409,
     );
-  const { loanId, familyName, language } = last;
+  const { id: loanId, familyName, language } = last;
   const kept = await addAnswer({
     ...reading.answer,
     childDid: words,

@@ -26,9 +26,10 @@ export const sheets = ({ rounds, symbol, players }: MarketParams, context: Sheet
           const side = Math.min(h, 15);
           return [
             ...drawBox({ x, y, w: w * 0.38, h }),
-            ...HEADS.map(({ from, to }) =>
-              answerBox(x + (w * (from + to)) / 2 - side * 0.7, y + (h - side) / 2, side * 1.4, side),
-            ),
+            ...HEADS.map(({ from, to }) => {
+              const width = Math.min(side * 1.4, w * (to - from));
+              return answerBox(x + (w * (from + to)) / 2 - width / 2, y + (h - side) / 2, width, side);
+            }),
             ...(symbol ? numeral('×', x + w * 0.6, y + h / 2, 7) : []),
             ...numeral('=', x + w * 0.8, y + h / 2, 7),
           ];
