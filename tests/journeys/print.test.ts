@@ -148,7 +148,7 @@ describe('printing', () => {
     };
     const focused = (test: string) =>
       page.evaluate((wanted) => {
-        const element = document.activeElement as HTMLElement | null;
+        const element = document.activeElement?.closest<HTMLElement>('button, a, input');
         const label = element?.closest('label')?.textContent ?? element?.textContent ?? '';
         return `${label} ${element?.getAttribute('name') ?? ''}`.includes(wanted);
       }, test);

@@ -11,6 +11,9 @@ import { familyPage } from '~/server/play';
 import { color } from '~/app/ui/theme';
 import type { PageHandle } from '~/app/root';
 import { familyButton, FamilyFrame, FamilyNote, familyWords } from './FamilyPage';
+import { sketchOf } from '~/core/print/instructions';
+import type { Shape } from '~/core/print/sheet';
+import { GameDrawing } from '~/app/ui/SheetView';
 import type { Route } from './+types/game';
 
 export const handle: PageHandle = { withoutScripts: true };
@@ -50,6 +53,7 @@ export async function loader({ request, params, context }: Route.LoaderArgs) {
           part: step.part,
           show: step.show,
           text: say(game.words, language, step.id, step.args),
+          sketch: sketchOf(game, step, variant.params),
         })),
       };
     }),
@@ -72,6 +76,10 @@ const NUMBERED = new Set<StepPart>(['setUp', 'turn', 'end']);
 
 const Section = styled.section`
   margin-top: 1.5rem;
+  .sketch {
+    display: block;
+    margin-top: 0.4rem;
+  }
   ol,
   ul {
     margin-top: 0.4rem;
@@ -165,7 +173,12 @@ export default function Game({ loaderData }: Route.ComponentProps) {
   );
 }
 
-type ShownStep = { part: StepPart; show?: 'pieces' | 'drawing' | 'symbols'; text: string };
+interface ShownStep {
+  part: StepPart;
+  show?: 'pieces' | 'drawing' | 'symbols';
+  text: string;
+  sketch?: readonly Shape[];
+}
 
 function Steps({ steps, words }: { steps: ShownStep[]; words: (id: FamilyMessage) => string }) {
   // Numbers run on through getting ready, playing and finishing.
@@ -185,6 +198,11 @@ function Steps({ steps, words }: { steps: ShownStep[]; words: (id: FamilyMessage
                 <span>
                   {step.text}
                   {step.show && <span className="show">{words(`show.${step.show}`)}</span>}
+                  {step.sketch && (
+                    <span className="sketch">
+                      <GameDrawing shapes={step.sketch} width={150} />
+                    </span>
+                  )}
                 </span>
               </li>
             ))}
