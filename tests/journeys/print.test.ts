@@ -40,8 +40,10 @@ describe('printing', () => {
     const pages = page.getByRole('img', { name: /^Page \d+: / });
     const before = await pages.count();
     await page.getByText('Feedback slips').click();
+    await expect.poll(() => page.url()).not.toContain('item=slip');
     await expect.poll(() => pages.count()).toBe(before - 1);
     await page.getByText('Calibration page, once for each printer').click();
+    await expect.poll(() => page.url()).toContain('item=calibration');
     await expect.poll(() => pages.count()).toBe(before + 1);
     await page
       .getByRole('img', { name: /Calibration page$/ })
