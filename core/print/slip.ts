@@ -18,7 +18,7 @@ import {
 import { line, paragraph, startOf, type Block } from './text';
 
 const SIZE_PT = 11;
-const BOX_MM = 5;
+const BOX_MM = 5.4;
 
 /** Two slips on a page, one for each copy. */
 export function slipSheets(
@@ -125,10 +125,15 @@ function slip(
                 ? say(FAMILY_WORDS, language, `level.${box}` as FamilyMessage)
                 : inEach(box === 'yes' ? 'slip.yes' : 'slip.no', { languages: [language] }),
             );
-      const label = stacked(texts, x + 3.4 + BOX_MM + 1.4, top, each - BOX_MM - 6, measure, 'beside');
+      const label = stacked(texts, x + BOX_MM + 1.6, top, each - BOX_MM - 3, measure, 'beside');
       shapes.push(
-        line(x + 2.6, top + 3.9, String(i + 1), { sizePt: SIZE_PT, anchor: 'end', fill: GREY }),
-        { kind: 'rect', x: x + 3.4, y: top, width: BOX_MM, height: BOX_MM, stroke: INK, strokeMm: 0.35 },
+        { kind: 'rect', x, y: top, width: BOX_MM, height: BOX_MM, stroke: INK, strokeMm: 0.35 },
+        // The digit that is typed for it, under the tick.
+        line(x + BOX_MM / 2, top + BOX_MM * 0.76, String(i + 1), {
+          sizePt: SIZE_PT,
+          anchor: 'middle',
+          fill: '#8A8A8A',
+        }),
         ...label.shapes,
       );
       below = Math.max(below, top + Math.max(label.heightMm, BOX_MM));
