@@ -76,7 +76,12 @@ export function planShapes(plan: Plan, place: Cell, context: SheetContext): Shap
         ? { kind: 'circle', ...middle, radius: w / 2, stroke: INK, strokeMm: 0.5 }
         : { kind: 'rect', ...corner, width: w, height: h, stroke: INK, strokeMm: 0.5 },
       ...(cell.label
-        ? numeral(cell.label, middle.x, middle.y, fitNumeral(cell.label, w * 0.6, Math.min(h * 0.4, 14)))
+        ? numeral(
+            cell.label,
+            middle.x,
+            middle.y,
+            Math.max(LEAST_MM, fitNumeral(cell.label, w * 0.6, Math.min(h * 0.4, 14))),
+          )
         : []),
     ];
   });

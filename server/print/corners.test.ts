@@ -95,7 +95,7 @@ function faultsOf(sheet: Sheet, paper: (typeof PAPER_NAMES)[number]): string[] {
 describe.each(SHELF)('at the edges of its knobs, $id', (game) => {
   it('prints inside the page with nothing over anything, or says what to change', () => {
     let printed = 0;
-    for (const params of corners(game, 24))
+    for (const params of corners(game, 40))
       for (const paper of PAPER_NAMES) {
         try {
           const sheets = game.sheets(params, contextOf({ paper, measure, fill: true }));
