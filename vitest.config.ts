@@ -16,6 +16,7 @@ export default defineConfig({
             'app/**/*.test.{ts,tsx}',
             'scripts/**/*.test.ts',
           ],
+          testTimeout: 20_000,
         },
       },
       {
@@ -34,6 +35,8 @@ export default defineConfig({
           include: ['tests/journeys/**/*.test.ts'],
           fileParallelism: false,
           testTimeout: 120_000,
+          // A page under load takes longer than the second that polling is given otherwise.
+          expect: { poll: { timeout: 10_000 } },
           hookTimeout: 60_000,
         },
       },
