@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { cardSheets } from './cards';
 import { cutsOf, DURABLE_LOANS, printCost, workOf } from './cost';
-import { blank, type Sheet } from './sheet';
+import { blank, forTwoSides, type Sheet } from './sheet';
 import { contextOf } from './testing';
 
 const page = (change: Partial<Sheet> = {}): Sheet => ({
@@ -44,6 +44,13 @@ describe('work', () => {
     expect(workOf(pages, how)).toMatchObject({ pages: 3, sheets: 3, pouches: 0 });
     expect(workOf(pages, { ...how, finish: 'durable' })).toMatchObject({ pages: 3, pouches: 1 });
     expect(workOf(pages, { ...how, twoSided: true })).toMatchObject({ sheets: 2 });
+    // Cards lie on a sheet each, with nothing behind them: as many pouches as sheets.
+    const laid = forTwoSides(cards(40));
+    expect(workOf(laid, { ...how, finish: 'durable', twoSided: true })).toMatchObject({
+      sheets: 3,
+      pouches: 3,
+      pages: 3,
+    });
   });
   it('costs what paper, ink, card and pouches cost', () => {
     // 10 sheets at 1.4 cents, 10 pages at 2.

@@ -2,7 +2,7 @@
  * What printing takes: pages, paper, pouches, cuts, minutes and money. Prices and times are assumptions that the
  * Print station shows; a school's own differ.
  */
-import { sheetsOfPaper, type Finish, type Sheet } from './sheet';
+import { papersOf, type Finish, type Sheet } from './sheet';
 
 /** Prices in cents, for packs as they are bought. */
 export const PRICES = {
@@ -56,8 +56,9 @@ export function workOf(
 ): Work {
   const printed = pages.filter((page) => page.shapes.length > 0);
   const durable = finish === 'durable';
-  const sheets = sheetsOfPaper(pages, twoSided);
-  const pouches = durable ? sheetsOfPaper(pages.filter(lasts), twoSided) : 0;
+  const papers = papersOf(pages, twoSided);
+  const sheets = papers.length;
+  const pouches = durable ? papers.filter((paper) => paper.some(lasts)).length : 0;
   const cuts = pages.map(cutsOf);
   const straight = cuts.reduce((sum, one) => sum + one.straight, 0);
   const outline = cuts.reduce((sum, one) => sum + one.outline, 0);

@@ -254,28 +254,25 @@ function layOut(source: InstructionSource, context: SheetContext, sizePt: number
     }
     y += height;
   }
-  const notes = languages
-    .filter((language) => source.unchecked.includes(language))
-    .map((language) => say(FAMILY_WORDS, language, 'unchecked'));
-  const english = languages.filter(
-    (language) => missingLines(source.game, source.params, language).length > 0,
-  );
-  const foot = [
-    ...notes,
-    ...english.map((language) => `EN: ${inEach('inEnglish', { languages: [language] })}`),
+  const foot: Said[] = [
+    ...languages
+      .filter((language) => source.unchecked.includes(language))
+      .map((language) => family('unchecked')(language)),
+    ...languages
+      .filter((language) => missingLines(game, params, language).length > 0)
+      .map((language) => ({ text: `EN: ${inEach('inEnglish', { languages: [language] })}`, language })),
   ];
   for (const shapes of pages)
-    foot.forEach((note, i) => {
-      const language = languages.find((one) => note === say(FAMILY_WORDS, one, 'unchecked'));
+    foot.slice(0, 2).forEach(({ text: note, language }, i) =>
       shapes.push(
         line(i === 0 ? left : right, heightMm - MARGIN_MM - 1, note, {
-          sizePt: 9,
+          sizePt: 11,
           fill: '#444444',
           anchor: i === 0 ? 'start' : 'end',
-          language: language ?? english[0],
+          language,
         }),
-      );
-    });
+      ),
+    );
   return { pages, square };
 }
 

@@ -1,6 +1,13 @@
 /** Everything that is printed for the copies of a kit, as one list of pages. */
 import { gameFor } from '~/core/games';
-import { hasSmallParts, recipeOf, type KitPart, type KitPlan, type Recipe } from '~/core/kits/recipe';
+import {
+  forPlayers,
+  hasSmallParts,
+  recipeOf,
+  type KitPart,
+  type KitPlan,
+  type Recipe,
+} from '~/core/kits/recipe';
 import { materialOf } from '~/core/kits/materials';
 import { LANGUAGES, type Language } from '~/core/words/message';
 import { calibrationSheets } from './calibration';
@@ -8,7 +15,7 @@ import { instructionSheets, missingLines } from './instructions';
 import { labelSheets } from './labels';
 import type { PackItem, PackScope } from './choices';
 import { inGrey } from './place';
-import type { Lost, Piece, Sheet, SheetContext } from './sheet';
+import type { Lost, Sheet, SheetContext } from './sheet';
 import { slipSheets } from './slip';
 import type { LabelOrder } from './stock';
 import { qrCode } from './symbols';
@@ -113,10 +120,13 @@ const instructionPages = (recipe: Recipe, order: PackOrder, context: SheetContex
 function partPages(recipe: Recipe, order: PackOrder, context: SheetContext): Sheet[] {
   const wanted = (sheet: Sheet): boolean =>
     order.scope === 'lost' || order.items.includes(sheet.use === 'record' ? 'records' : 'parts');
-  const sheets = recipe.variants.flatMap(({ variant }) =>
-    gameFor(variant)
-      .sheets(variant.params, context)
-      .filter((sheet) => wanted(sheet)),
+  const asked = context.lost?.variant;
+  const sheets = recipe.variants.flatMap(({ variant }, i) =>
+    asked === undefined || asked === i
+      ? gameFor(variant)
+          .sheets(variant.params, context)
+          .filter((sheet) => wanted(sheet))
+      : [],
   );
   if (order.scope === 'lost' || !order.items.includes('standIns')) return sheets;
   return [...sheets, ...standInSheets(standIns(order), context)];
@@ -143,18 +153,19 @@ export interface PieceChoice extends Lost {
 /** Every piece of a kit that can be printed again by itself, each once. */
 export function piecesOf(plan: KitPlan, context: SheetContext): PieceChoice[] {
   const found = new Map<string, PieceChoice>();
-  for (const { variant } of recipeOf(plan).variants) {
-    const game = gameFor(variant);
-    const pieces = game
+  plan.variants.forEach((one, i) => {
+    const variant = forPlayers(one, plan.players);
+    const pieces = gameFor(variant)
       .sheets(variant.params, { ...context, fill: false })
       .flatMap((sheet) => sheet.pieces ?? []);
-    for (const { material, name } of pieces as Piece[])
-      found.set(`${material} ${name}`, {
+    for (const { material, name } of pieces)
+      found.set(`${material} ${name} ${i}`, {
         material,
         name,
+        variant: i,
         label: `${materialOf(material).name}: ${name} (${variant.name})`,
       });
-  }
+  });
   return [...found.values()];
 }
 

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { blank, forTwoSides, MARGIN_MM, PAPERS, sheetsOfPaper, type Paper, type Shape } from './sheet';
+import { blank, forTwoSides, MARGIN_MM, PAPERS, papersOf, type Paper, type Shape } from './sheet';
 import { evenly as measure } from './testing';
 import { code128, qrCode } from './symbols';
 import { breakLines, paragraph } from './text';
@@ -84,7 +84,13 @@ describe('two-sided printing', () => {
     const sheets = [part('cards 1'), part('cards 2'), part('front'), part('back', { back: true })];
     const pages = forTwoSides(sheets);
     expect(pages.map((one) => one.title)).toEqual(['cards 1', '', 'cards 2', '', 'front', 'back']);
-    expect([sheetsOfPaper(pages, true), sheetsOfPaper(sheets, false)]).toEqual([3, 3]);
+    const titles = (papers: { title: string }[][]) => papers.map((paper) => paper.map(({ title }) => title));
+    expect(titles(papersOf(pages, true))).toEqual([
+      ['cards 1', ''],
+      ['cards 2', ''],
+      ['front', 'back'],
+    ]);
+    expect(titles(papersOf(sheets, false))).toEqual([['cards 1'], ['cards 2'], ['front', 'back']]);
   });
 });
 

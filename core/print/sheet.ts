@@ -104,6 +104,8 @@ export type Cuts = keyof typeof CUTS;
 export interface Lost {
   material: string;
   name: string;
+  /** Which variant of the kit it belongs to, counted from 0; any that has it, where this is not said. */
+  variant?: number;
 }
 
 /** What a game needs to know to draw its sheets. */
@@ -161,6 +163,13 @@ export function forTwoSides(sheets: readonly Sheet[]): Sheet[] {
   return pages;
 }
 
-/** Sheets of paper that pages take. One-sided, a back is printed on the paper of its front. */
-export const sheetsOfPaper = (pages: readonly Sheet[], twoSided: boolean): number =>
-  twoSided ? Math.ceil(pages.length / 2) : pages.filter((page) => !page.back).length;
+/** The pages on each sheet of paper. One-sided, a back is printed on the paper of its front. */
+export function papersOf(pages: readonly Sheet[], twoSided: boolean): Sheet[][] {
+  const papers: Sheet[][] = [];
+  pages.forEach((page, i) => {
+    const open = papers.at(-1);
+    if (open && (twoSided ? i % 2 === 1 : page.back)) open.push(page);
+    else papers.push([page]);
+  });
+  return papers;
+}

@@ -75,7 +75,7 @@ export async function readOrder(search: URLSearchParams, school: School): Promis
   );
   const items = ITEMS.filter((item) => search.getAll('item').includes(item));
   const scope = oneOf<PackScope>(search.get('scope'), PACK_SCOPES, 'each');
-  const [material, name] = search.get('lost')?.split('|') ?? [];
+  const [material, name, variant] = search.get('lost')?.split('|') ?? [];
   const stock = oneOf<StockChoice>(search.get('stock'), { plain: true, own: true, ...LABEL_STOCKS }, 'plain');
   const paper = oneOf<Paper>(search.get('paper'), PAPERS, school.paper);
   // Measures of one's own begin with those of a common sheet.
@@ -95,7 +95,11 @@ export async function readOrder(search: URLSearchParams, school: School): Promis
     cuts: oneOf<Cuts>(search.get('cuts'), CUTS, 'shared'),
     fill: search.get('fill') !== 'no',
     scope,
-    ...(scope === 'lost' && material && name ? { lost: { material, name } } : {}),
+    ...(scope === 'lost' && material && name
+      ? {
+          lost: { material, name, ...(variant && /^\d+$/.test(variant) ? { variant: Number(variant) } : {}) },
+        }
+      : {}),
     stock,
     labels: {
       ...('value' in measures

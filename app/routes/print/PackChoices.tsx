@@ -43,6 +43,10 @@ const More = styled.details`
   }
 `;
 
+/** A piece as it stands in the address. */
+const keyOf = ({ material, name, variant }: Lost): string =>
+  [material, name, ...(variant === undefined ? [] : [variant])].join('|');
+
 const options = <T extends string>(labels: Record<T, string>) =>
   Object.entries<string>(labels).map(([value, label]) => ({ value, label }));
 
@@ -97,10 +101,10 @@ export function PackChoices({
           name="lost"
           label="Which piece was lost?"
           hint="A whole sheet of it is printed: keep the others for the next time."
-          defaultValue={choices.lost ? `${choices.lost.material}|${choices.lost.name}` : ''}
+          defaultValue={choices.lost ? keyOf(choices.lost) : ''}
           options={[
             { value: '', label: 'Choose a piece' },
-            ...pieces.map(({ material, name, label }) => ({ value: `${material}|${name}`, label })),
+            ...pieces.map((piece) => ({ value: keyOf(piece), label: piece.label })),
           ]}
         />
       ) : (

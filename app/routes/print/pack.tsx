@@ -72,7 +72,11 @@ export async function loader({ request }: Route.LoaderArgs) {
       heightMm,
     })),
     work: preview?.cost && { one: preview.one, all: preview.all, cost: preview.cost },
-    problem: preview?.problem,
+    problem:
+      preview?.problem ??
+      (order.lost && preview?.pages.length === 0
+        ? 'This piece belongs to none of the chosen kits. Choose another one.'
+        : undefined),
     unchecked: await uncheckedIn(order),
     missing: missingIn(order),
     marked: (await schoolMark()) !== null,
