@@ -51,6 +51,7 @@ export default [
   route('scan', 'routes/scan.ts'),
   route('choose/own/:ownId.json', 'routes/choose/own-json.ts'),
   route('own-game.schema.json', 'routes/choose/own-schema.ts'),
+  route('print/calibration.pdf', 'routes/print/calibration-pdf.ts'),
   route('print/page.svg', 'routes/print/page-svg.tsx'),
   route('print/jobs/:jobId.pdf', 'routes/print/job-pdf.ts'),
   route('lend/families.csv', 'routes/lend/families-csv.ts'),

@@ -51,6 +51,7 @@ const ACCESS: Record<
   'routes/print/job.tsx': { read: desk, send: desk },
   'routes/print/job-pdf.ts': { read: desk },
   'routes/print/page-svg.tsx': { read: desk },
+  'routes/print/calibration-pdf.ts': { read: desk },
   'routes/lend/desk.tsx': { read: desk, send: desk },
   'routes/lend/families.tsx': { read: one },
   'routes/lend/family-new.tsx': { read: one, send: one },

@@ -96,9 +96,13 @@ describe('printing', () => {
     await page.getByRole('button', { name: 'Draw the pack as PDF' }).waitFor();
     await page.getByLabel('Labels of the first sheet used already').fill('6');
     await page.getByText(/a sheet has 6 labels/).waitFor();
-    // No copy at all: there is nothing to draw.
+    // No copy at all: there is nothing to draw but the page that belongs to a printer.
     await open(page, '/print');
     await page.getByText('Every pack is printed').waitFor();
+    const calibration = page.getByRole('link', { name: 'Open the calibration page alone' });
+    const pdf = await page.request.get((await calibration.getAttribute('href'))!);
+    expect([pdf.status(), pdf.headers()['content-type']]).toEqual([200, 'application/pdf']);
+    await expectAccessible(page);
     expect(complaints).toEqual([]);
   });
 

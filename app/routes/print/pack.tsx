@@ -162,6 +162,9 @@ export default function Pack({ loaderData, actionData }: Route.ComponentProps) {
             New copies wait here until their pack is printed. To print one again, or a piece that was lost,
             open its copy.
           </Empty>
+          <Row>
+            <Calibration paper={choices.paper} home={choices.home} />
+          </Row>
         </Stack>
       </Workplace>
     );
@@ -265,9 +268,7 @@ export default function Pack({ loaderData, actionData }: Route.ComponentProps) {
         </Said>
         <SchoolMark there={marked} />
         <Row>
-          <ButtonLink href="/print?item=calibration&scope=once" quiet>
-            Calibration page alone
-          </ButtonLink>
+          <Calibration paper={choices.paper} home={choices.home} />
         </Row>
       </Stack>
     </Workplace>
@@ -278,4 +279,11 @@ const Printed = () => (
   <Said kind="done" live>
     These packs count as printed; their copies are ready to be lent.
   </Said>
+);
+
+/** The page that shows whether a printer prints to scale. */
+const Calibration = ({ paper, home }: { paper: string; home: string }) => (
+  <ButtonLink href={`/print/calibration.pdf?paper=${paper}&home=${home}`} target="_blank" quiet>
+    Open the calibration page alone
+  </ButtonLink>
 );

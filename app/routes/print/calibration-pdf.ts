@@ -1,0 +1,41 @@
+import { calibrationSheets } from '~/core/print/calibration';
+import { PAPERS, type Paper } from '~/core/print/sheet';
+import { LANGUAGES, type Language } from '~/core/words/message';
+import { findSchool } from '~/data/queries/people';
+import { requireRole } from '~/server/people/session';
+import { measure } from '~/server/print/fonts';
+import { pdfOf } from '~/server/print/pdf';
+import type { Route } from './+types/calibration-pdf';
+
+/** The calibration page alone: it belongs to a printer and not to a pack. Two pages need no thread of their own. */
+export async function loader({ request }: Route.LoaderArgs) {
+  await requireRole(request, 'coordinator', 'helper');
+  const school = (await findSchool())!;
+  const search = new URL(request.url).searchParams;
+  const asked = search.get('paper');
+  const paper: Paper = asked && asked in PAPERS ? (asked as Paper) : school.paper;
+  const home = search.get('home');
+  const languages: Language[] =
+    home && home in LANGUAGES && home !== 'en' ? [home as Language, 'en'] : ['en'];
+  const sheets = calibrationSheets({
+    paper,
+    languages,
+    seed: 1,
+    measure,
+    finish: 'plain',
+    cuts: 'shared',
+    fill: false,
+  });
+  const pdf = await pdfOf(sheets, {
+    title: sheets[0]!.title,
+    author: school.name,
+    language: languages[0]!,
+    madeOn: new Date(0),
+  });
+  return new Response(new Uint8Array(pdf), {
+    headers: {
+      'Content-Type': 'application/pdf',
+      'Content-Disposition': 'inline; filename="calibration.pdf"',
+    },
+  });
+}
