@@ -47,6 +47,11 @@ try {
       ? await page.evaluate(() => document.documentElement.scrollHeight)
       : size.height;
     await page.setViewportSize({ ...size, height });
+    // Pictures that wait until they are looked at.
+    await page.evaluate(async () => {
+      for (const image of document.images) image.loading = 'eager';
+      await Promise.all([...document.images].map((image) => image.decode().catch(() => undefined)));
+    });
     await page.screenshot({ path: `${FOLDER}/${name}.png` });
     await page.setViewportSize(size);
     console.log(`  ${name}`);
