@@ -220,7 +220,7 @@ export function cardSheets(set: CardSet, cards: readonly Card[], context: SheetC
   return sheets;
 }
 
-/** A single sheet of a part that fills it: a mat, a plan or a record sheet. Not cut, unless `cut` says where. */
+/** A sheet that is one part as it is, and not cut: a mat, a plan or a record. */
 export function wholeSheet(
   part: { material: string; name: string; title: string; use: 'record' | 'part' },
   shapes: readonly Shape[],
