@@ -13,7 +13,7 @@ import { Faint, Heading, Row, Sheet, Stack, Wide } from '~/app/ui/Page';
 import { color } from '~/app/ui/theme';
 import type { Route } from './+types/job';
 
-export const meta: Route.MetaFunction = () => [{ title: 'Drawing the pages · Fern Basket' }];
+export const meta: Route.MetaFunction = () => [{ title: 'A pack as PDF · Fern Basket' }];
 
 async function jobOf(id: string) {
   const job = isId(id) ? await findPrintJob(id) : undefined;
