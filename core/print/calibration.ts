@@ -1,5 +1,5 @@
 /** The page that shows whether a printer prints to scale, how far it reaches, and whether both sides meet. */
-import { inEach } from './cards';
+import { inEach, spokenIn } from './cards';
 import {
   blank,
   GREY,
@@ -43,7 +43,7 @@ function ruler(x: number, y: number, down: boolean, measure: SheetContext['measu
     const long = mm % 10 === 0 ? 6 : mm % 5 === 0 ? 4 : 2;
     shapes.push(stroke([mm, 0], [mm, long], mm % 10 === 0 ? 0.3 : 0.15));
     if (mm % 20 === 0) {
-      const { x: textX, y: textY } = at(mm, 9);
+      const { x: textX, y: textY } = at(mm, down ? 10.5 : 9);
       shapes.push(
         ...paragraph(String(mm), textX - 6, textY - 2.4, 12, measure, { sizePt: 11, anchor: 'middle' })
           .shapes,
@@ -55,7 +55,8 @@ function ruler(x: number, y: number, down: boolean, measure: SheetContext['measu
 
 /** Front and back. Asymmetric marks show which way it was flipped. */
 export function calibrationSheets(context: SheetContext): Sheet[] {
-  const { paper, languages, measure } = context;
+  const { paper, measure } = context;
+  const languages = spokenIn('calibration.ruler', context);
   const { widthMm, heightMm } = PAPERS[paper];
   const area = printable(PAPERS[paper]);
   const title = inEach('calibration.title', context);

@@ -1,5 +1,5 @@
 /** Cards, slips and boards laid on sheets to be cut out. */
-import { say, type Wording } from '~/core/words/message';
+import { saidIn, say, type Language, type Wording } from '~/core/words/message';
 import { PRINT_WORDS } from '~/core/words/print';
 import { fitNumeral, numeral } from './numerals';
 import { fitting } from './packing';
@@ -249,6 +249,12 @@ export const inEach = (
   { languages }: Pick<SheetContext, 'languages'>,
   args = {},
 ): string => [...new Set(languages.map((language) => say(PRINT_WORDS, language, id, args)))].join(' · ');
+
+/** The languages in which a message of the printed frame is said: English once for all that have no wording for it. */
+export const spokenIn = (
+  id: keyof typeof PRINT_WORDS.en,
+  { languages }: Pick<SheetContext, 'languages'>,
+): Language[] => [...new Set(languages.map((language) => saidIn(PRINT_WORDS, language, id)))];
 
 /** What stands over a sheet: a message of the game in each language of the pack. */
 export const titleIn = (

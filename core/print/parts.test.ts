@@ -251,6 +251,17 @@ describe('the calibration page', () => {
   );
 });
 
+describe('a language without wording for a frame', () => {
+  it('leaves it in English once, written from the left', () => {
+    for (const languages of [['ar', 'en'], ['pt', 'en'], ['ar']] as const) {
+      const [page] = calibrationSheets(contextOf({ languages }));
+      const lines = page!.shapes.filter((shape) => shape.kind === 'text');
+      const ruler = lines.filter(({ text }) => text.startsWith('This line is'));
+      expect(ruler.map(({ language, anchor }) => [language, anchor])).toEqual([['en', 'start']]);
+    }
+  });
+});
+
 describe('places', () => {
   it('keep proportions in the middle', () => {
     expect(within({ x: 0, y: 0, w: 100, h: 40 }, 1)).toEqual({ x: 30, y: 0, w: 40, h: 40 });

@@ -1,7 +1,7 @@
 /** A plan of what is chalked or taped: to scale, with its measures in words. */
 import { type Language } from '~/core/words/message';
 import type { PRINT_WORDS } from '~/core/words/print';
-import { inEach } from './cards';
+import { inEach, spokenIn } from './cards';
 import { fitNumeral, numeral } from './numerals';
 import { INK, GREY, type Cell, type Shape, type SheetContext } from './sheet';
 import { line, paragraph } from './text';
@@ -27,7 +27,8 @@ export interface Plan {
 
 /** The plan in its place: the drawing as large as it fits, the measures below in both languages. */
 export function planShapes(plan: Plan, place: Cell, context: SheetContext): Shape[] {
-  const { languages, measure } = context;
+  const { measure } = context;
+  const languages = spokenIn('plan.safe', context);
   const columnMm = (place.w - 8 * (languages.length - 1)) / languages.length;
   const lines = (language: Language, top: number, x: number) => {
     let y = top;
