@@ -1,4 +1,4 @@
-import styled from 'styled-components';
+import styled, { css } from 'styled-components';
 import { PT_MM, type FontName, type Ink, type Shape, type Sheet } from '~/core/print/sheet';
 import { LANGUAGES } from '~/core/words/message';
 import { color, type as face } from './theme';
@@ -83,13 +83,17 @@ export const SheetFile = ({ sheet, fonts }: { sheet: Sheet; fonts: string }) => 
   </svg>
 );
 
-const Paper = styled.svg`
+/** A sheet of white paper on the bench. */
+export const paperLook = css`
   display: block;
   width: 100%;
   height: auto;
   background: #fff;
   border: 1px solid ${color.line};
   box-shadow: 2px 3px 0 #e5dcc3;
+`;
+const Paper = styled.svg`
+  ${paperLook}
 `;
 
 /** A printed page as it will be. */

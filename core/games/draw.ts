@@ -2,6 +2,7 @@
 import { frame } from '~/core/print/cards';
 import { fitNumeral, numeral } from '~/core/print/numerals';
 import type { Shape } from '~/core/print/sheet';
+import { pips } from '~/core/print/stand-ins';
 
 export const TONE = {
   ink: '#22312A',
@@ -73,50 +74,10 @@ export const card = (
   ...(text ? [sign(x + width / 2, y + height / 2 + 4, text, 11)] : []),
 ];
 
-const PIPS: Record<number, readonly (readonly [number, number])[]> = {
-  1: [[0.5, 0.5]],
-  2: [
-    [0.25, 0.25],
-    [0.75, 0.75],
-  ],
-  3: [
-    [0.25, 0.25],
-    [0.5, 0.5],
-    [0.75, 0.75],
-  ],
-  4: [
-    [0.25, 0.25],
-    [0.75, 0.25],
-    [0.25, 0.75],
-    [0.75, 0.75],
-  ],
-  5: [
-    [0.25, 0.25],
-    [0.75, 0.25],
-    [0.5, 0.5],
-    [0.25, 0.75],
-    [0.75, 0.75],
-  ],
-  6: [
-    [0.25, 0.2],
-    [0.75, 0.2],
-    [0.25, 0.5],
-    [0.75, 0.5],
-    [0.25, 0.8],
-    [0.75, 0.8],
-  ],
-};
-
 /** A die, seen from above. */
-export const die = (x: number, y: number, size: number, pips: number, fill: string = TONE.card): Shape[] => [
+export const die = (x: number, y: number, size: number, n: number, fill: string = TONE.card): Shape[] => [
   box(x, y, size, size, fill, size * 0.18),
-  ...PIPS[pips]!.map(([px, py]): Shape => ({
-    kind: 'circle',
-    x: x + px * size,
-    y: y + py * size,
-    radius: size * 0.08,
-    fill: TONE.ink,
-  })),
+  ...pips(n, x, y, size),
 ];
 
 /** The edge of the bench, under what lies on it. */

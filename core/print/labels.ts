@@ -20,7 +20,7 @@ import {
 } from './sheet';
 import type { LabelOrder, LabelStock } from './stock';
 import { code128, qrCode } from './symbols';
-import { line, lineMm, paragraph, type Block } from './text';
+import { line, lineMm, paragraph, sideBySide, type Block } from './text';
 
 export interface LabelSource {
   kitName: string;
@@ -184,25 +184,6 @@ function columnsOf(
   return all.filter((one, i) => all.findIndex(({ language }) => language === one.language) === i);
 }
 
-/** Texts side by side; a text alone has the whole width. */
-function sideBySide(
-  texts: readonly { text: string; language: Language }[],
-  place: Cell,
-  y: number,
-  style: { sizePt: number; font?: 'body' | 'bold' },
-  { measure }: SheetContext,
-): Block {
-  const gap = 4;
-  const width = (place.w - gap * (texts.length - 1)) / texts.length;
-  const blocks = texts.map(({ text, language }, i) =>
-    paragraph(text, place.x + i * (width + gap), y, width, measure, { ...style, language }),
-  );
-  return {
-    shapes: blocks.flatMap(({ shapes }) => shapes),
-    heightMm: Math.max(...blocks.map(({ heightMm }) => heightMm)),
-  };
-}
-
 /** The school's picture and the kit on the left, its tag on the right, and a line below. */
 function head(source: LabelSource, place: Cell, sizePt: number, { measure }: SheetContext): Block {
   const tag = showTag(source.tag);
@@ -267,7 +248,7 @@ function bagLabel(source: LabelSource, place: Cell, context: SheetContext): Shap
         place,
         y,
         { sizePt: sizePt + 0.5, font: 'bold' },
-        context,
+        context.measure,
       ),
     );
     DIRECTIONS.forEach((id, i) =>
@@ -280,12 +261,18 @@ function bagLabel(source: LabelSource, place: Cell, context: SheetContext): Shap
           place,
           y,
           { sizePt },
-          context,
+          context.measure,
         ),
       ),
     );
     add(
-      sideBySide(columnsOf(PRINT_WORDS, languages, 'bag.back'), place, y, { sizePt, font: 'bold' }, context),
+      sideBySide(
+        columnsOf(PRINT_WORDS, languages, 'bag.back'),
+        place,
+        y,
+        { sizePt, font: 'bold' },
+        context.measure,
+      ),
       0,
     );
     // A line to write the day on.
@@ -316,7 +303,7 @@ function contentsLabel(source: LabelSource, place: Cell, context: SheetContext):
         { ...place, x: place.x + 5.5, w: place.w - 5.5 },
         y,
         { sizePt },
-        context,
+        context.measure,
       );
       shapes.push(
         {
@@ -338,7 +325,7 @@ function contentsLabel(source: LabelSource, place: Cell, context: SheetContext):
         place,
         y + 0.8,
         { sizePt, font: 'bold' },
-        context,
+        context.measure,
       );
       shapes.push(...caution.shapes);
       y += caution.heightMm + 0.8;

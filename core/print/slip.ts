@@ -15,7 +15,7 @@ import {
   type Sheet,
   type SheetContext,
 } from './sheet';
-import { line, paragraph, startOf, type Block } from './text';
+import { line, paragraph, sideBySide, startOf, type Block } from './text';
 
 const SIZE_PT = 11;
 const BOX_MM = 5.4;
@@ -72,19 +72,16 @@ function slip(
     line(left, cell.y + 13.5, kitName, { sizePt: SIZE_PT, fill: GREY }),
   ];
   let y = cell.y + 16;
-  const columnMm = (width - 6 * (languages.length - 1)) / languages.length;
-  const why = languages.map((language, i) =>
-    paragraph(
-      inEach('slip.why', { languages: [language] }),
-      left + i * (columnMm + 6),
-      y,
-      columnMm,
-      measure,
-      { sizePt: SIZE_PT, language },
-    ),
+  const why = sideBySide(
+    languages.map((language) => ({ text: inEach('slip.why', { languages: [language] }), language })),
+    { x: left, w: width },
+    y,
+    { sizePt: SIZE_PT },
+    measure,
+    6,
   );
-  shapes.push(...why.flatMap((block) => block.shapes));
-  y += Math.max(...why.map(({ heightMm }) => heightMm)) + 1.5;
+  shapes.push(...why.shapes);
+  y += why.heightMm + 1.5;
 
   const said = (of: (language: Language) => string): { text: string; language: Language }[] =>
     languages

@@ -1,8 +1,8 @@
 /** A spinner: equal sectors, a paper clip and a pencil. */
-import { inEach } from './cards';
+import { inEach, spokenIn } from './cards';
 import { fitNumeral, numeral } from './numerals';
 import { INK, type Cell, type Shape, type SheetContext } from './sheet';
-import { lineMm, paragraph } from './text';
+import { lineMm, sideBySide } from './text';
 
 /** Points on a circle; 0 is at the top, clockwise in parts of the whole. */
 const on = (x: number, y: number, radius: number, turn: number) => ({
@@ -11,21 +11,17 @@ const on = (x: number, y: number, radius: number, turn: number) => ({
 });
 
 /** Equal sectors with a number each, in their order around, and how to spin below. */
-export function spinnerShapes(
-  numbers: readonly number[],
-  place: Cell,
-  { languages, measure }: SheetContext,
-): Shape[] {
-  const columnMm = (place.w - 8 * (languages.length - 1)) / languages.length;
-  const how = languages.map((language, i) =>
-    paragraph(
-      inEach('spinner.how', { languages: [language] }),
-      place.x + i * (columnMm + 8),
-      place.y + place.h - 5 * lineMm(12),
-      columnMm,
-      measure,
-      { sizePt: 12, language },
-    ),
+export function spinnerShapes(numbers: readonly number[], place: Cell, context: SheetContext): Shape[] {
+  const how = sideBySide(
+    spokenIn('spinner.how', context).map((language) => ({
+      text: inEach('spinner.how', { languages: [language] }),
+      language,
+    })),
+    place,
+    place.y + place.h - 5 * lineMm(12),
+    { sizePt: 12 },
+    context.measure,
+    8,
   );
   const radius = Math.min(place.w, place.h - 36) / 2 - 1;
   const middle = { x: place.x + place.w / 2, y: place.y + radius + 2 };
@@ -42,6 +38,6 @@ export function spinnerShapes(
       ];
     }),
     { kind: 'circle', ...middle, radius: 1.2, fill: INK },
-    ...how.flatMap(({ shapes }) => shapes),
+    ...how.shapes,
   ];
 }

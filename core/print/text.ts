@@ -84,3 +84,22 @@ export function paragraph(
     heightMm: step * lines.length,
   };
 }
+
+/** The same words in several languages side by side in a width; one alone has all of it. */
+export function sideBySide(
+  texts: readonly { text: string; language: Language }[],
+  { x, w }: { x: number; w: number },
+  y: number,
+  style: TextStyle,
+  measure: Measure,
+  gapMm = 4,
+): Block {
+  const width = (w - gapMm * (texts.length - 1)) / texts.length;
+  const blocks = texts.map(({ text, language }, i) =>
+    paragraph(text, x + i * (width + gapMm), y, width, measure, { ...style, language }),
+  );
+  return {
+    shapes: blocks.flatMap(({ shapes }) => shapes),
+    heightMm: Math.max(...blocks.map(({ heightMm }) => heightMm)),
+  };
+}

@@ -1,4 +1,5 @@
 import styled from 'styled-components';
+import { paperLook } from '~/app/ui/SheetView';
 import { color } from '~/app/ui/theme';
 
 const Pages = styled.ol`
@@ -12,12 +13,7 @@ const Pages = styled.ol`
     margin: 0;
   }
   img {
-    display: block;
-    width: 100%;
-    height: auto;
-    background: #fff;
-    border: 1px solid ${color.line};
-    box-shadow: 2px 3px 0 #e5dcc3;
+    ${paperLook}
   }
   figcaption {
     margin-top: 0.35rem;

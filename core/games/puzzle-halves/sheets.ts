@@ -1,8 +1,7 @@
+import { heading, impose, inside } from '~/core/print/cards';
 import { seeded, shuffled } from '~/core/chance/random';
-import { impose, inside } from '~/core/print/cards';
 import { numeral } from '~/core/print/numerals';
 import { partTitle } from '~/core/print/parts';
-import { heading } from '~/core/print/cards';
 import { flock } from '~/core/print/pictures';
 import {
   blank,

@@ -1,8 +1,7 @@
-import { inEach, titleIn } from '~/core/print/cards';
+import { heading, inEach, titleIn, wholeSheet } from '~/core/print/cards';
 import { numeral } from '~/core/print/numerals';
 import { answerBox, drawBox, forEachPlayer, recordSheets } from '~/core/print/record';
 import { INK, type Cell, type Shape, type Sheet, type SheetContext } from '~/core/print/sheet';
-import { heading, wholeSheet } from '~/core/print/cards';
 import { bodyOf } from '~/core/print/parts';
 import { en } from './words/en';
 import { es } from './words/es';
