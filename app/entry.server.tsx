@@ -3,7 +3,11 @@ import { renderToPipeableStream } from 'react-dom/server';
 import { ServerRouter, type AppLoadContext, type EntryContext, type HandleErrorFunction } from 'react-router';
 import { ServerStyleSheet } from 'styled-components';
 import { log } from '~/server/log';
+import { warmPrinting } from '~/server/print/warm';
 import { NonceContext } from './nonce';
+
+// Once, while the server starts and nobody waits for a page yet.
+warmPrinting();
 
 /** Renders a page whole, so that its styles stand in the head of the first HTML. */
 export default async function handleRequest(

@@ -33,35 +33,27 @@ const fontOf = (name: Run['font']): Font => {
   return font;
 };
 
-/** Width of a run as a part of the size of its type. */
-function advance({ text, font: name }: Run): number {
-  const font = fontOf(name);
-  return font.layout(text).advanceWidth / font.unitsPerEm;
-}
-
 const MOST_KNOWN = 50_000;
-/** Each text is shaped once. */
-function known(key: string, work: () => number): number {
+/** Width of a word with the blank behind it, as a part of the size of its type. Each is shaped once. */
+function advance(word: string, name: Run['font']): number {
+  const key = `${name}\n${word}`;
   let width = widths.get(key);
   if (width === undefined) {
-    width = work();
+    const font = fontOf(name);
+    width = font.layout(word).advanceWidth / font.unitsPerEm;
     if (widths.size > MOST_KNOWN) widths.clear();
     widths.set(key, width);
   }
   return width;
 }
 
-/** Width of a run in mm. */
-export const runMm = (run: Run, sizePt: number): number =>
-  known(`${run.font}\n${run.text}`, () => advance(run)) * sizePt * PT_MM;
+/** Width of a run in mm: the sum of its words, since the PDF sets them one by one. */
+export const runMm = ({ text, font }: Run, sizePt: number): number =>
+  (text.match(/[^ ]* |[^ ]+$/g) ?? []).reduce((sum, word) => sum + advance(word, font), 0) * sizePt * PT_MM;
 
 /** Width of a line in mm. */
 export const measure: Measure = (text, name, sizePt) =>
-  known(`line ${name}\n${text}`, () =>
-    visualRuns(text, name, false).reduce((sum, run) => sum + advance(run), 0),
-  ) *
-  sizePt *
-  PT_MM;
+  visualRuns(text, name, false).reduce((sum, run) => sum + runMm(run, sizePt), 0);
 
 /** Names under which a style sheet finds the fonts of paper, with their weights. */
 const FACES: Record<Run['font'], [family: string, weight: number]> = {
