@@ -27,7 +27,11 @@ export default [
       route(':kitId', 'routes/fill/kit.tsx'),
     ]),
     ...prefix('word', [index('routes/word/games.tsx'), route(':gameId', 'routes/word/desk.tsx')]),
-    ...prefix('print', [index('routes/print/pack.tsx'), route('jobs/:jobId', 'routes/print/job.tsx')]),
+    ...prefix('print', [
+      index('routes/print/pack.tsx'),
+      route('prices', 'routes/print/prices.tsx'),
+      route('jobs/:jobId', 'routes/print/job.tsx'),
+    ]),
     ...prefix('lend', [
       index('routes/lend/desk.tsx'),
       ...prefix('families', [

@@ -113,6 +113,8 @@ const Entry = styled.div`
   .number {
     font-family: 'Young Serif', serif;
     font-size: 1.35rem;
+    /* No taller than the line it stands on. */
+    line-height: 1;
     font-variant-numeric: lining-nums tabular-nums;
     color: ${color.deepFern};
     margin-right: 0.15rem;
@@ -241,6 +243,9 @@ export const TableFrame = styled.div`
     border-bottom: 1px solid ${color.line};
     vertical-align: top;
     font-variant-numeric: tabular-nums;
+  }
+  tbody th {
+    border-bottom: 1px solid ${color.line};
   }
   tbody tr:hover {
     background: #f6f0df;

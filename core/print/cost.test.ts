@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { cardSheets } from './cards';
-import { cutsOf, DURABLE_LOANS, printCost, workOf } from './cost';
+import { checkJson } from '~/core/check/check';
+import { centsOf, cutsOf, printCost, printingSchema, USUAL_PRINTING, workOf, type Printing } from './cost';
 import { blank, forTwoSides, type Sheet } from './sheet';
 import { contextOf } from './testing';
 
@@ -38,7 +39,7 @@ describe('cuts', () => {
 });
 
 describe('work', () => {
-  const how = { finish: 'plain' as const, twoSided: false, copies: 0 };
+  const how = { finish: 'plain' as const, twoSided: false, copies: 0, printing: USUAL_PRINTING };
   it('counts printed pages, paper, and what goes into pouches', () => {
     const pages = [page(), page({ back: true }), page({ lasting: false }), blank('', 'letter', [])];
     expect(workOf(pages, how)).toMatchObject({ pages: 3, sheets: 3, pouches: 0 });
@@ -68,15 +69,15 @@ describe('work', () => {
     const sheets = cards(16);
     const plain = workOf(sheets, how).minutes;
     expect(workOf(sheets, { ...how, finish: 'durable' }).minutes).toBeGreaterThanOrEqual(plain);
-    expect(workOf(sheets, { ...how, copies: 10 }).minutes).toBe(Math.ceil(0.05 + 10 * 0.12 + 30));
+    expect(workOf(sheets, { ...how, copies: 10 }).minutes).toBe(Math.ceil((3 + 10 * 7 + 10 * 180) / 60));
   });
 });
 
 describe('the cost of a loan', () => {
   const pages = Array.from({ length: 8 }, () => page());
   it('is the same each time when plain, and falls with the loans when durable', () => {
-    const once = printCost(pages, 1, false);
-    const often = printCost(pages, 20, false);
+    const once = printCost(pages, 1, { twoSided: false, printing: USUAL_PRINTING });
+    const often = printCost(pages, 20, { twoSided: false, printing: USUAL_PRINTING });
     expect(often.plainCents).toBe(once.plainCents);
     expect(often.durableCents).toBeLessThan(once.durableCents / 10);
   });
@@ -87,22 +88,52 @@ describe('the cost of a loan', () => {
           ...Array.from({ length: lasting }, () => page()),
           ...Array.from({ length: others }, () => page({ lasting: false })),
         ];
-        const { paysFrom, plainCents } = printCost(all, 1, true);
-        const cheaper = Array.from({ length: DURABLE_LOANS }, (_, i) => i + 1).filter(
-          (n) => printCost(all, n, true).durableCents * n - n < plainCents * n,
+        const { paysFrom, plainCents } = printCost(all, 1, { twoSided: true, printing: USUAL_PRINTING });
+        const cheaper = Array.from({ length: USUAL_PRINTING.durableLoans }, (_, i) => i + 1).filter(
+          (n) =>
+            printCost(all, n, { twoSided: true, printing: USUAL_PRINTING }).durableCents * n - n <
+            plainCents * n,
         );
         if (paysFrom === undefined) expect(cheaper.length).toBeLessThanOrEqual(1);
         else {
           expect(paysFrom).toBeGreaterThanOrEqual(cheaper[0]!);
-          expect(printCost(all, paysFrom, true).durableCents).toBeLessThanOrEqual(plainCents + 1);
+          expect(
+            printCost(all, paysFrom, { twoSided: true, printing: USUAL_PRINTING }).durableCents,
+          ).toBeLessThanOrEqual(plainCents + 1);
           if (paysFrom > 1)
-            expect(printCost(all, paysFrom - 1, true).durableCents).toBeGreaterThanOrEqual(plainCents);
+            expect(
+              printCost(all, paysFrom - 1, { twoSided: true, printing: USUAL_PRINTING }).durableCents,
+            ).toBeGreaterThanOrEqual(plainCents);
         }
       }),
     );
   });
+  it('follows the prices and the wear of the school', () => {
+    const cost = (change: Partial<Printing>) =>
+      printCost(pages, 20, { twoSided: false, printing: { ...USUAL_PRINTING, ...change } });
+    const usual = cost({});
+    // Eight pages: eight sheets of paper, eight pages of ink.
+    expect(cost({ greyCents: 1200 }).plainCents).toBe(Math.ceil(8 * 1.4 + 8 * 12));
+    expect(cost({ greyCents: 1200 }).durableCents).toBe(usual.durableCents);
+    expect(cost({ greyCents: 1200 }).paysFrom).toBeLessThan(usual.paysFrom!);
+    // Made anew after ten loans: twice for twenty.
+    expect(cost({ durableLoans: 10 }).durableCents).toBeGreaterThan(1.9 * usual.durableCents);
+    // Pouches that never pay.
+    expect(cost({ pouchCents: 100_000 }).paysFrom).toBeUndefined();
+    expect(cost({ paperCents: 0, greyCents: 0 }).plainCents).toBe(0);
+  });
   it('asks for a number of loans', () => {
-    expect(() => printCost(pages, 0, false)).toThrow('loans: 0 is not a number of loans from 1 on');
-    expect(() => printCost(pages, 1.5, false)).toThrow(/1.5/);
+    expect(() => printCost(pages, 0, { twoSided: false, printing: USUAL_PRINTING })).toThrow(
+      'loans: 0 is not a number of loans from 1 on',
+    );
+    expect(() => printCost(pages, 1.5, { twoSided: false, printing: USUAL_PRINTING })).toThrow(/1.5/);
+  });
+});
+
+describe('the usual prices and times', () => {
+  it('are settings of their own schema', () => {
+    expect(checkJson(printingSchema, {})).toEqual({ ok: true, value: USUAL_PRINTING });
+    expect(checkJson(printingSchema, USUAL_PRINTING)).toEqual({ ok: true, value: USUAL_PRINTING });
+    expect(centsOf(USUAL_PRINTING, 'card')).toBe(5.6);
   });
 });

@@ -1,26 +1,61 @@
-/**
- * What printing takes: pages, paper, pouches, cuts, minutes and money. Prices and times are assumptions that the
- * Print station shows; a school's own differ.
- */
+/** What printing takes: pages, paper, pouches, cuts, minutes and money. */
+import { Type, type Static } from '@sinclair/typebox';
+import { Whole } from '~/core/check/schema';
 import { papersOf, type Finish, type Sheet } from './sheet';
 
-/** Prices in cents, for packs as they are bought. */
-export const PRICES = {
-  paper: { name: 'Paper', size: 500, priceCents: 700 },
-  card: { name: 'Card stock', size: 250, priceCents: 1400 },
-  greyPage: { name: 'A page in black and white', size: 1, priceCents: 2 },
-  colourPage: { name: 'A page in colour', size: 1, priceCents: 9 },
-  pouch: { name: 'Laminating pouches', size: 100, priceCents: 1900 },
-  marker: { name: 'Wipe-off markers', size: 24, priceCents: 2000 },
-  cloth: { name: 'Wipe cloths', size: 20, priceCents: 500 },
+/** What is bought for printing, with the unit in which it is used up. */
+export const SUPPLIES = {
+  paper: { name: 'Paper', unit: 'sheet' },
+  card: { name: 'Card stock', unit: 'sheet' },
+  grey: { name: 'Printing in black and white', unit: 'page' },
+  colour: { name: 'Printing in colour', unit: 'page' },
+  pouch: { name: 'Laminating pouches', unit: 'pouch' },
+  marker: { name: 'Wipe-off markers', unit: 'marker' },
+  cloth: { name: 'Wipe cloths', unit: 'cloth' },
 } as const;
-const cents = ({ size, priceCents }: { size: number; priceCents: number }): number => priceCents / size;
+export type Supply = keyof typeof SUPPLIES;
+export const SUPPLY_IDS = Object.keys(SUPPLIES) as Supply[];
 
-/** Minutes of one person's work. */
-export const MINUTES = { page: 0.05, pouch: 0.6, cut: 0.12, outline: 0.7, copy: 3 } as const;
+const Cents = (title: string, usual: number) => Whole(0, 100_000, { title, default: usual });
+const Pieces = (title: string, usual: number) => Whole(1, 100_000, { title, default: usual });
+const Seconds = (title: string, usual: number) => Whole(0, 3600, { title, default: usual });
 
-/** Loans that a laminated part lasts before it is made anew. */
-export const DURABLE_LOANS = 30;
+/** What printing is reckoned with: prices of packs, seconds of one person's work. The defaults are usual ones. */
+export const printingSchema = Type.Object(
+  {
+    paperCents: Cents('Price of a pack of paper', 700),
+    paperSize: Pieces('Sheets in a pack of paper', 500),
+    cardCents: Cents('Price of a pack of card stock', 1400),
+    cardSize: Pieces('Sheets in a pack of card stock', 250),
+    greyCents: Cents('Price of printing in black and white', 200),
+    greySize: Pieces('Pages in black and white for this price', 100),
+    colourCents: Cents('Price of printing in colour', 900),
+    colourSize: Pieces('Pages in colour for this price', 100),
+    pouchCents: Cents('Price of a box of pouches', 1900),
+    pouchSize: Pieces('Pouches in a box', 100),
+    markerCents: Cents('Price of a box of markers', 2000),
+    markerSize: Pieces('Markers in a box', 24),
+    clothCents: Cents('Price of a pack of cloths', 500),
+    clothSize: Pieces('Cloths in a pack', 20),
+    pageSeconds: Seconds('Seconds to print a page', 3),
+    cutSeconds: Seconds('Seconds for a straight cut', 7),
+    outlineSeconds: Seconds('Seconds to cut along an outline', 42),
+    pouchSeconds: Seconds('Seconds for a pouch', 36),
+    bagSeconds: Seconds('Seconds to fill and label a bag', 180),
+    durableLoans: Whole(1, 200, { title: 'Loans that a laminated part lasts', default: 30 }),
+  },
+  { additionalProperties: false },
+);
+export type Printing = Static<typeof printingSchema>;
+
+/** Usual prices and times; a school's own differ. */
+export const USUAL_PRINTING = Object.fromEntries(
+  Object.entries(printingSchema.properties).map(([name, { default: usual }]) => [name, usual]),
+) as Printing;
+
+/** Cents of one sheet, page, pouch, marker or cloth. */
+export const centsOf = (printing: Printing, supply: Supply): number =>
+  printing[`${supply}Cents`] / printing[`${supply}Size`];
 
 export interface Work {
   pages: number;
@@ -52,8 +87,14 @@ export function cutsOf(sheet: Sheet): { straight: number; outline: number } {
 /** The work and the material of these pages. A durable page is in colour, on card, in a pouch and cut by hand. */
 export function workOf(
   pages: readonly Sheet[],
-  { finish, twoSided, copies }: { finish: Finish; twoSided: boolean; copies: number },
+  {
+    finish,
+    twoSided,
+    copies,
+    printing,
+  }: { finish: Finish; twoSided: boolean; copies: number; printing: Printing },
 ): Work {
+  const cents = (supply: Supply): number => centsOf(printing, supply);
   const printed = pages.filter((page) => page.shapes.length > 0);
   const durable = finish === 'durable';
   const papers = papersOf(pages, twoSided);
@@ -69,17 +110,18 @@ export function workOf(
     pouches,
     cuts: straight + outline,
     minutes: Math.ceil(
-      printed.length * MINUTES.page +
-        pouches * MINUTES.pouch +
-        straight * MINUTES.cut +
-        outline * MINUTES.outline +
-        copies * MINUTES.copy,
+      (printed.length * printing.pageSeconds +
+        pouches * printing.pouchSeconds +
+        straight * printing.cutSeconds +
+        outline * printing.outlineSeconds +
+        copies * printing.bagSeconds) /
+        60,
     ),
     costCents: Math.ceil(
-      (sheets - pouches) * cents(PRICES.paper) +
-        pouches * (cents(PRICES.card) + cents(PRICES.pouch)) +
-        colour * cents(PRICES.colourPage) +
-        (printed.length - colour) * cents(PRICES.greyPage),
+      (sheets - pouches) * cents('paper') +
+        pouches * (cents('card') + cents('pouch')) +
+        colour * cents('colour') +
+        (printed.length - colour) * cents('grey'),
     ),
   };
 }
@@ -95,18 +137,24 @@ export interface PrintCost {
 
 /**
  * What one loan costs, plain and durable, when the parts of one copy go out so many times. Plain parts are used
- * once; durable ones are made anew after `DURABLE_LOANS`. Throws RangeError for fewer loans than one.
+ * once; durable ones are made anew after `durableLoans`. Throws RangeError for fewer loans than one.
  */
-export function printCost(pages: readonly Sheet[], loans: number, twoSided: boolean): PrintCost {
+export function printCost(
+  pages: readonly Sheet[],
+  loans: number,
+  { twoSided, printing }: { twoSided: boolean; printing: Printing },
+): PrintCost {
   if (!Number.isInteger(loans) || loans < 1)
     throw new RangeError(`loans: ${loans} is not a number of loans from 1 on`);
   const lasting = pages.filter((page) => page.lasting !== false);
-  const plain = workOf(lasting, { finish: 'plain', twoSided, copies: 0 }).costCents;
-  const durable = workOf(lasting, { finish: 'durable', twoSided, copies: 0 }).costCents;
-  const extras = cents(PRICES.marker) + cents(PRICES.cloth);
-  const durableFor = (n: number): number => Math.ceil(n / DURABLE_LOANS) * (durable + extras);
+  const cost = (finish: Finish): number =>
+    workOf(lasting, { finish, twoSided, copies: 0, printing }).costCents;
+  const plain = cost('plain');
+  const durable = cost('durable') + centsOf(printing, 'marker') + centsOf(printing, 'cloth');
+  const { durableLoans } = printing;
+  const durableFor = (n: number): number => Math.ceil(n / durableLoans) * durable;
   let paysFrom: number | undefined;
-  for (let n = 1; n <= DURABLE_LOANS && paysFrom === undefined; n++)
+  for (let n = 1; n <= durableLoans && paysFrom === undefined; n++)
     if (durableFor(n) <= n * plain) paysFrom = n;
   return {
     plainCents: plain,

@@ -36,3 +36,9 @@ export function hundredths(chance: number): string {
 const dollars = new Intl.NumberFormat('en-US', { style: 'currency', currency: 'USD' });
 /** "$1.20", from cents. */
 export const money = (cents: number): string => dollars.format(cents / 100);
+
+/** Cents of an amount as it is typed: "7", "7.5", "$7.50", "7,50". Undefined for anything else. */
+export function centsIn(typed: string): number | undefined {
+  const [, whole, part = ''] = /^\$? ?(\d{1,6})(?:[.,](\d{1,2}))?$/.exec(typed.trim()) ?? [];
+  return whole === undefined ? undefined : Number(whole) * 100 + Number(part.padEnd(2, '0'));
+}

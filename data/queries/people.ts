@@ -1,13 +1,14 @@
 import { and, eq, getTableColumns, gt, lt, sql } from 'drizzle-orm';
+import { USUAL_PRINTING, type Printing } from '~/core/print/cost';
 import type { Paper } from '~/core/print/sheet';
 import type { Language } from '~/core/words/message';
 import { db } from '../db';
 import type { Role } from '~/core/people/role';
 import { person, school, session } from '../schema';
 
-/** The school without its picture, which only labels need. */
-export type School = Omit<typeof school.$inferSelect, 'mark'>;
-const { mark: _, ...schoolColumns } = getTableColumns(school);
+/** The school without what only printing needs. */
+export type School = Omit<typeof school.$inferSelect, 'mark' | 'printing'>;
+const { mark: _, printing: __, ...schoolColumns } = getTableColumns(school);
 export type Person = Pick<typeof person.$inferSelect, 'id' | 'name' | 'role'>;
 
 /** The school, or undefined before the first set-up. */
@@ -22,6 +23,21 @@ export async function schoolMark(): Promise<string | null> {
 }
 export const setSchoolMark = async (mark: string | null): Promise<void> => {
   await db().update(school).set({ mark });
+};
+
+/** What printing is reckoned with: the school's own prices and times, and the usual ones for the rest. */
+export async function schoolPrinting(): Promise<Printing> {
+  const [row] = await db().select({ printing: school.printing }).from(school).limit(1);
+  return { ...USUAL_PRINTING, ...row?.printing };
+}
+/** Keeps what differs from the usual, so that the rest follows when the usual changes. */
+export const setSchoolPrinting = async (printing: Printing): Promise<void> => {
+  const own = Object.entries(printing).filter(
+    ([name, value]) => value !== USUAL_PRINTING[name as keyof Printing],
+  );
+  await db()
+    .update(school)
+    .set({ printing: Object.fromEntries(own) });
 };
 
 /**

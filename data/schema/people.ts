@@ -5,6 +5,7 @@ import {
   check,
   index,
   integer,
+  jsonb,
   pgTable,
   text,
   timestamp,
@@ -12,6 +13,7 @@ import {
   uuid,
   varchar,
 } from 'drizzle-orm/pg-core';
+import type { Printing } from '~/core/print/cost';
 import { ROLES } from '~/core/people/role';
 
 /** The one school this server is for. */
@@ -24,6 +26,8 @@ export const school = pgTable(
     languages: text().array().notNull(),
     /** The school's own picture for its labels, as a data address. */
     mark: text(),
+    /** Its own prices and times of printing, where they differ from the usual ones. */
+    printing: jsonb().$type<Partial<Printing>>().notNull().default({}),
     createdAt: timestamp({ withTimezone: true }).notNull().defaultNow(),
   },
   (table) => [check('there_is_one_school', sql`${table.id} = 1`)],

@@ -4,7 +4,7 @@ import { gameFor } from '~/core/games';
 import { LABEL_STOCKS, labelStockSchema, type LabelOrder, type LabelStockName } from '~/core/print/stock';
 import { PACK_ITEMS, PACK_SCOPES, USUAL_ITEMS, type PackItem, type PackScope } from '~/core/print/choices';
 import { missingWording, packOf, piecesOf, type PackOrder, type PieceChoice } from '~/core/print/pack';
-import { printCost, workOf, type PrintCost, type Work } from '~/core/print/cost';
+import { printCost, workOf, type PrintCost, type Printing, type Work } from '~/core/print/cost';
 import {
   CannotPrint,
   CUTS,
@@ -171,11 +171,12 @@ export interface Preview {
 const NOTHING: Work = { pages: 0, sheets: 0, pouches: 0, cuts: 0, minutes: 0, costCents: 0 };
 
 /** The pages of one copy, and the work of one and of all. Copies differ by tag and link only, so one stands for all. */
-export const previewOf = (task: Task, loans: number): Preview => {
+export const previewOf = (task: Task, loans: number, printing: Printing): Preview => {
   const { packs, context, twoSided } = task;
-  return rememberedPreview({ packs, context, twoSided, loans });
+  return rememberedPreview({ packs, context, twoSided, loans, printing });
 };
-const rememberedPreview = rememberedBy((task: Omit<Task, 'about'> & { loans: number }): Preview => {
+type Asked = Omit<Task, 'about'> & { loans: number; printing: Printing };
+const rememberedPreview = rememberedBy((task: Asked): Preview => {
   try {
     const packs = task.packs.map((order) => ({
       order,
@@ -195,13 +196,13 @@ const rememberedPreview = rememberedBy((task: Omit<Task, 'about'> & { loans: num
       ];
     });
     const sided = (sheets: Sheet[]): Sheet[] => (task.twoSided ? forTwoSides(sheets) : sheets);
-    const how = { finish: task.context.finish, twoSided: task.twoSided };
+    const how = { finish: task.context.finish, twoSided: task.twoSided, printing: task.printing };
     const copies = bags ? task.packs.reduce((sum, { copies: all }) => sum + all.length, 0) : 0;
     return {
       pages,
       one: workOf(sided(pages), { ...how, copies: bags ? packs.length : 0 }),
       all: workOf(sided(alike), { ...how, copies }),
-      ...(pages.length ? { cost: printCost(sided(pages), task.loans, task.twoSided) } : {}),
+      ...(pages.length ? { cost: printCost(sided(pages), task.loans, how) } : {}),
     };
   } catch (error) {
     if (!(error instanceof CannotPrint)) throw error;

@@ -4,11 +4,12 @@ import { showTag } from '~/core/lending/tag';
 import { sql } from 'drizzle-orm';
 import { closeDatabase, db } from '~/data/db';
 import { listCopies, markPrinted, saveKit } from '~/data/queries/kits';
+import { USUAL_PRINTING } from '~/core/print/cost';
 import { findSchool, type School } from '~/data/queries/people';
 import { addLineChecks } from '~/data/queries/words';
 import { saveKitForm } from '~/server/kits/save';
 import { addPrintJob, findPrintJob, printedPdf, tellPrintJob } from '~/data/queries/print';
-import { schoolMark, setSchoolMark } from '~/data/queries/people';
+import { schoolMark, schoolPrinting, setSchoolMark, setSchoolPrinting } from '~/data/queries/people';
 import { addAnswer, listAnswers } from '~/data/queries/listening';
 import { lastLoanOf, lend } from '~/data/queries/lending';
 import { drawn, startJob } from '~/server/print/jobs';
@@ -143,7 +144,7 @@ describe('what is chosen about a pack', () => {
 
   it('gives the pages of one copy, and the work of one and of all', async () => {
     const run = `run=${world.copies[0]!.buildRunId}`;
-    const { pages, one: single, all, cost } = previewOf(await task(run), 10);
+    const { pages, one: single, all, cost } = previewOf(await task(run), 10, USUAL_PRINTING);
     expect(pages.length).toBe(single.pages);
     // Slips share a sheet, so three copies take a little less than three times one.
     expect(all.pages).toBeLessThanOrEqual(3 * single.pages);
@@ -153,17 +154,34 @@ describe('what is chosen about a pack', () => {
     const wrong = await task(
       `${run}&stock=own&columns=6&rows=3&w=99&h=90&left=4&top=9&gapX=2&gapY=0&item=labels`,
     );
-    expect(previewOf(wrong, 10)).toMatchObject({
+    expect(previewOf(wrong, 10, USUAL_PRINTING)).toMatchObject({
       pages: [],
       problem: expect.stringContaining('do not lie on A4 paper') as string,
     });
+  });
+
+  it('is reckoned with the prices and times of the school', async () => {
+    expect(await schoolPrinting()).toEqual(USUAL_PRINTING);
+    const usual = previewOf(await task(one()), 10, await schoolPrinting());
+    await setSchoolPrinting({ ...USUAL_PRINTING, greyCents: 1000, bagSeconds: 1800 });
+    const own = previewOf(await task(one()), 10, await schoolPrinting());
+    // Ten cents a page in place of two, thirty minutes a bag in place of three.
+    expect(own.all.costCents - usual.all.costCents).toBe(8 * own.all.pages);
+    expect(own.all.minutes).toBe(usual.all.minutes + 27);
+    expect(own.pages).toEqual(usual.pages);
+    // Only what differs is kept: a new price to be reckoned with needs nothing stored.
+    expect(await schoolPrinting()).toEqual({ ...USUAL_PRINTING, greyCents: 1000, bagSeconds: 1800 });
+    await setSchoolPrinting(USUAL_PRINTING);
+    expect(await schoolPrinting()).toEqual(USUAL_PRINTING);
   });
 
   it('can be one lost piece, of those the kit has', async () => {
     const pieces = lostPieces(await task(one()));
     expect(pieces.map(({ material }) => material)).toEqual(['record-sheet', 'mat']);
     const lost = await task(`${one()}&scope=lost&lost=mat|${pieces[1]!.name}`);
-    expect(previewOf(lost, 1).pages.map((page) => page.pieces![0]!.material)).toEqual(['mat']);
+    expect(previewOf(lost, 1, USUAL_PRINTING).pages.map((page) => page.pieces![0]!.material)).toEqual([
+      'mat',
+    ]);
   });
 
   it('says which games have no wording in a home language', async () => {

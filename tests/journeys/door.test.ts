@@ -48,6 +48,7 @@ const ACCESS: Record<
   'routes/word/games.tsx': { read: words },
   'routes/word/desk.tsx': { read: words, send: words },
   'routes/print/pack.tsx': { read: desk, send: desk },
+  'routes/print/prices.tsx': { read: one, send: one },
   'routes/print/job.tsx': { read: desk, send: desk },
   'routes/print/job-pdf.ts': { read: desk },
   'routes/print/page-svg.tsx': { read: desk },

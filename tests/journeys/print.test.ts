@@ -3,12 +3,13 @@ import { mkdtempSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { afterAll, beforeEach, describe, expect, it } from 'vitest';
+import { USUAL_PRINTING } from '~/core/print/cost';
 import { showTag } from '~/core/lending/tag';
 import { closeDatabase } from '~/data/db';
 import { listCopies } from '~/data/queries/kits';
 import { lend } from '~/data/queries/lending';
 import { listAnswers } from '~/data/queries/listening';
-import { schoolMark } from '~/data/queries/people';
+import { schoolMark, schoolPrinting } from '~/data/queries/people';
 import { smallSchool, type SmallSchool } from '../world';
 import { closeBrowser, expectAccessible, open, scan, signIn, visitor } from './browser';
 
@@ -137,6 +138,49 @@ describe('printing', () => {
     await page.getByRole('button', { name: 'Put it on the labels' }).click();
     await page.getByRole('button', { name: 'Take it off the labels' }).waitFor();
     expect(await schoolMark()).toContain(picture.toString('base64'));
+    expect(complaints).toEqual([]);
+  });
+
+  it('is reckoned with the school’s own prices, once they are right', async () => {
+    const { page, complaints } = await visitor({ expected: /400/ });
+    await signIn(page);
+    await open(page, `/print?${copyQuery()}&paper=letter`);
+    await page.getByRole('link', { name: 'Change prices and times' }).click();
+    const margin = page.getByRole('complementary', { name: 'Reckonings' });
+    const price = page.getByLabel('Price of printing in black and white');
+    await price.fill('60.00');
+    await page.getByLabel('Pages in black and white for this price').fill('1500');
+    await margin.getByText('4', { exact: true }).waitFor();
+    const bag = page.getByLabel('Seconds to fill and label a bag');
+    await bag.fill('a while');
+    await page.getByRole('button', { name: 'Save these prices and times' }).click();
+    await page.getByText('Seconds to fill and label a bag must be a whole number from 0 to 3600.').waitFor();
+    expect([await bag.inputValue(), await price.inputValue()]).toEqual(['a while', '60.00']);
+    await expectAccessible(page);
+    expect((await schoolPrinting()).greyCents).toBe(USUAL_PRINTING.greyCents);
+    await bag.fill('240');
+    await page.keyboard.press('Enter');
+    // Back at the same pack.
+    await page.getByRole('heading', { name: 'Print a pack' }).waitFor();
+    expect(page.url()).toContain('paper=letter');
+    await margin.getByText(/36 a pouch, 240 a bag/).waitFor();
+    expect(await schoolPrinting()).toEqual({
+      ...USUAL_PRINTING,
+      greyCents: 6000,
+      greySize: 1500,
+      bagSeconds: 240,
+    });
+    // A closed tab keeps what was typed; the usual ones are one press away.
+    await page.getByRole('link', { name: 'Change prices and times' }).click();
+    await page.getByLabel('Loans that a laminated part lasts').fill('12');
+    await page.reload();
+    await page.getByText(/typed before and not saved/).waitFor();
+    expect(await page.getByLabel('Loans that a laminated part lasts').inputValue()).toBe('12');
+    await page.getByRole('button', { name: 'Fill in the usual ones' }).click();
+    expect(await page.getByLabel('Loans that a laminated part lasts').inputValue()).toBe('30');
+    await page.getByRole('button', { name: 'Save these prices and times' }).click();
+    await page.getByRole('heading', { name: 'Print a pack' }).waitFor();
+    expect(await schoolPrinting()).toEqual(USUAL_PRINTING);
     expect(complaints).toEqual([]);
   });
 

@@ -1,11 +1,10 @@
-import { DURABLE_LOANS, MINUTES, PRICES, type PrintCost, type Work } from '~/core/print/cost';
+import { Link } from 'react-router';
+import { SUPPLIES, SUPPLY_IDS, type PrintCost, type Printing, type Work } from '~/core/print/cost';
 import { PAPERS, type Finish, type Paper } from '~/core/print/sheet';
 import { count, money, plain } from '~/core/words/numbers';
 import { Entered, Entries, Faint, Margin } from '~/app/ui/Page';
 
 const minutes = (n: number): string => (n >= 120 ? `${plain(n / 60)} hours` : count(n, 'minute'));
-
-const seconds = (n: number): number => Math.round(n * 60);
 
 /** What printing takes, for one copy and for all, and whether it pays to laminate. */
 export const PackReckonings = ({
@@ -17,6 +16,8 @@ export const PackReckonings = ({
   finish,
   paper,
   loans,
+  printing,
+  pricesAt,
 }: {
   one: Work;
   all: Work;
@@ -26,6 +27,9 @@ export const PackReckonings = ({
   finish: Finish;
   paper: Paper;
   loans: number;
+  printing: Printing;
+  /** Where prices and times are changed, for who may. */
+  pricesAt?: string;
 }) => {
   const each = (of: (work: Work) => string): string | undefined =>
     copies > 1 ? `${of(one)} for one copy.` : undefined;
@@ -63,7 +67,7 @@ export const PackReckonings = ({
         <Entered
           label="Work"
           number={minutes(all.minutes)}
-          reason={`${each((work) => minutes(work.minutes)) ?? ''} Reckoned with ${seconds(MINUTES.cut)} seconds a cut, ${seconds(MINUTES.outline)} an outline, ${seconds(MINUTES.pouch)} a pouch, ${MINUTES.copy} minutes a bag.`}
+          reason={`${each((work) => minutes(work.minutes)) ?? ''} Reckoned with ${printing.cutSeconds} seconds a cut, ${printing.outlineSeconds} an outline, ${printing.pouchSeconds} a pouch, ${printing.bagSeconds} a bag.`}
         />
         <Entered
           label={finish === 'durable' ? 'Cost, durable' : 'Cost, plain'}
@@ -76,7 +80,7 @@ export const PackReckonings = ({
           unit={`durable, ${money(cost.plainCents)} plain`}
           reason={
             cost.paysFrom === undefined
-              ? `Durable never pays here: it is made anew after ${DURABLE_LOANS} loans.`
+              ? `Durable never pays here: it is made anew after ${count(printing.durableLoans, 'loan')}.`
               : `Durable is no dearer from ${count(cost.paysFrom, 'loan')} on; a marker and a cloth are in it.`
           }
         />
@@ -84,15 +88,19 @@ export const PackReckonings = ({
       <details>
         <summary>Prices these are reckoned with</summary>
         <ul>
-          {Object.values(PRICES).map(({ name, size, priceCents }) => (
-            <li key={name}>
-              {name}: {money(priceCents)}
-              {size > 1 ? ` for ${size}` : ''}
-            </li>
-          ))}
+          {SUPPLY_IDS.map((supply) => {
+            const size = printing[`${supply}Size`];
+            return (
+              <li key={supply}>
+                {SUPPLIES[supply].name}: {money(printing[`${supply}Cents`])}
+                {size > 1 ? ` for ${size}` : ''}
+              </li>
+            );
+          })}
         </ul>
-        <Faint>Usual prices; yours may differ. Your own work is not counted as money.</Faint>
+        <Faint>Your own work is not counted as money.</Faint>
       </details>
+      {pricesAt && <Link to={pricesAt}>Change prices and times</Link>}
     </Margin>
   );
 };

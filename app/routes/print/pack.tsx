@@ -4,7 +4,7 @@ import { showTag } from '~/core/lending/tag';
 import { LANGUAGES } from '~/core/words/message';
 import { count } from '~/core/words/numbers';
 import { listCopies, markPrinted } from '~/data/queries/kits';
-import { findSchool, schoolMark, setSchoolMark } from '~/data/queries/people';
+import { findSchool, schoolMark, schoolPrinting, setSchoolMark } from '~/data/queries/people';
 import { isId } from '~/server/ids';
 import { familyLink, isLoopback } from '~/server/links';
 import { requireRole } from '~/server/people/session';
@@ -32,7 +32,7 @@ export const meta: Route.MetaFunction = () => [{ title: 'Print · Fern Basket' }
 
 const TYPING_MS = 500;
 export async function loader({ request }: Route.LoaderArgs) {
-  await requireRole(request, 'coordinator', 'helper');
+  const person = await requireRole(request, 'coordinator', 'helper');
   warmUp();
   const search = new URL(request.url).searchParams;
   const school = (await findSchool())!;
@@ -41,8 +41,9 @@ export async function loader({ request }: Route.LoaderArgs) {
   const [first] = order.copies;
   const task = await taskOf(request, order, school);
   const loans = loansIn(search);
+  const printing = await schoolPrinting();
   const waits = order.scope === 'lost' && !order.lost;
-  const preview = waits || Object.keys(order.errors).length ? undefined : previewOf(task, loans);
+  const preview = waits || Object.keys(order.errors).length ? undefined : previewOf(task, loans, printing);
   return {
     copies: order.copies.map(({ id, tag, kitName }) => ({ id, tag, kitName })),
     // What can be chosen: the copies asked for, and all that are not printed yet.
@@ -71,7 +72,8 @@ export async function loader({ request }: Route.LoaderArgs) {
       widthMm,
       heightMm,
     })),
-    work: preview?.cost && { one: preview.one, all: preview.all, cost: preview.cost },
+    work: preview?.cost && { one: preview.one, all: preview.all, cost: preview.cost, printing },
+    pricesAt: person.role === 'coordinator' ? `/print/prices?${search}` : undefined,
     problem:
       preview?.problem ??
       (order.lost && preview?.pages.length === 0
@@ -100,7 +102,7 @@ export async function action({ request }: Route.ActionArgs) {
     if (Object.keys(order.errors).length) return refuse('Look at the measures of the label sheet first.');
     const task = await taskOf(request, order, school);
     // What cannot be printed is said here, before anything is drawn.
-    const { problem } = previewOf(task, loansIn(search));
+    const { problem } = previewOf(task, loansIn(search), await schoolPrinting());
     if (problem) return refuse(problem);
     // The job keeps the very copies, also when others are built meanwhile.
     search.delete('copy');
@@ -217,6 +219,7 @@ export default function Pack({ loaderData, actionData }: Route.ComponentProps) {
             finish={choices.finish}
             paper={choices.paper}
             loans={choices.loans}
+            pricesAt={loaderData.pricesAt}
           />
         )}
         {ready && (

@@ -1,5 +1,5 @@
 import { renderToStaticMarkup } from 'react-dom/server';
-import { findSchool } from '~/data/queries/people';
+import { findSchool, schoolPrinting } from '~/data/queries/people';
 import { requireRole } from '~/server/people/session';
 import { notFound } from '~/server/refusals';
 import { fontFaces } from '~/server/print/fonts';
@@ -13,7 +13,7 @@ export async function loader({ request }: Route.LoaderArgs) {
   const search = new URL(request.url).searchParams;
   const school = (await findSchool())!;
   const order = await readOrder(search, school);
-  const { pages } = previewOf(await taskOf(request, order, school), loansIn(search));
+  const { pages } = previewOf(await taskOf(request, order, school), loansIn(search), await schoolPrinting());
   const number = Number(search.get('page'));
   const sheet = pages[number - 1];
   if (!sheet) throw notFound('This page');

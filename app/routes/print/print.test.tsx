@@ -1,5 +1,7 @@
 import { renderToStaticMarkup } from 'react-dom/server';
+import { MemoryRouter } from 'react-router';
 import { describe, expect, it } from 'vitest';
+import { USUAL_PRINTING } from '~/core/print/cost';
 import { blank, type Shape } from '~/core/print/sheet';
 import { line } from '~/core/print/text';
 import { SheetFile, SheetView } from '~/app/ui/SheetView';
@@ -25,24 +27,27 @@ describe('the reckonings of a pack', () => {
   const shown = (change = {}) =>
     text(
       renderToStaticMarkup(
-        <PackReckonings
-          one={work()}
-          all={work({ pages: 480, sheets: 360, cuts: 680, minutes: 560, costCents: 1520 })}
-          cost={{ plainCents: 32, durableCents: 40, paysFrom: 13 }}
-          copies={40}
-          twoSided
-          finish="plain"
-          paper="letter"
-          loans={10}
-          {...change}
-        />,
+        <MemoryRouter>
+          <PackReckonings
+            one={work()}
+            all={work({ pages: 480, sheets: 360, cuts: 680, minutes: 560, costCents: 1520 })}
+            cost={{ plainCents: 32, durableCents: 40, paysFrom: 13 }}
+            copies={40}
+            twoSided
+            finish="plain"
+            paper="letter"
+            loans={10}
+            printing={USUAL_PRINTING}
+            {...change}
+          />
+        </MemoryRouter>,
       ),
     );
   it('say all and one, with what they are reckoned with', () => {
     const said = shown();
     expect(said).toMatch(/Pages 480 for 40 copies 12 pages for one copy/);
     expect(said).toMatch(/Work 9\.3 hours/);
-    expect(said).toMatch(/7 seconds a cut, 42 an outline, 36 a pouch, 3 minutes a bag/);
+    expect(said).toMatch(/7 seconds a cut, 42 an outline, 36 a pouch, 180 a bag/);
     expect(said).toMatch(/\$15\.20 \$0\.38 for one copy/);
     expect(said).toMatch(/if it goes out 10 times \$0\.40 durable, \$0\.32 plain/);
     expect(said).toContain('no dearer from 13 loans on');
@@ -63,6 +68,16 @@ describe('the reckonings of a pack', () => {
     expect(said).toContain('pages with a back are fed again');
     expect(said).toMatch(/Pouches 6/);
     expect(said).not.toContain('for one copy');
+  });
+  it('name the prices and the wear of the school, and lead there who may change them', () => {
+    const said = shown({
+      printing: { ...USUAL_PRINTING, pouchCents: 2450, pouchSize: 50, durableLoans: 1 },
+      cost: { plainCents: 2, durableCents: 9 },
+    });
+    expect(said).toContain('Laminating pouches: $24.50 for 50');
+    expect(said).toContain('made anew after 1 loan.');
+    expect(said).not.toContain('Change prices');
+    expect(shown({ pricesAt: '/print/prices?paper=a4' })).toContain('Change prices and times');
   });
 });
 
