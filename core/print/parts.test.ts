@@ -97,6 +97,17 @@ describe('our drawings', () => {
     });
     expect(new Set(sizes).size).toBe(1);
   });
+  it('are larger where no card shows many, and still alike', () => {
+    const widthOf = (n: number, most: number) => {
+      const [first] = flock('apple', n, { x: 0, y: 0, w: 60, h: 40 }, { most });
+      const { left, right } = boxOf(first!, evenly);
+      return right - left;
+    };
+    expect(widthOf(1, 3)).toBeCloseTo(widthOf(3, 3), 6);
+    expect(widthOf(1, 3)).toBeCloseTo((widthOf(1, 5) * 5) / 3, 6);
+    // More than was said takes its room all the same.
+    expect(widthOf(5, 3)).toBeCloseTo(widthOf(5, 5), 6);
+  });
 });
 
 describe('paper that stands in', () => {

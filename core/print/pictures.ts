@@ -55,15 +55,15 @@ export const heartOf = (name: PictureName, { x, y, w, h }: Cell): Cell => {
   return { x: x + part.x * w, y: y + part.y * h, w: part.w * w, h: part.h * h };
 };
 
-/** So many drawings in rows of five; one of a few is no larger than one of five. */
+/** So many drawings in rows of five; one of a few is no larger than one of `most`, the most that are shown so. */
 export function flock(
   name: PictureName,
   n: number,
   { x, y, w, h }: Cell,
-  ink: Ink = { stroke: INK, strokeMm: 0.4 },
+  { most = 5, ink = { stroke: INK, strokeMm: 0.4 } }: { most?: number; ink?: Ink } = {},
 ): Shape[] {
   const rows = Math.ceil(n / 5);
-  const across = 5;
+  const across = Math.min(5, Math.max(n, most));
   const side = Math.min(w / across, h / rows);
   const [left, top] = [x + (w - side * Math.min(across, n)) / 2, y + (h - side * rows) / 2];
   return Array.from({ length: n }, (_, i) =>

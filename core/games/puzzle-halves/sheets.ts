@@ -6,6 +6,7 @@ import { flock } from '~/core/print/pictures';
 import {
   blank,
   GREY,
+  INK,
   type Cell,
   type Piece,
   type Shape,
@@ -17,6 +18,8 @@ import { en } from './words/en';
 import { es } from './words/es';
 
 const WORDS = { en, es };
+const APPLE = { fill: '#F2CFC3', stroke: INK, strokeMm: 0.4 };
+const LEAF = { fill: '#DDEBD3', stroke: INK, strokeMm: 0.4 };
 /** How far the middle of a wave lies beside the straight line, in mm, at a quarter, half and three quarters. */
 const BENDS = [-7, -2.5, 2.5, 7] as const;
 /** Every wave there is: no two fit each other. */
@@ -45,7 +48,7 @@ export function sheets(params: PuzzleParams, context: SheetContext): Sheet[] {
     sheets.push({
       ...blank(title, paper, [
         ...(headed ? [heading(title, paper)] : []),
-        ...here.flatMap(({ puzzle, cell }) => puzzleShapes(puzzle, cell)),
+        ...here.flatMap(({ puzzle, cell }) => puzzleShapes(puzzle, params.max - 1, cell)),
       ]),
       pieces: here.flatMap(({ puzzle, cell }) => piecesOf(puzzle.name, cell)),
       use: 'part',
@@ -64,7 +67,12 @@ const thirds = ({ x, y, w, h }: Cell): [Cell, Cell, Cell] => [
 const piecesOf = (name: string, cell: Cell): Piece[] =>
   thirds(cell).map((place) => ({ ...place, material: 'puzzle-piece', name, outline: true }));
 
-function puzzleShapes({ a, b, waves }: { a: number; b: number; waves: [Wave, Wave] }, cell: Cell): Shape[] {
+/** A puzzle whose pictures show at most `most` of a kind. */
+function puzzleShapes(
+  { a, b, waves }: { a: number; b: number; waves: [Wave, Wave] },
+  most: number,
+  cell: Cell,
+): Shape[] {
   const [left, middle, right] = thirds(cell);
   const cut = { stroke: GREY, strokeMm: 0.3, dashMm: [2, 1.5] };
   const wave = (x: number, [p, q, r]: Wave): Shape => {
@@ -80,8 +88,8 @@ function puzzleShapes({ a, b, waves }: { a: number; b: number; waves: [Wave, Wav
     { kind: 'rect', x: cell.x, y: cell.y, width: cell.w, height: cell.h, ...cut },
     wave(middle.x, waves[0]),
     wave(right.x, waves[1]),
-    ...flock('apple', a, inside({ ...left, w: left.w - 5 }, 4)),
+    ...flock('apple', a, inside({ ...left, w: left.w - 5 }, 4), { most, ink: APPLE }),
     ...numeral(answer, middle.x + middle.w / 2, cell.y + cell.h / 2, 14),
-    ...flock('leaf', b, inside({ ...right, x: right.x + 5, w: right.w - 5 }, 4)),
+    ...flock('leaf', b, inside({ ...right, x: right.x + 5, w: right.w - 5 }, 4), { most, ink: LEAF }),
   ];
 }

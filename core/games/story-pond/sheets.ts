@@ -21,7 +21,7 @@ export function sheets(params: PondParams, context: SheetContext): Sheet[] {
       { w: 88, h: 58 },
       cardsOf(params).map(({ a, b }): Card => ({
         name: `${a} and ${b}`,
-        draw: (cell) => story(a, b, cell),
+        draw: (cell) => story(a, b, max - 1, cell),
       })),
       context,
     ),
@@ -37,17 +37,22 @@ export function sheets(params: PondParams, context: SheetContext): Sheet[] {
   ];
 }
 
-/** Fish in one row, ducks in the other, each with its number. */
-function story(a: number, b: number, cell: Cell): Shape[] {
+/** Fish in one row, ducks in the other, each with its number; at most `most` of a kind on any card. */
+function story(a: number, b: number, most: number, cell: Cell): Shape[] {
   const { x, y, w, h } = inside(cell, 4);
   return (
     [
-      [a, 'fish', y],
-      [b, 'duck', y + h / 2],
+      [a, 'fish', '#F3E0AE', y],
+      [b, 'duck', '#CFE0EC', y + h / 2],
     ] as const
-  ).flatMap(([n, name, top]) => [
+  ).flatMap(([n, name, fill, top]) => [
     ...numeral(String(n), x + 8, top + h / 4, 10),
-    ...flock(name, n, { x: x + 18, y: top + 1, w: w - 18, h: h / 2 - 2 }),
+    ...flock(
+      name,
+      n,
+      { x: x + 18, y: top + 1, w: w - 18, h: h / 2 - 2 },
+      { most, ink: { fill, stroke: INK, strokeMm: 0.4 } },
+    ),
   ]);
 }
 
