@@ -15,7 +15,7 @@ import {
   type Sheet,
   type SheetContext,
 } from './sheet';
-import { line, paragraph, sideBySide, startOf, type Block } from './text';
+import { line, paragraph, sideBySide, type Block } from './text';
 
 const SIZE_PT = 11;
 const BOX_MM = 5.4;
@@ -108,20 +108,26 @@ function slip(
       ...asked.shapes,
     );
     const from = numeric ? left + askMm : left + 6;
-    const each = (left + width - from) / question.boxes.length;
+    const answers = question.boxes.map((box, i) => {
+      if (typeof box === 'number') {
+        const open = 'open' in question && i === question.boxes.length - 1;
+        return [{ text: `${box}${open ? '+' : ''}`, language: 'en' as const }];
+      }
+      return said((language) =>
+        question.id === 'level'
+          ? say(FAMILY_WORDS, language, `level.${box}` as FamilyMessage)
+          : inEach(box === 'yes' ? 'slip.yes' : 'slip.no', { languages: [language] }),
+      );
+    });
+    // Each answer gets the room of its words, and an even share of what is left.
+    const needs = answers.map((texts) => measure(joined(texts), 'body', SIZE_PT) + BOX_MM + 3.5);
+    const spare = (left + width - from - needs.reduce((a, b) => a + b, 0)) / answers.length;
+    const even = numeric || spare < 0;
     const top = numeric ? y + 1.6 : y + asked.heightMm + 2;
     let below = top;
-    question.boxes.forEach((box, i) => {
-      const x = from + i * each;
-      const last = 'open' in question && i === question.boxes.length - 1;
-      const texts =
-        typeof box === 'number'
-          ? [{ text: `${box}${last ? '+' : ''}`, language: 'en' as const }]
-          : said((language) =>
-              question.id === 'level'
-                ? say(FAMILY_WORDS, language, `level.${box}` as FamilyMessage)
-                : inEach(box === 'yes' ? 'slip.yes' : 'slip.no', { languages: [language] }),
-            );
+    let x = from;
+    answers.forEach((texts, i) => {
+      const each = even ? (left + width - from) / answers.length : needs[i]! + spare;
       const label = stacked(texts, x + BOX_MM + 1.6, top, each - BOX_MM - 3, measure, 'beside');
       shapes.push(
         { kind: 'rect', x, y: top, width: BOX_MM, height: BOX_MM, stroke: INK, strokeMm: 0.35 },
@@ -133,9 +139,10 @@ function slip(
         }),
         ...label.shapes,
       );
+      x += each;
       below = Math.max(below, top + Math.max(label.heightMm, BOX_MM));
     });
-    y = Math.max(y + asked.heightMm, below) + 1.8;
+    y = Math.max(y + asked.heightMm, below) + 1.4;
   });
   rule();
   const open = stacked(
@@ -151,6 +158,8 @@ function slip(
   return shapes;
 }
 
+const joined = (texts: readonly { text: string }[]): string => texts.map(({ text }) => text).join(' · ');
+
 /** The same words in each language: one below the other, or beside each other with a dot between. */
 function stacked(
   texts: readonly { text: string; language: Language }[],
@@ -160,9 +169,8 @@ function stacked(
   measure: SheetContext['measure'],
   how: 'below' | 'beside',
 ): Block {
-  const oneLine = texts.map(({ text }) => text).join(' · ');
-  const rightToLeft = texts.some(({ language }) => startOf(language) === 'end');
-  if (how === 'beside' && !rightToLeft && measure(oneLine, 'body', SIZE_PT) <= widthMm)
+  const oneLine = joined(texts);
+  if (how === 'beside' && measure(oneLine, 'body', SIZE_PT) <= widthMm)
     return paragraph(oneLine, x, y, widthMm, measure, { sizePt: SIZE_PT });
   const shapes: Shape[] = [];
   let at = 0;

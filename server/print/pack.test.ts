@@ -15,7 +15,7 @@ import {
   type SheetContext,
 } from '~/core/print/sheet';
 import { LABEL_STOCKS } from '~/core/print/stock';
-import { boxOf, overlap, PAPER_NAMES, saidOn } from '~/core/print/testing';
+import { boxOf, overlap, PAPER_NAMES, saidOn, type Box } from '~/core/print/testing';
 import type { Language } from '~/core/words/message';
 import { measure } from './fonts';
 
@@ -57,9 +57,18 @@ const pack = (
   context: Partial<SheetContext> = {},
 ): Sheet[] => packSheets(orderOf(plan, change), { ...CONTEXT, paper, ...context });
 
-/** What is wrong on a page: shapes beyond what a printer reaches, and lines of text over one another. */
+const within = (inner: Box, outer: Box): boolean =>
+  inner.left >= outer.left - 0.2 &&
+  inner.top >= outer.top - 0.2 &&
+  inner.right <= outer.right + 0.2 &&
+  inner.bottom <= outer.bottom + 0.2;
+
+/** What is wrong on a page: shapes beyond what a printer reaches or over a cut, and text over text. */
 function faultsOf(sheet: Sheet, paper: Paper, where: string): string[] {
   const faults: string[] = [];
+  const cutStraight = (sheet.pieces ?? [])
+    .filter((piece) => !piece.outline)
+    .map(({ x, y, w, h }) => ({ left: x, top: y, right: x + w, bottom: y + h }));
   const lines: { text: string; box: ReturnType<typeof boxOf> }[] = [];
   for (const shape of sheet.shapes) {
     const box = boxOf(shape, measure);
@@ -70,6 +79,10 @@ function faultsOf(sheet: Sheet, paper: Paper, where: string): string[] {
       box.bottom > PAPERS[paper].heightMm - MARGIN_MM + 0.01
     )
       faults.push(`${where}, ${sheet.title}: beyond the page ${JSON.stringify(shape).slice(0, 160)}`);
+    if (shape.kind !== 'line' && shape.kind !== 'rect')
+      for (const piece of cutStraight)
+        if (overlap(box, piece) > 0.2 && !within(box, piece))
+          faults.push(`${where}, ${sheet.title}: cut through ${JSON.stringify(shape).slice(0, 160)}`);
     if (shape.kind !== 'text') continue;
     for (const other of lines)
       if (overlap(box, other.box) > 0.3)
@@ -249,6 +262,36 @@ describe('a pack', () => {
     for (const piece of sheets.flatMap((sheet) => sheet.pieces ?? []))
       if (!piece.spare) counts[piece.material] = (counts[piece.material] ?? 0) + 1;
     expect(counts).toEqual({ spinner: 1, 'number-card': 8, slip: 3, mat: 1, 'record-sheet': 2 });
+  });
+});
+
+describe('the slip', () => {
+  it.each(
+    PAPER_NAMES.flatMap((paper) => (['es', 'pt', 'ar', 'en'] as const).map((home) => [paper, home] as const)),
+  )('leaves lines to write on, on %s in %s', (paper, home) => {
+    const [page] = pack(
+      planFor([every[0]!]),
+      paper,
+      { items: ['slip'] },
+      {
+        languages: home === 'en' ? ['en'] : [home, 'en'],
+      },
+    );
+    const [slip] = page!.pieces!;
+    const bottom = Math.max(
+      ...page!.shapes.filter(({ kind }) => kind === 'text').map((shape) => boxOf(shape, measure).bottom),
+    );
+    const rules = page!.shapes.filter((shape) => shape.kind === 'line' && shape.y1 > bottom + 5);
+    expect(rules.length).toBeGreaterThanOrEqual(2);
+    for (const rule of rules)
+      expect(
+        within(boxOf(rule, measure), {
+          left: slip!.x,
+          top: slip!.y,
+          right: slip!.x + slip!.w,
+          bottom: slip!.y + slip!.h,
+        }),
+      ).toBe(true);
   });
 });
 
