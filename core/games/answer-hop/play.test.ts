@@ -1,0 +1,44 @@
+import { describe, expect, it } from 'vitest';
+import { fact, type Operation } from '~/core/cards/facts';
+import { inTurn, numbersIn, paramsOf, plays, strangeMeetings } from '../plays.testing';
+import { assume, type Params, type Turn } from '../types';
+import { answerHop } from '.';
+
+const OPS: Record<string, Operation> = { '+': 'add', '−': 'subtract', '×': 'multiply', '÷': 'divide' };
+const met = (turn: Turn) => {
+  const [a, b] = numbersIn(turn, 'a', 'b') as [number, number];
+  return [fact(OPS[String(turn.args.sign)]!, a, b)];
+};
+const CHANGES: Params[] = [
+  { ops: ['+'], to: 12 },
+  { ops: ['+', '−', '×', '÷'], to: 20, players: 3 },
+  { digits: [2, 4, 8], ops: ['+', '−'], to: 16 },
+];
+
+describe('a play of Answer Hop', () => {
+  it.each(CHANGES)('hops a right sentence for every target that has one, in order, with %j', (change) => {
+    const { digits, players } = paramsOf(answerHop, change) as { digits: number[]; players: number };
+    const { figures } = answerHop.reckon(paramsOf(answerHop, change), assume('g2'));
+    const possible = Array.from({ length: change.to as number }, (_, i) => i + 1).filter(
+      (target) => (figures[`ways.${target}`] as number) > 0,
+    );
+    for (const { turns } of plays(answerHop, change, 20)) {
+      expect(turns.map((turn) => numbersIn(turn, 'target')[0])).toEqual(possible);
+      expect(inTurn(turns, players)).toBe(true);
+      for (const turn of turns) {
+        const [a, b, target] = numbersIn(turn, 'a', 'b', 'target') as [number, number, number];
+        expect([digits.includes(a), digits.includes(b)]).toEqual([true, true]);
+        expect(met(turn)[0]!.answer).toBe(target);
+        expect(change.ops).toContain(turn.args.sign);
+        // The grown-up knows how many other ways there are.
+        expect(turn.coach!.args.ways).toBe(figures[`ways.${target}`]);
+      }
+    }
+  });
+
+  it('meets the ways to a target as often as each other', () => {
+    expect(strangeMeetings(answerHop, { ops: ['+', '×'], to: 9 }, ['add', 'multiply'], met, 3000)).toEqual(
+      [],
+    );
+  });
+});

@@ -1,0 +1,25 @@
+import { describe, expect, it } from 'vitest';
+import { inTurn, plays } from '../plays.testing';
+import { clapACount } from '.';
+
+describe('a play of Clap a Count', () => {
+  it.each([2, 5, 10])('counts in %is, group after group, the players in turn', (unit) => {
+    for (const { turns } of plays(clapACount, { unit, groups: 4, patterns: 5, players: 3 }, 2)) {
+      expect(turns).toHaveLength(5);
+      expect(inTurn(turns, 3)).toBe(true);
+      for (const { args } of turns) {
+        expect(args.unit).toBe(unit);
+        expect(String(args.spoken).split(', ').map(Number)).toEqual([unit, 2 * unit, 3 * unit, 4 * unit]);
+      }
+      // Once by the groups, once by what comes next.
+      expect(turns.map(({ coach }) => coach!.id)).toEqual([
+        'play.groups',
+        'play.next',
+        'play.groups',
+        'play.next',
+        'play.groups',
+      ]);
+      expect(turns[1]!.coach!.args.end).toBe(4 * unit);
+    }
+  });
+});

@@ -1,0 +1,61 @@
+import { describe, expect, it } from 'vitest';
+import { inTurn, numbersIn, paramsOf, plays } from '../plays.testing';
+import { assume, type Params } from '../types';
+import { skylineRolls } from '.';
+
+const figures = (change: Params) =>
+  skylineRolls.reckon(paramsOf(skylineRolls, change), assume('g1')).figures as Record<string, number>;
+
+describe('a play of Skyline Rolls', () => {
+  it.each([1, 2, 3])('adds up what %i dice show, and reads it as tens and ones', (dice) => {
+    for (const { turns, outcome } of plays(skylineRolls, { dice, rolls: 6, players: 3 }, 30)) {
+      expect(turns).toHaveLength(18);
+      expect(inTurn(turns, 3)).toBe(true);
+      const totals = [0, 0, 0];
+      for (const turn of turns) {
+        const [rolled, total, tens, ones] = numbersIn(turn, 'rolled', 'total', 'tens', 'ones') as [
+          number,
+          number,
+          number,
+          number,
+        ];
+        expect(rolled >= dice && rolled <= 6 * dice).toBe(true);
+        totals[turn.player - 1]! += rolled;
+        expect(total).toBe(totals[turn.player - 1]);
+        expect([10 * tens + ones, ones < 10]).toEqual([total, true]);
+        expect(turn.coach!.id).toBe(ones === 0 ? 'play.full' : 'play.tens');
+      }
+      expect(outcome.blocks).toBe(totals.reduce((a, b) => a + b, 0));
+    }
+  });
+
+  it.each([50, 100])('ends as soon as one player has %i', (reach) => {
+    for (const { turns } of plays(skylineRolls, { goal: 'reach', reach, players: 2 }, 40)) {
+      expect(turns.slice(0, -1).every(({ args }) => Number(args.total) < reach)).toBe(true);
+      expect(Number(turns.at(-1)!.args.total)).toBeGreaterThanOrEqual(reach);
+    }
+  });
+
+  it('has blocks enough in 95 of 100 plays, and at most in every one', () => {
+    const change = { dice: 2, rolls: 5, players: 2 };
+    const { 'kit.p95': enough, 'kit.max': most, 'perPlayer.mean': each } = figures(change);
+    const blocks = plays(skylineRolls, change, 4000).map(({ outcome }) => outcome.blocks!);
+    const within = blocks.filter((n) => n <= enough!).length / blocks.length;
+    expect(within).toBeGreaterThan(0.95 - 4 * Math.sqrt((0.95 * 0.05) / blocks.length));
+    expect(blocks.filter((n) => n < enough!).length / blocks.length).toBeLessThan(0.95 + 0.014);
+    expect(Math.max(...blocks)).toBeLessThanOrEqual(most!);
+    const mean = blocks.reduce((a, b) => a + b, 0) / blocks.length;
+    // Twenty dice with a variance of 35/12 each.
+    expect(Math.abs(mean - 2 * each!)).toBeLessThan(4 * Math.sqrt((20 * 35) / 12 / blocks.length));
+  });
+
+  it('reaches its number in as many rolls as it reckons', () => {
+    const change = { goal: 'reach', reach: 50, players: 1 };
+    const { 'rollsToReach.mean': mean, 'rollsToReach.p90': p90 } = figures(change);
+    const rolls = plays(skylineRolls, change, 3000).map(({ turns }) => turns.length);
+    expect(Math.abs(rolls.reduce((a, b) => a + b, 0) / rolls.length - mean!)).toBeLessThan(
+      4 * (1 / Math.sqrt(3000)) * 1.2,
+    );
+    expect(rolls.filter((n) => n <= p90!).length / rolls.length).toBeGreaterThan(0.9 - 0.022);
+  });
+});
