@@ -1,5 +1,6 @@
 import styled, { css } from 'styled-components';
 import { PT_MM, type FontName, type Ink, type Shape, type Sheet } from '~/core/print/sheet';
+import { ARABIC } from '~/core/print/text';
 import { LANGUAGES } from '~/core/words/message';
 import { color, type as face } from './theme';
 
@@ -19,6 +20,8 @@ function Drawn({ shape }: { shape: Shape }) {
     case 'text': {
       // Anchors of shapes are sides of the paper; those of SVG follow the direction of the text.
       const rtl = shape.language !== undefined && LANGUAGES[shape.language].direction === 'rtl';
+      // In a heading Arabic is bold; the letters beside it have one weight only, and none is made up for them.
+      const boldArabic = shape.font === 'display' && ARABIC.test(shape.text);
       const anchor = rtl ? ({ start: 'end', end: 'start', middle: 'middle' } as const) : undefined;
       return (
         <text
@@ -26,7 +29,8 @@ function Drawn({ shape }: { shape: Shape }) {
           y={shape.y}
           fontSize={shape.sizePt * PT_MM}
           fontFamily={FAMILY[shape.font]}
-          fontWeight={shape.font === 'bold' ? 700 : 400}
+          fontWeight={shape.font === 'bold' || boldArabic ? 700 : 400}
+          style={boldArabic ? { fontSynthesis: 'none' } : undefined}
           textAnchor={anchor ? anchor[shape.anchor] : shape.anchor}
           direction={rtl ? 'rtl' : undefined}
           fill={shape.fill}

@@ -10,6 +10,9 @@ export interface TextStyle {
   language?: Language;
 }
 
+/** The blocks of Arabic script, its own punctuation included: set in a font of its own. */
+export const ARABIC = /[\u0600-\u06FF\u0750-\u077F\u08A0-\u08FF\uFB50-\uFDFF\uFE70-\uFEFC]/;
+
 /** Height of one line, in mm. */
 export const lineMm = (sizePt: number): number => sizePt * PT_MM * 1.28;
 

@@ -1,6 +1,7 @@
 /** Text in both directions: split into runs of one font, in the order in which they stand on paper. */
 import bidiFactory from 'bidi-js';
 import type { FontName } from '~/core/print/sheet';
+import { ARABIC } from '~/core/print/text';
 
 export interface Run {
   text: string;
@@ -8,9 +9,6 @@ export interface Run {
 }
 
 const bidi = bidiFactory();
-/** The blocks of Arabic script, its own punctuation included. */
-const ARABIC = /[\u0600-\u06FF\u0750-\u077F\u08A0-\u08FF\uFB50-\uFDFF\uFE70-\uFEFC]/;
-
 const plain = (text: string, font: FontName): Run[] => [{ text, font }];
 const arabicOf = (font: FontName): Run['font'] => (font === 'body' ? 'arabic' : 'arabicBold');
 
