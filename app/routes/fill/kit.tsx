@@ -1,4 +1,3 @@
-import { useState } from 'react';
 import { data, Form, Link, redirect, useNavigation, useSearchParams } from 'react-router';
 import { checkForm, type FieldErrors } from '~/core/check/check';
 import { AGE_BANDS } from '~/core/games/types';
@@ -92,15 +91,12 @@ export async function action({ request, params }: Route.ActionArgs) {
 export default function KitPage({ loaderData, actionData }: Route.ComponentProps) {
   const { kit, copies, variants, mayChange } = loaderData;
   const [search] = useSearchParams();
-  const [changing, setChanging] = useState(false);
+  const changing = search.has('change');
   const run = search.get('run');
   const fresh = copies.filter((copy) => copy.buildRunId === run);
   const recipe = recipeOf(loaderData.plan);
   const errors: FieldErrors = actionData?.errors ?? {};
-  if (mayChange && (changing || (actionData && !actionData.build)))
-    return (
-      <Change key={kit.id} kit={kit} variants={variants} errors={errors} onDone={() => setChanging(false)} />
-    );
+  if (mayChange && changing) return <Change key={kit.id} kit={kit} variants={variants} errors={errors} />;
   return (
     <Workplace>
       <Stack>
@@ -108,9 +104,9 @@ export default function KitPage({ loaderData, actionData }: Route.ComponentProps
           title={kit.name}
           action={
             mayChange && (
-              <Button quiet onPress={() => setChanging(true)}>
+              <ButtonLink quiet href={`/fill/${kit.id}?change=1`}>
                 Change this kit
-              </Button>
+              </ButtonLink>
             )
           }
         >
@@ -237,12 +233,10 @@ function Change({
   kit,
   variants,
   errors,
-  onDone,
 }: {
   kit: Route.ComponentProps['loaderData']['kit'];
   variants: Route.ComponentProps['loaderData']['variants'];
   errors: FieldErrors;
-  onDone: () => void;
 }) {
   const start: KitDraft = {
     name: kit.name,
@@ -260,25 +254,16 @@ function Change({
         <Heading
           title={`Change ${kit.name}`}
           action={
-            <Button
-              quiet
-              onPress={() => {
-                forget();
-                onDone();
-              }}
-            >
+            <ButtonLink quiet href={`/fill/${kit.id}`} onPress={forget}>
               Leave it as it was
-            </Button>
+            </ButtonLink>
           }
         />
         <Sheet aria-label="The kit">
           <KitForm
             draft={draft}
             onChange={(change) => set((old) => ({ ...old, ...change }))}
-            onSubmit={() => {
-              forget();
-              onDone();
-            }}
+            onSubmit={forget}
             variants={variants}
             errors={errors}
             action="Save the changes"

@@ -1,0 +1,131 @@
+import { afterAll, beforeEach, describe, expect, it } from 'vitest';
+import { showTag } from '~/core/lending/tag';
+import { closeDatabase } from '~/data/db';
+import { addAnswer, listAnswers } from '~/data/queries/listening';
+import { lend, listShortages, takeBack } from '~/data/queries/lending';
+import { today } from '~/server/today';
+import { smallSchool, type SmallSchool } from '../world';
+import { closeBrowser, expectAccessible, open, signIn, visitor } from './browser';
+
+let world: SmallSchool;
+beforeEach(async () => {
+  world = await smallSchool();
+});
+afterAll(async () => {
+  await closeBrowser();
+  await closeDatabase();
+});
+
+/** A loan of a copy to a family, due in a week. */
+async function out(copy: number, family: number): Promise<string> {
+  const made = await lend({
+    copyId: world.copies[copy]!.id,
+    familyId: world.families[family]!.id,
+    lentOn: today(),
+    dueOn: today(),
+    personId: world.people.helper.id,
+  });
+  if (!made.ok) throw new Error(made.reason);
+  return made.loanId;
+}
+/** The copy is home again with so many of its six counters. */
+const home = (loanId: string, counted: number) =>
+  takeBack({
+    loanId,
+    returnedOn: today(),
+    personId: world.people.helper.id,
+    counts: world.copies[0]!.parts.map(({ material, quantity }) => ({
+      material,
+      expected: quantity,
+      counted: material === 'two-colour-counter' ? counted : quantity,
+    })),
+  });
+
+describe('looking back', () => {
+  it('shows what a copy lacks, mends it, undoes that, and not when it was counted again', async () => {
+    await home(await out(0, 0), 4);
+    const tag = showTag(world.copies[0]!.tag);
+    const { page, complaints } = await visitor({ expected: /409/ });
+    await signIn(page);
+    await open(page, '/look-back');
+    await page.getByText('2 of 6').waitFor();
+    const margin = page.getByRole('complementary', { name: 'Reckonings' });
+    expect(await margin.innerText()).toMatch(/1\s+of 3/);
+    await expectAccessible(page);
+
+    // The copy tells its life and what is missing.
+    await page.getByRole('link', { name: tag }).click();
+    await page.getByRole('heading', { name: `Copy ${tag}`, level: 1 }).waitFor();
+    await expect.poll(() => margin.innerText()).toMatch(/2\s+parts/);
+    expect(await page.getByRole('region', { name: 'Life' }).innerText()).toMatch(/Lent to Familia Vela/);
+    await expectAccessible(page);
+
+    await page.goBack();
+    await page.getByRole('button', { name: `The parts are back in ${tag}` }).click();
+    await page.getByText('The copy counts as complete again.').waitFor();
+    expect(await listShortages()).toEqual([]);
+    await page.getByRole('button', { name: 'Undo this mending' }).click();
+    await page.getByText('The parts count as missing again.').waitFor();
+    expect(await listShortages()).toMatchObject([{ expected: 6, counted: 4 }]);
+    await page.getByRole('button', { name: `The parts are back in ${tag}` }).click();
+    await page.getByText('The copy counts as complete again.').waitFor();
+    // It goes out and comes home with five before anybody presses Undo.
+    await home(await out(0, 1), 5);
+    await page.getByRole('button', { name: 'Undo this mending' }).click();
+    await page.getByText('This copy was counted again meanwhile. Nothing was changed.').waitFor();
+    expect(await listShortages()).toMatchObject([{ expected: 6, counted: 5 }]);
+    expect(complaints).toEqual([]);
+  });
+
+  it('says so when there is nothing to mend and nobody was reached', async () => {
+    const { page, complaints } = await visitor();
+    await signIn(page);
+    await open(page, '/look-back');
+    await page.getByText('Nothing to mend').waitFor();
+    const margin = page.getByRole('complementary', { name: 'Reckonings' });
+    expect(await margin.innerText()).toMatch(/0\s+of 3/);
+    await open(page, '/listen');
+    await page.getByText('Nobody has answered yet').waitFor();
+    await expectAccessible(page);
+    expect(complaints).toEqual([]);
+  });
+});
+
+describe('listening', () => {
+  it('says what answers mean for the next basket, and which are new until they are read', async () => {
+    for (const [copy, family, level, minutes] of [
+      [0, 0, 'tooEasy', 6],
+      [1, 1, 'tooEasy', 5],
+      [2, 2, 'tooEasy', 7],
+    ] as const)
+      await addAnswer({
+        sendKey: crypto.randomUUID(),
+        loanId: await out(copy, family),
+        language: family === 0 ? 'es' : 'en',
+        childDid: family === 0 ? 'Lo hizo sola.' : '',
+        missing: family === 1 ? 'one counter' : '',
+        anythingElse: '',
+        level,
+        minutes,
+        times: 2,
+        children: 1,
+        grownUps: 1,
+      });
+    const { page, complaints } = await visitor();
+    await signIn(page);
+    const leaf = page.getByRole('navigation', { name: 'Stations' }).getByRole('link', { name: /^Listen/ });
+    await expect.poll(() => leaf.innerText()).toMatch(/3/);
+    await open(page, '/listen');
+    await page.getByText(/3 of 3 families found 6 counters too easy/).waitFor();
+    await page.getByText(/One step harder: use 7 counters/).waitFor();
+    await page.getByText('“Lo hizo sola.”').waitFor();
+    await page.getByText('missing or broken').waitFor();
+    expect(await page.getByText('played 2 times, about 5 minutes, 1 child, 1 grown-up').count()).toBe(1);
+    await expectAccessible(page);
+    await page.getByRole('button', { name: 'I have read the 3 new answers' }).click();
+    await expect.poll(() => page.getByText('new', { exact: true }).count()).toBe(0);
+    expect((await listAnswers()).every(({ answer }) => answer.readAt !== null)).toBe(true);
+    await expect.poll(() => leaf.innerText()).not.toMatch(/3/);
+    expect(complaints).toEqual([]);
+  });
+});
