@@ -76,6 +76,9 @@ export async function action({ request, params }: Route.ActionArgs) {
   throw redirect(`/take-back?home=${loan.id}`);
 }
 
+/** A refusal too is followed by a fresh look: another desk may have taken the copy back meanwhile. */
+export const shouldRevalidate = (): boolean => true;
+
 export default function Check({ loaderData, actionData }: Route.ComponentProps) {
   return (
     <Counting
