@@ -64,11 +64,16 @@ export const wordedGames = async (): Promise<Game[]> => [
   ...(await listOwnGames()).map(({ id, definition }) => ownGame(definition, ownGameId(id))),
 ];
 
-/** For each game, how many lines of a language nobody has found right yet. English is the source and counts as checked. */
-export async function uncheckedLines(): Promise<
-  { gameId: string; name: string; language: Worded; unchecked: number; lines: number }[]
-> {
-  const [games, rows] = await Promise.all([wordedGames(), latest()]);
+interface Unchecked {
+  gameId: string;
+  name: string;
+  language: Worded;
+  unchecked: number;
+  lines: number;
+}
+/** For each game as it is worded, how many lines of a language nobody has found right yet. English is the source and counts as checked. */
+async function uncheckedIn(games: readonly Game[]): Promise<Unchecked[]> {
+  const rows = await latest();
   return games.flatMap((game) => {
     const checks = holding(
       game,
@@ -87,10 +92,21 @@ export async function uncheckedLines(): Promise<
   });
 }
 
-/** Game ids with the languages in which every line was found right. */
-export async function checkedLanguages(): Promise<Record<string, Worded[]>> {
+/** What waits on the words desk, game by game. */
+export const uncheckedLines = async (): Promise<Unchecked[]> => uncheckedIn(await wordedGames());
+
+/**
+ * Ids of these games with the languages in which every line was found right, as it is worded in the game that is
+ * given: one of the school's own may have been worded anew since it was put into a kit. A game that is given in
+ * several wordings is checked where all of them are.
+ */
+export async function checkedLanguages(games: readonly Game[]): Promise<Record<string, Worded[]>> {
+  const all = await uncheckedIn(games);
   const checked: Record<string, Worded[]> = {};
-  for (const { gameId, language, unchecked } of await uncheckedLines())
-    if (unchecked === 0) (checked[gameId] ??= []).push(language);
+  for (const { id } of games)
+    checked[id] = WORDED.filter((language) => {
+      const here = all.filter((one) => one.gameId === id && one.language === language);
+      return here.length > 0 && here.every(({ unchecked }) => unchecked === 0);
+    });
   return checked;
 }

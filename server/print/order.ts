@@ -1,6 +1,7 @@
 /** A print order read from an address, so that what is previewed is what is printed. */
 import { checkForm, type FieldErrors } from '~/core/check/check';
 import { gameFor } from '~/core/games';
+import type { Game } from '~/core/games/types';
 import { LABEL_STOCKS, labelStockSchema, type LabelOrder, type LabelStockName } from '~/core/print/stock';
 import { PACK_ITEMS, PACK_SCOPES, USUAL_ITEMS, type PackItem, type PackScope } from '~/core/print/choices';
 import { missingWording, packOf, piecesOf, type PackOrder, type PieceChoice } from '~/core/print/pack';
@@ -113,10 +114,15 @@ export async function readOrder(search: URLSearchParams, school: School): Promis
   };
 }
 
+/** Every game in the copies of an order, as it is worded there. */
+const gamesIn = ({ copies }: PrintOrder): Game[] => [
+  ...new Set(copies.flatMap((copy) => copy.plan.variants.map(gameFor))),
+];
+
 /** The order as plain data, for the preview and for the worker. */
 export async function taskOf(request: Request, order: PrintOrder, school: School): Promise<Task> {
   const { home, paper, finish, cuts, fill, lost } = order;
-  const checked = await checkedLanguages();
+  const checked = await checkedLanguages(gamesIn(order));
   const mark = order.items.includes('labels') ? await schoolMark() : null;
   const runs = [...new Set(order.copies.map((copy) => copy.buildRunId))];
   const packs = runs.map((run): PackOrder => {
@@ -222,11 +228,11 @@ const rememberedPieces = rememberedBy(
 export async function uncheckedIn(order: PrintOrder): Promise<string[]> {
   const { home } = order;
   if (home === 'en') return [];
-  const checked = await checkedLanguages();
-  const variants = order.copies.flatMap((copy) => copy.plan.variants);
-  const names = variants
-    .filter(({ gameId }) => !(checked[gameId] as readonly Language[] | undefined)?.includes(home))
-    .map((variant) => gameFor(variant).words.en.name!);
+  const games = gamesIn(order);
+  const checked = await checkedLanguages(games);
+  const names = games
+    .filter(({ id }) => !(checked[id] as readonly Language[]).includes(home))
+    .map((game) => game.words.en.name!);
   return [...new Set(names)];
 }
 

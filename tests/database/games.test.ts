@@ -124,10 +124,14 @@ describe('games of the school', () => {
         personId: world.people.reader.id,
       })),
     );
-    expect(await checkedLanguages()).toEqual({ [game.id]: ['es'] });
+    expect(await checkedLanguages([game])).toEqual({ [game.id]: ['es'] });
     // A line that is worded anew is to be checked anew.
     await saveOwnGame({ ...named('Ferry Load'), goal: { en: 'Load {goal}.', es: 'Suban {goal}.' } }, { id });
-    expect(await checkedLanguages()).toEqual({});
+    const anew = gameFor(await requireGame(game.id));
+    expect(await checkedLanguages([anew])).toEqual({ [game.id]: [] });
+    // A kit that was filled before has the wording that was checked; both together are not.
+    expect(await checkedLanguages([game])).toEqual({ [game.id]: ['es'] });
+    expect(await checkedLanguages([game, anew])).toEqual({ [game.id]: [] });
     expect((await uncheckedLines()).find((one) => one.gameId === game.id)!.unchecked).toBe(1);
   });
 });

@@ -299,10 +299,11 @@ describe('wording', () => {
       unchecked: ids.length,
     });
     await addLineChecks(game, rows(ids, true));
-    expect(await checkedLanguages()).toEqual({ [game.id]: ['es'] });
+    const other = gameOf('tile-sums');
+    expect(await checkedLanguages([game, other])).toEqual({ [game.id]: ['es'], [other.id]: [] });
     expect((await lineChecks(game))[lineKey('name', 'es')]).toMatchObject({ right: true, by: 'Reader' });
     await addLineChecks(game, rows(['name'], false));
-    expect(await checkedLanguages()).toEqual({});
+    expect(await checkedLanguages([game])).toEqual({ [game.id]: [] });
     await db().update(wordingCheck).set({ message: 'as it was worded before' });
     expect((await uncheckedLines()).find((one) => one.gameId === game.id)!.unchecked).toBe(ids.length);
   });

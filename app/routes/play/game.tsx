@@ -32,8 +32,8 @@ export async function loader({ request, params, context }: Route.LoaderArgs) {
   const { language } = page;
   const path = `/p/${params.linkKey}`;
   if (page.refused) return data({ language, path, refused: page.refused }, { status: page.status });
-  const checked = await checkedLanguages();
   const recipe = recipeOf(page.copy.plan);
+  const checked = await checkedLanguages(recipe.variants.map(({ variant }) => gameFor(variant)));
   return data({
     language,
     path,
