@@ -114,10 +114,11 @@ export async function readOrder(search: URLSearchParams, school: School): Promis
   };
 }
 
-/** Every game in the copies of an order, as it is worded there. */
-const gamesIn = ({ copies }: PrintOrder): Game[] => [
-  ...new Set(copies.flatMap((copy) => copy.plan.variants.map(gameFor))),
-];
+/** Every game in the copies of an order, as it is worded there. Copies that were built together hold the same. */
+const gamesIn = ({ copies }: PrintOrder): Game[] => {
+  const plans = new Map(copies.map((copy) => [copy.buildRunId, copy.plan]));
+  return [...plans.values()].flatMap(({ variants }) => variants.map(gameFor));
+};
 
 /** The order as plain data, for the preview and for the worker. */
 export async function taskOf(request: Request, order: PrintOrder, school: School): Promise<Task> {
