@@ -2,7 +2,7 @@ import styled from 'styled-components';
 import type { Figure, Reckoning } from '~/core/games/types';
 import { materialOf } from '~/core/kits/materials';
 import { CHANCE } from '~/core/games/make';
-import { count, hundredths, plain } from '~/core/words/numbers';
+import { count, hundredths, plain, unitFor } from '~/core/words/numbers';
 import { Button } from './Button';
 import { Entered, Entries, Faint, Margin, TableFrame } from './Page';
 import { color } from './theme';
@@ -21,7 +21,7 @@ const Under = styled.div`
 /** A figure's number as it is read, with its error where it was simulated; chances in hundredths. */
 export function shown({ value, unit, error }: Figure): { number: string; unit: string } {
   const chance = unit === CHANCE;
-  const said = chance ? 'in 100' : unit;
+  const said = chance ? 'in 100' : unitFor(value, unit);
   if (error === undefined || error === 0)
     return { number: chance ? hundredths(value) : plain(value), unit: said };
   // As many decimals as the error leaves meaning in.

@@ -44,6 +44,14 @@ function settings(knob: Knob, random: Random): ParamValue[] {
   }
 }
 
+/** "1 cards" and the like: one of something that is said as many. Players have numbers, which are no counts. */
+function oneAsMany(text: string): string | undefined {
+  const plain = text.replace(/\b(player|participante) \d+/gi, '');
+  return /(?<![\d.,:÷×+−–-] ?|\d \p{L}+ )\b1 (?!(?:is|es|as|was|has|less|plus|minus|times|makes|más|menos|veces)\b)\p{L}+s\b/u.exec(
+    plain,
+  )?.[0];
+}
+
 /** Each knob at each of its settings beside every preset, and a number of random mixtures. */
 function tried(game: Game): { good: Params[]; bad: Params[] } {
   const random = seeded(7);
@@ -209,6 +217,33 @@ describe.each(SHELF.map((game): [string, Game] => [game.id, game]))('%s', (_, ga
       for (const language of WORDED)
         expect(say(game.words, language, 'goal', game.about(params))).toBeTruthy();
     }
+  });
+
+  it('says one of a thing as one', () => {
+    const wrong = new Set<string>();
+    for (const params of good) {
+      const reckoning = game.reckon(params, assume('g1'));
+      const said = [
+        ...WORDED.flatMap((language) =>
+          [{ id: 'goal', args: game.about(params) }, ...game.steps(params)].map((step) =>
+            say(game.words, language, step.id, step.args),
+          ),
+        ),
+        game.subject(params),
+        ...reckoning.explained.map(({ reason }) => reason),
+        ...reckoning.parts.map(({ reason }) => reason),
+        ...reckoning.notices.flatMap(({ text, mend }) => [text, mend?.label ?? '']),
+        ...reckoning.prep,
+      ];
+      let turns = 0;
+      for (const turn of game.play(params, seeded(6))) {
+        if (++turns > 30) break;
+        for (const { id, args } of [turn, turn.coach].filter((one) => one !== undefined))
+          for (const language of WORDED) said.push(say(game.words, language, id, args));
+      }
+      for (const text of said) if (oneAsMany(text)) wrong.add(text);
+    }
+    expect([...wrong]).toEqual([]);
   });
 
   it('has no line that is never said', () => {

@@ -26,6 +26,15 @@ export function inGames(chance: number): string {
 export const count = (n: number, one: string, many = `${one}s`): string =>
   `${whole.format(n)} ${n === 1 ? one : many}`;
 
+/** A unit for a number: "sheets" is "sheet" for exactly one. Units that are no plural stay as they are. */
+export const unitFor = (value: number, unit: string): string =>
+  value === 1 && /^[a-z]+s$/.test(unit)
+    ? unit.replace(
+        /(?:(ch|sh|x|ss)es|(i)es|s)$/,
+        (_, sibilant?: string, y?: string) => sibilant ?? (y ? 'y' : ''),
+      )
+    : unit;
+
 /** A chance in hundredths: whole, or with the decimals it takes to tell it from 0 and from 100. */
 export function hundredths(chance: number): string {
   const near = Math.min(chance, 1 - chance);

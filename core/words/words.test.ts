@@ -4,7 +4,7 @@ import { MATERIAL_WORDS } from '~/core/kits/materials';
 import { FAMILY_WORDS } from './family';
 import { argumentsOf, digitsIn } from './inspect';
 import { format, say, wordedOr, WORDED, type Wording } from './message';
-import { count, plain, share } from './numbers';
+import { centsIn, count, money, plain, share, unitFor } from './numbers';
 import { PRINT_WORDS } from './print';
 
 const WORDINGS: [string, Wording][] = [
@@ -77,5 +77,39 @@ describe('numbers', () => {
       'always',
     ]);
     expect([count(1, 'copy', 'copies'), count(3, 'copy', 'copies')]).toEqual(['1 copy', '3 copies']);
+  });
+  it('have a unit for one and for many', () => {
+    for (const [many, one] of [
+      ['sheets', 'sheet'],
+      ['pouches', 'pouch'],
+      ['families', 'family'],
+      ['pieces', 'piece'],
+      ['moves', 'move'],
+      ['m²', 'm²'],
+      ['of 6', 'of 6'],
+      ['in 100', 'in 100'],
+      ['', ''],
+    ] as const)
+      expect([unitFor(1, many), unitFor(2, many), unitFor(1.2, many), unitFor(0, many)]).toEqual([
+        one,
+        many,
+        many,
+        many,
+      ]);
+  });
+  it('are read as amounts of money, however they are typed', () => {
+    for (const [typed, cents] of [
+      ['12', 1200],
+      ['12.5', 1250],
+      [' $0.07 ', 7],
+      ['1,99', 199],
+      ['', undefined],
+      ['1.999', undefined],
+      ['-3', undefined],
+      ['3 dollars', undefined],
+      ['12345678', undefined],
+    ] as const)
+      expect([typed, centsIn(typed)]).toEqual([typed, cents]);
+    for (const cents of [0, 5, 99, 100, 123456]) expect(centsIn(money(cents).replace(',', ''))).toBe(cents);
   });
 });

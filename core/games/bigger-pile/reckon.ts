@@ -104,7 +104,7 @@ export function reckon(params: PileParams, assumptions: Assumptions): Reckoning 
       count < 5 &&
         mind(
           'few-rounds',
-          `Only ${count} rounds: the game is over before it has begun.`,
+          `Only ${count} ${count === 1 ? 'round' : 'rounds'}: the game is over before it has begun.`,
           players > 2 ? mend('Play with two', params, { players: 2 }) : undefined,
         ),
       tie !== undefined &&

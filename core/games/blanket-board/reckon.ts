@@ -1,7 +1,7 @@
 import { fact } from '~/core/cards/facts';
 import { mean } from '~/core/chance/pmf';
 import { QUICK, simulatePlays, type Effort } from '~/core/chance/simulate';
-import { inGames } from '~/core/words/numbers';
+import { count, inGames } from '~/core/words/numbers';
 import { chanceFigure, figure, know, mend, mind, need, reckoned, simulatedFigure, stop } from '../make';
 import type { Assumptions, Figure, Reckoning } from '../types';
 import { callsToFirst, meanCalls, tieChance } from './odds';
@@ -64,7 +64,7 @@ export function reckon(params: BlanketParams, assumptions: Assumptions, effort: 
           'Calls until all are full',
           exact.last,
           'calls',
-          `All ${boards} boards together; exact.`,
+          `${boards === 1 ? 'The one board' : `All ${boards} boards together`}; exact.`,
         ),
         chanceFigure(
           'tie.chance',
@@ -77,7 +77,13 @@ export function reckon(params: BlanketParams, assumptions: Assumptions, effort: 
     assumptions,
     figures: [
       figure('slips', 'Calling slips', numbers, 'slips', `One for each number from ${from} to ${params.to}.`),
-      figure('chips', 'Chips to cover', cells * boards, 'chips', `${cells} for each of ${boards} boards.`),
+      figure(
+        'chips',
+        'Chips to cover',
+        cells * boards,
+        'chips',
+        `${cells} for ${boards === 1 ? 'one board' : `each of ${boards} boards`}.`,
+      ),
       ...lengths,
       figure(
         'boardsDistinct',
@@ -107,7 +113,7 @@ export function reckon(params: BlanketParams, assumptions: Assumptions, effort: 
       need('slip', numbers, 'Each number once, with its dots.'),
       need('chip', cells * boards, 'To cover every cell of every board.'),
     ],
-    prep: [`Print ${boards} boards and ${numbers} slips; cut the slips.`],
+    prep: [`Print ${count(boards, 'board')} and ${count(numbers, 'slip')}; cut the slips.`],
     turns,
     practice: Array.from({ length: numbers }, (_, i) => ({
       fact: fact('quantity', from + i),

@@ -1,6 +1,6 @@
 import { fact } from '~/core/cards/facts';
 import { entries, map, mean, quantile } from '~/core/chance/pmf';
-import { plain, share } from '~/core/words/numbers';
+import { count, plain, share } from '~/core/words/numbers';
 import { chanceFigure, figure, know, mend, mind, need, reckoned } from '../make';
 import type { Assumptions, Practised, Reckoning } from '../types';
 import { bagScore, drawChance, roundsOf, teamScore } from './odds';
@@ -22,14 +22,14 @@ export function reckon(params: OrbitParams, assumptions: Assumptions): Reckoning
         'Field',
         (area.widthMm * area.depthMm) / 1e6,
         'm²',
-        `${area.rows} rows of ${area.columns} circles: ${plain(area.widthMm / 1000)} × ${plain(area.depthMm / 1000)} m, nearest to 5 : 3.`,
+        `${count(area.rows, 'row')} of ${count(area.columns, 'circle')}: ${plain(area.widthMm / 1000)} × ${plain(area.depthMm / 1000)} m, nearest to 5 : 3.`,
       ),
       figure(
         'score.mean',
         'Score of a team',
         mean(score),
         'points',
-        `The exact average of ${bags} bags that hit ${Math.round(hit * 100)} times in 100${miss === 'again' ? ' and are thrown until they do' : ''}.`,
+        `The exact average of ${bags === 1 ? 'one bag that hits' : `${bags} bags that hit`} ${Math.round(hit * 100)} times in 100${miss === 'again' ? ` and ${bags === 1 ? 'is thrown until it does' : 'are thrown until they do'}` : ''}.`,
       ),
       figure('score.p10', 'One team in ten has at most', quantile(score, 0.1), 'points', 'Exact.'),
       figure('score.p90', 'Nine in ten have at most', quantile(score, 0.9), 'points', 'Exact.'),
@@ -45,7 +45,7 @@ export function reckon(params: OrbitParams, assumptions: Assumptions): Reckoning
       need('plan', 1, 'With the measures and the throwing line.'),
     ],
     prep: [
-      `Chalk ${circles} circles of ${plain(diameterMm / 10)} cm: ${area.rows} rows of ${area.columns}. A string and a stick of chalk draw them round.`,
+      `Chalk ${circles} circles of ${plain(diameterMm / 10)} cm: ${count(area.rows, 'row')} of ${area.columns}. A string and a stick of chalk draw them round.`,
       `Chalk the throwing line ${steps === 1 ? 'one step' : `${steps} steps`} away.`,
     ],
     turns: map(rounds, (n) => 2 * n),

@@ -1,5 +1,6 @@
 import { fact } from '~/core/cards/facts';
 import { point } from '~/core/chance/pmf';
+import { count } from '~/core/words/numbers';
 import { figure, know, mend, mind, need, reckoned } from '../make';
 import type { Assumptions, Reckoning } from '../types';
 import { framesEach, ladder, sentences, type TrailParams } from './rules';
@@ -17,7 +18,7 @@ export function reckon(params: TrailParams, assumptions: Assumptions): Reckoning
         'Ten-frames',
         frames,
         'frames',
-        `${problems} problems, ${framesEach(params)} ${framesEach(params) === 1 ? 'frame' : 'frames'} each; ${pages} ${pages === 1 ? 'page' : 'pages'} of ${params.frames}.`,
+        `${count(problems, 'problem')}, ${count(framesEach(params), 'frame')} each; ${count(pages, 'page')} of ${params.frames}.`,
       ),
       figure(
         'counters',

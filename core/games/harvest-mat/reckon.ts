@@ -48,7 +48,7 @@ export function reckon(params: MatParams, assumptions: Assumptions): Reckoning {
               `${source === 'cards' ? 'Draws' : 'Rolls'} to cover the mat`,
               cover.mean,
               rolls,
-              `The exact average for these ${cells.length} cells.`,
+              `The exact average for ${cells.length === 1 ? 'this one cell' : `these ${cells.length} cells`}.`,
             ),
             figure(
               'rollsToCover.p95',
@@ -76,13 +76,13 @@ export function reckon(params: MatParams, assumptions: Assumptions): Reckoning {
               'Sum cards',
               cards.length,
               'cards',
-              `${cardsPerSum} for each of ${wanted.length} numbers.`,
+              `${cardsPerSum} for ${wanted.length === 1 ? 'one number' : `each of ${wanted.length} numbers`}.`,
             ),
           ]
         : []),
     ],
     parts: [
-      need('mat', 1, `${cells.length} cells.`),
+      need('mat', 1, `${cells.length === 1 ? 'One cell' : `${cells.length} cells`}.`),
       ...(source === 'cards'
         ? [need('sum-card', cards.length, 'At least one for every number on the mat.')]
         : [need('die', source === 'one-die' ? 1 : 2, 'Rolled in turns.')]),

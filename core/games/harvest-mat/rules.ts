@@ -118,7 +118,7 @@ export const about = ({ source }: MatParams) => ({
   source: { 'one-die': 'one', 'two-dice': 'two', cards: 'cards' }[source],
 });
 export const subject = ({ source, cells }: MatParams): string =>
-  `${cells.length} cells, ${{ 'one-die': 'one die', 'two-dice': 'two dice', cards: 'sum cards' }[source]}`;
+  `${cells.length === 1 ? 'one cell' : `${cells.length} cells`}, ${{ 'one-die': 'one die', 'two-dice': 'two dice', cards: 'sum cards' }[source]}`;
 
 /** From one die to two, then to sum cards; the mat follows the odds. */
 export function ladder(params: MatParams): Ladder {

@@ -3,6 +3,7 @@ import { fact } from '~/core/cards/facts';
 import { evenly, mean, point, product } from '~/core/chance/pmf';
 import { figure, know, mend, mind, need, needFrom, reckoned } from '../make';
 import { quantile } from '~/core/chance/pmf';
+import { count } from '~/core/words/numbers';
 import type { Assumptions, Reckoning } from '../types';
 import { ladder, shown, type MarketParams } from './rules';
 
@@ -32,7 +33,7 @@ export function reckon(params: MarketParams, assumptions: Assumptions): Reckonin
         'The most possible',
         mostCups * mostPieces,
         'pieces',
-        `${mostCups} cups of ${mostPieces}.`,
+        `${mostCups === 1 ? 'One cup' : `${mostCups} cups`} of ${mostPieces}.`,
       ),
       figure(
         'product.mean',
@@ -46,7 +47,7 @@ export function reckon(params: MarketParams, assumptions: Assumptions): Reckonin
         'Different facts',
         cupKinds.length * pieceKinds.length,
         'facts',
-        `${cupKinds.length} numbers of cups × ${pieceKinds.length} of pieces; 2 cups of 3 is not 3 cups of 2.`,
+        `${cupKinds.length === 1 ? '1 number' : `${cupKinds.length} numbers`} of cups × ${pieceKinds.length} of pieces; 2 cups of 3 is not 3 cups of 2.`,
       ),
       figure(
         'turnarounds',
@@ -69,7 +70,7 @@ export function reckon(params: MarketParams, assumptions: Assumptions): Reckonin
       source === 'dice'
         ? 'Put a colour dot on the cup label and on its die.'
         : 'Take out the ace to six; make a red and a black pile.',
-      `Count ${mostCups * mostPieces} pieces into the bag.`,
+      `Count ${count(mostCups * mostPieces, 'piece')} into the bag.`,
     ],
     turns: point(turns),
     practice: cupKinds.flatMap((a) =>

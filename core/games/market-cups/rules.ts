@@ -85,7 +85,8 @@ export function shown(params: MarketParams): { cups: number[]; pieces: number[] 
 }
 
 export const about = ({ cups, pieces }: MarketParams) => ({ cups: cups.to, pieces: pieces.to });
-export const subject = ({ cups, pieces }: MarketParams): string => `up to ${cups.to} cups of ${pieces.to}`;
+export const subject = ({ cups, pieces }: MarketParams): string =>
+  `up to ${cups.to === 1 ? 'one cup' : `${cups.to} cups`} of ${pieces.to}`;
 
 export function ladder(params: MarketParams): Ladder {
   const to = (most: number) => ({

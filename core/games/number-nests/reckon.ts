@@ -1,5 +1,6 @@
 import { fact } from '~/core/cards/facts';
 import { point } from '~/core/chance/pmf';
+import { count } from '~/core/words/numbers';
 import { figure, mend, mind, need, reckoned } from '../make';
 import type { Assumptions, Reckoning } from '../types';
 import { allCards, cardsOf, ladder, nests, strays, type NestParams } from './rules';
@@ -28,7 +29,7 @@ export function reckon(params: NestParams, assumptions: Assumptions): Reckoning 
       need('two-colour-counter', params.to, 'To lay the two parts of a card when in doubt.'),
     ],
     prep: [
-      `Print and cut ${all.length} sum cards and ${perNest.length} nests.`,
+      `Print and cut ${count(all.length, 'sum card')} and ${count(perNest.length, 'nest')}.`,
       'Shuffle the cards face down.',
     ],
     turns: point(all.length),

@@ -1,6 +1,7 @@
 import { fact } from '~/core/cards/facts';
 import { binomial } from '~/core/chance/binomial';
 import { entries, mean, point, quantile } from '~/core/chance/pmf';
+import { count } from '~/core/words/numbers';
 import { figure, know, need, reckoned } from '../make';
 import type { Assumptions, Reckoning } from '../types';
 import { ladder, type PinParams } from './rules';
@@ -19,7 +20,7 @@ export function reckon(params: PinParams, assumptions: Assumptions): Reckoning {
         'Lines to write',
         lines,
         'lines',
-        `${rolls} rolls on each of ${cards} ${cards === 1 ? 'card' : 'cards'}.`,
+        `${count(rolls, 'roll')} on ${cards === 1 ? 'one card' : `each of ${cards} cards`}.`,
       ),
       figure(
         'spread.mean',

@@ -11,6 +11,7 @@ import {
   quantile,
   type Pmf,
 } from '~/core/chance/pmf';
+import { count } from '~/core/words/numbers';
 import { figure, know, mend, mind, need, needFrom, reckoned } from '../make';
 import type { Assumptions, Figure, Practised, Reckoning } from '../types';
 import { ladder, type SkylineParams } from './rules';
@@ -36,7 +37,8 @@ export function reckon(params: SkylineParams, assumptions: Assumptions): Reckoni
   const { blocks, rolls, roll } = totals(params);
   const kit = nFold(blocks, players);
   const p95 = quantile(blocks, 0.95);
-  const rule = goal === 'rolls' ? `${params.rolls} rolls of ${diceWords(dice)}` : `rolling to ${reach}`;
+  const rule =
+    goal === 'rolls' ? `${count(params.rolls, 'roll')} of ${diceWords(dice)}` : `rolling to ${reach}`;
   const figures: Figure[] = [
     figure(
       'perPlayer.mean',

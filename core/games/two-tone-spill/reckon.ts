@@ -6,7 +6,7 @@ import {
   meanDrawsToSeeAll,
 } from '~/core/chance/coverage';
 import { map, nFold, point } from '~/core/chance/pmf';
-import { plain, share } from '~/core/words/numbers';
+import { count, plain, share } from '~/core/words/numbers';
 import { levels, need, reckoned } from '../make';
 import type { Assumptions, Figure, Ladder, Notice, Reckoning } from '../types';
 import { ways as waysOf, type SpillParams } from './rules';
@@ -47,7 +47,7 @@ export function reckon(params: SpillParams, assumptions: Assumptions): Reckoning
       label: 'Ways a child sees',
       value: distinct,
       unit: `of ${ways.length}`,
-      reason: `The average over ${plain(spills)} spills; the middle ways come again and again.`,
+      reason: `The average over ${count(spills, 'spill')}; the middle ways come again and again.`,
     },
     {
       name: 'spillsToSeeAll.mean',
@@ -85,14 +85,14 @@ export function reckon(params: SpillParams, assumptions: Assumptions): Reckoning
       need(
         'record-sheet',
         players,
-        `One sheet of ${spills} rows for each of ${players} ${players === 1 ? 'player' : 'players'}.`,
+        `One sheet of ${count(spills, 'row')} for each of ${count(players, 'player')}.`,
       ),
       need('mat', 1, 'A number-bond mat: the two colours are sorted onto its parts.'),
       need('pencil', players, 'One for each player.'),
     ],
     prep: [
       `Count ${counters} counters into the cup.`,
-      `Print ${players} record ${players === 1 ? 'sheet' : 'sheets'} of ${spills} rows.`,
+      `Print ${count(players, 'record sheet')} of ${count(spills, 'row')}.`,
     ],
     turns: nFold(turnsEach, players),
     setUpMinutes: SET_UP_MINUTES,
@@ -117,7 +117,7 @@ function notices(
     found.push({
       code: 'all-ways-unlikely',
       severity: 'mind',
-      text: `Shaking will not show all ${ways} ways: that takes ${plain(toSeeAll.mean)} spills on average, and ${plain(spills)} spills show about ${plain(distinct)}.`,
+      text: `Shaking will not show all ${ways} ways: that takes ${plain(toSeeAll.mean)} spills on average, and ${count(spills, 'spill')} ${spills === 1 ? 'shows' : 'show'} about ${plain(distinct)}.`,
       mend: { label: 'Turn counters over at the end', params: { ...params, finish: 'turnOver' } },
     });
   }

@@ -17,7 +17,8 @@ export const en = {
   'say.left': '“How many are still round? How many are flat? How many in all?”',
   'caution.dough':
     'Many kinds of dough have wheat in them: ask at school if anybody at home has to avoid it. Wash hands afterwards; dough is not food.',
-  'play.squash': 'Player {player} makes {a} balls and squashes {b}: {answer} are left.',
+  'play.squash':
+    'Player {player} makes {a, plural, one {# ball} other {# balls}} and squashes {b}: {answer, plural, one {# is} other {# are}} left.',
   'play.none': '“All flat. How many are left?”',
   'play.all': '“None to squash. How many stay?”',
   'play.left': '“Can you see how many are left, without counting?”',

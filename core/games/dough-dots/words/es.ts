@@ -19,7 +19,8 @@ export const es: Record<keyof typeof en, string> = {
   'say.left': '«¿Cuántas siguen redondas? ¿Cuántas están planas? ¿Cuántas son en total?»',
   'caution.dough':
     'Muchas masas llevan trigo: avisen en la escuela si alguien en casa debe evitarlo. Lávense las manos al terminar; la masa no se come.',
-  'play.squash': 'Participante {player} hace {a} bolitas y aplasta {b}: quedan {answer}.',
+  'play.squash':
+    'Participante {player} hace {a, plural, one {# bolita} other {# bolitas}} y aplasta {b}: {answer, plural, one {queda #} other {quedan #}}.',
   'play.none': '«Todas planas. ¿Cuántas quedan?»',
   'play.all': '«Ninguna para aplastar. ¿Cuántas quedan?»',
   'play.left': '«¿Ves cuántas quedan sin contar?»',

@@ -3,15 +3,17 @@ import type { Messages } from '~/core/words/message';
 export const en = {
   name: 'Harvest Mat',
   goal: '{source, select, one {Roll, find the number on the mat and cover it.} two {Roll two dice, add them and cover the answer on the mat.} other {Draw a sum card and cover its answer on the mat.}}',
-  'setUp.mat': 'Lay the mat on the table and read its {cells} numbers together.',
-  'setUp.chips': 'Put {cells} chips beside it.',
+  'setUp.mat':
+    'Lay the mat on the table and read its {cells, plural, one {# number} other {# numbers}} together.',
+  'setUp.chips': 'Put {cells, plural, one {# chip} other {# chips}} beside it.',
   'setUp.claim': 'Each player takes one colour of the counters.',
   'turn.one': 'Roll the die, count the dots and say the number.',
   'turn.two': 'Roll both dice and say the answer: “{a} and {b} make {answer}.”',
   'turn.card': 'Draw a card and say the answer: “{a} and {b} make {answer}.”',
   'turn.cover': 'Find the answer on the mat and cover one cell.',
   'turn.none': 'No free cell with that number? Say it, and pass on.',
-  'end.all': 'Stop when all {cells} cells are covered, or when it is enough.',
+  'end.all':
+    'Stop when {cells, plural, one {the # cell is} other {all # cells are}} covered, or when it is enough.',
   'end.claim': 'When everything is covered, guess which colour has more cells. Then count.',
   'easier.count': 'Count all dots with a finger, and lay that many chips.',
   'harder.wish': 'Before you roll: which number do you need, and how could it come?',

@@ -16,7 +16,8 @@ export const en = {
   'younger.match':
     'A younger brother or sister over {years} can find the twin of the shape you hold: “Is there one that looks like this?”',
   'say.touch': '“Touch each dot. Say one number for each touch.”',
-  'play.lay': 'Player {player} takes the {number} and lays it on the outline with {number} dots.',
+  'play.lay':
+    'Player {player} takes the {number} and lays it on the outline with {number, plural, one {# dot} other {# dots}}.',
   'play.count': '“Which five do you see first? How many more?”',
   'play.see': '“Did you count, or did you see it?”',
 } satisfies Messages;

@@ -17,7 +17,8 @@ export const es: Record<keyof typeof en, string> = {
   'younger.match':
     'Si hay alguien más pequeño en casa, mayor de {years} años, puede buscar la gemela de la figura que ustedes muestran: «¿Hay una que se parezca a esta?»',
   'say.touch': '«Toca cada punto. Di un número por cada toque».',
-  'play.lay': 'Participante {player} toma el {number} y lo pone sobre la silueta con {number} puntos.',
+  'play.lay':
+    'Participante {player} toma el {number} y lo pone sobre la silueta con {number, plural, one {# punto} other {# puntos}}.',
   'play.count': '«¿Cuáles cinco ves primero? ¿Cuántos más hay?»',
   'play.see': '«¿Contaste o lo viste de una vez?»',
 };

@@ -19,9 +19,9 @@ export const en = {
   'say.count': '“How did you know when to stop? You counted to {count}.”',
   'caution.space': 'Clear the floor of toys and rugs that slip; no jumping near stairs, stoves or windows.',
   'play.call':
-    'Player {player} calls with the words: {count} {move, select, hops {hops} claps {claps} steps {steps} turns {turns} nods {nods} other {stamps}}.',
+    'Player {player} calls with the words: {move, select, hops {{count, plural, one {# hop} other {# hops}}} claps {{count, plural, one {# clap} other {# claps}}} steps {{count, plural, one {# step} other {# steps}}} turns {{count, plural, one {# turn} other {# turns}}} nods {{count, plural, one {# nod} other {# nods}}} other {{count, plural, one {# stamp} other {# stamps}}}}.',
   'play.silent':
-    'Player {player} calls without the words: {count} {move, select, hops {hops} claps {claps} steps {steps} turns {turns} nods {nods} other {stamps}}. Nobody moves.',
+    'Player {player} calls without the words: {move, select, hops {{count, plural, one {# hop} other {# hops}}} claps {{count, plural, one {# clap} other {# claps}}} steps {{count, plural, one {# step} other {# steps}}} turns {{count, plural, one {# turn} other {# turns}}} nods {{count, plural, one {# nod} other {# nods}}} other {{count, plural, one {# stamp} other {# stamps}}}}. Nobody moves.',
   'play.aloud': '“Count aloud, and stop together.”',
   'play.stood': '“You stood still: you listened.”',
 } satisfies Messages;

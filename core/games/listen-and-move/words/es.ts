@@ -21,9 +21,9 @@ export const es: Record<keyof typeof en, string> = {
   'caution.space':
     'Quiten del piso juguetes y tapetes que resbalen; no salten cerca de escaleras, estufas o ventanas.',
   'play.call':
-    'Participante {player} da la señal: {count} {move, select, hops {saltitos} claps {palmadas} steps {pasos} turns {vueltas} nods {cabezadas} other {pisotones}}.',
+    'Participante {player} da la señal: {move, select, hops {{count, plural, one {# saltito} other {# saltitos}}} claps {{count, plural, one {# palmada} other {# palmadas}}} steps {{count, plural, one {# paso} other {# pasos}}} turns {{count, plural, one {# vuelta} other {# vueltas}}} nods {{count, plural, one {# cabezada} other {# cabezadas}}} other {{count, plural, one {# pisotón} other {# pisotones}}}}.',
   'play.silent':
-    'Participante {player} no da la señal: {count} {move, select, hops {saltitos} claps {palmadas} steps {pasos} turns {vueltas} nods {cabezadas} other {pisotones}}. Nadie se mueve.',
+    'Participante {player} no da la señal: {move, select, hops {{count, plural, one {# saltito} other {# saltitos}}} claps {{count, plural, one {# palmada} other {# palmadas}}} steps {{count, plural, one {# paso} other {# pasos}}} turns {{count, plural, one {# vuelta} other {# vueltas}}} nods {{count, plural, one {# cabezada} other {# cabezadas}}} other {{count, plural, one {# pisotón} other {# pisotones}}}}. Nadie se mueve.',
   'play.aloud': '«Cuenten en voz alta y paren juntos».',
   'play.stood': '«Te quedaste quieto: escuchaste».',
 };

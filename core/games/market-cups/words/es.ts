@@ -2,8 +2,9 @@ import type { en } from './en';
 
 export const es: Record<keyof typeof en, string> = {
   name: 'Vasitos del mercado',
-  goal: 'Tantos vasitos y tantas piezas en cada uno: ¿cuántas son en total? Hasta {cups} vasitos de {pieces}.',
-  'setUp.cups': 'Apilen los {cups} vasitos y pongan las piezas al lado.',
+  goal: 'Tantos vasitos y tantas piezas en cada uno: ¿cuántas son en total? Hasta {cups, plural, one {# vasito} other {# vasitos}} de {pieces}.',
+  'setUp.cups':
+    '{cups, plural, one {Tomen el # vasito} other {Apilen los # vasitos}} y pongan las piezas al lado.',
   'setUp.dice': 'El dado del color de los vasitos dice cuántos vasitos; el otro, cuántas piezas.',
   'setUp.cards':
     'Las cartas rojas dicen cuántos vasitos y las negras, cuántas piezas. Hagan dos montones boca abajo.',
@@ -11,7 +12,8 @@ export const es: Record<keyof typeof en, string> = {
     'Averigüen cuántos vasitos y pónganlos en la mesa: {cups, plural, one {# vasito} other {# vasitos}}, por ejemplo.',
   'turn.pieces':
     'Averigüen cuántas piezas y pongan esa cantidad en cada uno: {cups, plural, one {# vasito} other {# vasitos}} con {pieces} en cada uno.',
-  'turn.say': 'Díganlo antes de contar: «{cups} grupos de {pieces} son {answer}». Luego compruébenlo.',
+  'turn.say':
+    'Díganlo antes de contar: «{cups, plural, one {# grupo de {pieces} es} other {# grupos de {pieces} son}} {answer}». Luego compruébenlo.',
   'turn.draw': 'Dibujen los vasitos como círculos con puntos. Los primeros días basta con esto.',
   'turn.write': 'Escríbanlo con el signo: {cups}\u00a0×\u00a0{pieces}\u00a0=\u00a0{answer}.',
   'end.rounds':
@@ -19,10 +21,13 @@ export const es: Record<keyof typeof en, string> = {
   'easier.two': 'Jueguen con {cups} vasitos: los dos tienen siempre lo mismo.',
   'harder.guess': 'Digan el resultado antes de poner piezas en los vasitos.',
   'say.each': '«¿Cuántas hay en cada uno? ¿Cuántos vasitos? ¿Y todas juntas?»',
-  'play.groups': 'Participante {player}: {cups} vasitos con {pieces} en cada uno son {answer}.',
+  'play.groups':
+    'Participante {player}: {cups, plural, one {# vasito con {pieces} es} other {# vasitos con {pieces} en cada uno son}} {answer}.',
   'play.times': 'Participante {player}: {cups}\u00a0×\u00a0{pieces}\u00a0=\u00a0{answer}.',
-  'play.turned': '«¿Y si fueran {pieces} vasitos con {cups} en cada uno?»',
-  'play.how': '«¿Contaste todas o contaste de grupo en grupo? Hay {cups} vasitos de {pieces}».',
+  'play.turned':
+    '«¿Y si {pieces, plural, one {fuera # vasito con {cups}} other {fueran # vasitos con {cups} en cada uno}}?»',
+  'play.how':
+    '«¿Contaste todas o contaste de grupo en grupo? Hay {cups, plural, one {# vasito} other {# vasitos}} de {pieces}».',
   'sheet.cups': 'vasos',
   'sheet.each': 'en cada uno',
   'sheet.all': 'en total',

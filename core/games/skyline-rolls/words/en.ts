@@ -10,7 +10,8 @@ export const en = {
     '{dice, plural, one {Roll the die and say the number.} other {Roll the # dice and say how many dots in all.}}',
   'turn.build': 'Take that many blocks and build. When a tower has {stack} blocks, begin a new one.',
   'turn.draw': 'Draw a line for each block on the sheet. In the first days, this is enough.',
-  'turn.say': 'Say your skyline in tens and ones: {total} is {tens} tens and {ones} ones.',
+  'turn.say':
+    'Say your skyline in tens and ones: {total} is {tens, plural, one {# ten} other {# tens}} and {ones, plural, one {# one} other {# ones}}.',
   'turn.pass': 'Pass the dice on.',
   'end.rolls': 'Stop when everybody has rolled {rolls, plural, one {# time} other {# times}}.',
   'end.reach': 'Stop when somebody has {reach} blocks or more; the last roll may pass it.',
@@ -19,7 +20,8 @@ export const en = {
   'harder.guess': 'Before you count, guess the total of all skylines.',
   'sideBySide.city': 'No winner needed: build one city together and see how many towers of ten it has.',
   'say.tens': '“How many full towers? How many blocks besides?”',
-  'play.roll': 'Player {player} rolls {rolled} and has {total}: {tens} tens and {ones} ones.',
+  'play.roll':
+    'Player {player} rolls {rolled} and has {total}: {tens, plural, one {# ten} other {# tens}} and {ones, plural, one {# one} other {# ones}}.',
   'play.tens': '“How many more to the next full tower?”',
   'play.full': '“All your towers are full. What is that number?”',
   'sheet.stack': 'stack',

@@ -11,7 +11,8 @@ export const es: Record<keyof typeof en, string> = {
   'turn.build':
     'Tomen esa cantidad de cubos y construyan. Cuando una torre tenga {stack} cubos, empiecen otra.',
   'turn.draw': 'Dibujen una rayita por cada cubo en la hoja. Los primeros días basta con esto.',
-  'turn.say': 'Digan sus torres en decenas y unidades: {total} son {tens} decenas y {ones} unidades.',
+  'turn.say':
+    'Digan sus torres en decenas y unidades: {total} son {tens, plural, one {# decena} other {# decenas}} y {ones, plural, one {# unidad} other {# unidades}}.',
   'turn.pass': 'Pasen los dados.',
   'end.rolls': 'Terminen cuando todos hayan tirado {rolls, plural, one {# vez} other {# veces}}.',
   'end.reach': 'Terminen cuando alguien tenga {reach} cubos o más; la última tirada puede pasarse.',
@@ -21,7 +22,8 @@ export const es: Record<keyof typeof en, string> = {
   'sideBySide.city':
     'No hace falta que alguien gane: construyan juntos una ciudad y vean cuántas torres de diez tiene.',
   'say.tens': '«¿Cuántas torres completas? ¿Cuántos cubos más?»',
-  'play.roll': 'Participante {player} saca {rolled} y tiene {total}: {tens} decenas y {ones} unidades.',
+  'play.roll':
+    'Participante {player} saca {rolled} y tiene {total}: {tens, plural, one {# decena} other {# decenas}} y {ones, plural, one {# unidad} other {# unidades}}.',
   'play.tens': '«¿Cuántos faltan para completar la torre?»',
   'play.full': '«Todas tus torres están completas. ¿Qué número es?»',
   'sheet.stack': 'torre',

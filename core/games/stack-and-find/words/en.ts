@@ -21,7 +21,8 @@ export const en = {
   'harder.strip': 'Finished early? Link all blocks to one strip and count it to the end and back.',
   'say.touch': '“Touch each block once. What was the last number you said?”',
   'play.find': 'Player {player} builds {number} and finds its frame.',
-  'play.stack': 'Player {player} sees {number} dots and stacks {number} on the numeral.',
+  'play.stack':
+    'Player {player} sees {number, plural, one {# dot} other {# dots}} and stacks {number} on the numeral.',
   'play.build': 'Player {player} builds {number}.',
   'play.tower': 'Player {player} builds the tower of {number} and lets it stand.',
   'play.zero': '“No block at all. That is a number too: zero.”',

@@ -22,7 +22,8 @@ export const es: Record<keyof typeof en, string> = {
     '¿Terminaron pronto? Unan todos los bloques en una tira y cuéntenla hasta el final y de regreso.',
   'say.touch': '«Toca cada bloque una vez. ¿Cuál fue el último número que dijiste?»',
   'play.find': 'Participante {player} construye {number} y encuentra su tarjeta de cuadros.',
-  'play.stack': 'Participante {player} ve {number} puntos y apila {number} sobre el número.',
+  'play.stack':
+    'Participante {player} ve {number, plural, one {# punto} other {# puntos}} y apila {number} sobre el número.',
   'play.build': 'Participante {player} construye {number}.',
   'play.tower': 'Participante {player} construye la torre de {number} y la deja en pie.',
   'play.zero': '«Ningún bloque. Eso también es un número: cero».',
