@@ -2,7 +2,7 @@ import type { Messages } from '~/core/words/message';
 
 export const en = {
   name: 'Skyline Rolls',
-  goal: '{goal, select, rolls {Roll {rolls} times and build: how high does your skyline grow?} other {Roll and build until your skyline has {reach} blocks.}}',
+  goal: '{goal, select, rolls {Roll {rolls, plural, =1 {once} other {# times}} and build: how high does your skyline grow?} other {Roll and build until your skyline has {reach} blocks.}}',
   'setUp.blocks': 'Put all blocks in the middle, where everybody can reach them.',
   'setUp.dice':
     'Leave the {dice, plural, one {die in its clear bag: it does} other {dice in their clear bag: they do}} not roll away.',

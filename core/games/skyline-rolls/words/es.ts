@@ -2,7 +2,7 @@ import type { en } from './en';
 
 export const es: Record<keyof typeof en, string> = {
   name: 'Torres con dados',
-  goal: '{goal, select, rolls {Tiren {rolls} veces y construyan: ¿qué tan alto crecen sus torres?} other {Tiren y construyan hasta tener {reach} cubos.}}',
+  goal: '{goal, select, rolls {Tiren {rolls, plural, =1 {una vez} other {# veces}} y construyan: ¿qué tan alto crecen sus torres?} other {Tiren y construyan hasta tener {reach} cubos.}}',
   'setUp.blocks': 'Pongan todos los cubos en medio, al alcance de todos.',
   'setUp.dice':
     '{dice, plural, one {Dejen el dado en su bolsita transparente: así no se va rodando.} other {Dejen los dados en su bolsita transparente: así no se van rodando.}}',
