@@ -20,7 +20,10 @@ import {
 } from './sheet';
 import type { LabelOrder, LabelStock } from './stock';
 import { code128, qrCode } from './symbols';
-import { line, lineMm, paragraph, sideBySide, type Block } from './text';
+import { line, lineMm, paragraph, sideBySide, type Block, type TextStyle } from './text';
+
+/** Where something is written from the top down, as high as it becomes. */
+type Place = Omit<Cell, 'h'>;
 
 export interface LabelSource {
   kitName: string;
@@ -34,9 +37,12 @@ export interface LabelSource {
 }
 
 /** On plain paper: a wide label with the directions, and two narrow ones beside each other below it. */
-const PLAIN = { bag: { w: 190, h: 76 }, half: { w: 95, h: 82 } };
+const WIDE_MM = 190;
+const HALF = { w: WIDE_MM / 2, h: 82 };
 /** Sizes of type, from the one that is wanted to the least a label may have. */
 const TYPE_PT = [12, 11.5, 11, 10.5, 10, 9.5, 9];
+/** Type of a list that has room. */
+const READ_PT = 11;
 const PAD_MM = 3.5;
 /** Side of the school's picture. */
 const MARK_MM = 11;
@@ -106,7 +112,7 @@ function onStock(
 
 function onPlainPaper(sources: readonly LabelSource[], context: SheetContext): Sheet[] {
   const { widthMm, heightMm } = PAPERS[context.paper];
-  const left = (widthMm - PLAIN.bag.w) / 2;
+  const left = (widthMm - WIDE_MM) / 2;
   const sheets: { shapes: Shape[]; cells: Cell[] }[] = [];
   let y = Infinity;
   /** Room for a row of labels on this page or a new one. */
@@ -141,22 +147,35 @@ function onPlainPaper(sources: readonly LabelSource[], context: SheetContext): S
     );
   };
   for (const source of sources) {
-    const top = rowOf(PLAIN.bag.h);
-    put({ x: left, y: top, ...PLAIN.bag }, (place) => bagLabel(source, place, context));
-    const contents = (place: Cell) => contentsLabel(source, place, context);
-    const tag = (place: Cell) => tagLabel(source, place, context);
-    // A long list has a wide label for itself.
-    const size = source.parts.length > HALF_PARTS ? { ...PLAIN.half, w: PLAIN.bag.w } : PLAIN.half;
-    const below = rowOf(size.h);
-    put({ x: left, y: below, ...size }, contents);
-    if (size.w === PLAIN.half.w) put({ x: left + size.w, y: below, ...PLAIN.half }, tag);
-    else put({ x: left, y: rowOf(PLAIN.half.h), ...PLAIN.half }, tag);
+    const bagMm = heightFor(source, directions, context);
+    put({ x: left, y: rowOf(bagMm), w: WIDE_MM, h: bagMm }, (place) => bagLabel(source, place, context));
+    // A long list has a wide label for itself, as high as it needs.
+    const long = source.parts.length > HALF_PARTS;
+    const listMm = long ? Math.max(HALF.h, heightFor(source, contents, context)) : HALF.h;
+    const below = rowOf(listMm);
+    put({ x: left, y: below, w: long ? WIDE_MM : HALF.w, h: listMm }, (place) =>
+      contentsLabel(source, place, context),
+    );
+    const tagAt = long ? { x: left, y: rowOf(HALF.h) } : { x: left + HALF.w, y: below };
+    put({ ...tagAt, ...HALF }, (place) => tagLabel(source, place, context));
   }
   return sheets.map(({ shapes, cells }) => ({
     ...blank('Labels', context.paper, shapes),
     pieces: cells.map((cell, k) => ({ ...cell, material: 'label', name: `label ${k + 1}` })),
     begins: true,
   }));
+}
+
+/** The height of a label across the paper on which something is read well; at most that of the paper. */
+function heightFor(
+  source: LabelSource,
+  what: typeof directions | typeof contents,
+  context: SheetContext,
+): number {
+  const place = { x: 0, y: 0, w: WIDE_MM - 2 * PAD_MM };
+  const { heightMm } = what(source, place, READ_PT, context);
+  // A hair more, so that sums of tenths come out no larger.
+  return Math.min(printable(PAPERS[context.paper]).h, heightMm + 2 * PAD_MM + 0.1);
 }
 
 /** The largest type with which something is no higher than its place. */
@@ -185,7 +204,7 @@ function columnsOf(
 }
 
 /** The school's picture and the kit on the left, its tag on the right, and a line below. */
-function head(source: LabelSource, place: Cell, sizePt: number, { measure }: SheetContext): Block {
+function head(source: LabelSource, place: Place, sizePt: number, measure: SheetContext['measure']): Block {
   const tag = showTag(source.tag);
   const tagMm = measure(tag, 'bold', sizePt + 1) + 3;
   const markMm = source.mark ? MARK_MM + 2 : 0;
@@ -232,106 +251,98 @@ function head(source: LabelSource, place: Cell, sizePt: number, { measure }: She
 const DIRECTIONS = ['bag.read', 'bag.play', 'bag.count', 'bag.tell'] as const;
 
 /** How the bag works, step by step, and when it comes back. */
-function bagLabel(source: LabelSource, place: Cell, context: SheetContext): Shape[] {
-  const { languages } = context;
-  return fitted('the directions', place, (sizePt) => {
-    const top = head(source, place, sizePt, context);
-    let y = place.y + top.heightMm;
-    const shapes = [...top.shapes];
-    const add = (block: Block, gap = 0.8): void => {
-      shapes.push(...block.shapes);
-      y += block.heightMm + gap;
-    };
-    add(
-      sideBySide(
-        columnsOf(PRINT_WORDS, languages, 'bag.title'),
-        place,
-        y,
-        { sizePt: sizePt + 0.5, font: 'bold' },
-        context.measure,
-      ),
-    );
-    DIRECTIONS.forEach((id, i) =>
-      add(
-        sideBySide(
-          columnsOf(PRINT_WORDS, languages, id).map(({ text, language }) => ({
-            text: `${i + 1}. ${text}`,
-            language,
-          })),
-          place,
-          y,
-          { sizePt },
-          context.measure,
-        ),
-      ),
-    );
-    add(
-      sideBySide(
-        columnsOf(PRINT_WORDS, languages, 'bag.back'),
-        place,
-        y,
-        { sizePt, font: 'bold' },
-        context.measure,
-      ),
-      0,
-    );
-    // A line to write the day on.
-    shapes.push({
-      kind: 'line',
-      x1: place.x,
-      y1: y + 7,
-      x2: place.x + place.w,
-      y2: y + 7,
-      stroke: INK,
-      strokeMm: 0.25,
-    });
-    return { shapes, heightMm: y + 7.5 - place.y };
+const bagLabel = (source: LabelSource, place: Cell, context: SheetContext): Shape[] =>
+  fitted('the directions', place, (sizePt) => directions(source, place, sizePt, context));
+
+function directions(
+  source: LabelSource,
+  place: Place,
+  sizePt: number,
+  { languages, measure }: SheetContext,
+): Block {
+  const top = head(source, place, sizePt, measure);
+  let y = place.y + top.heightMm;
+  const shapes = [...top.shapes];
+  const add = (
+    id: keyof typeof PRINT_WORDS.en,
+    style: TextStyle,
+    { before = '', gap = 0.8 }: { before?: string; gap?: number } = {},
+  ): void => {
+    const texts = columnsOf(PRINT_WORDS, languages, id).map(({ text, language }) => ({
+      text: before + text,
+      language,
+    }));
+    const block = sideBySide(texts, place, y, style, measure);
+    shapes.push(...block.shapes);
+    y += block.heightMm + gap;
+  };
+  add('bag.title', { sizePt: sizePt + 0.5, font: 'bold' });
+  DIRECTIONS.forEach((id, i) => add(id, { sizePt }, { before: `${i + 1}. ` }));
+  add('bag.back', { sizePt, font: 'bold' }, { gap: 0 });
+  // A line to write the day on.
+  shapes.push({
+    kind: 'line',
+    x1: place.x,
+    y1: y + 7,
+    x2: place.x + place.w,
+    y2: y + 7,
+    stroke: INK,
+    strokeMm: 0.25,
   });
+  return { shapes, heightMm: y + 7.5 - place.y };
 }
 
+const counted = ({ parts }: LabelSource): KitPart[] => parts.filter((part) => part.material !== 'bag');
+
 /** What is in the bag, with a box to tick for each part. */
-function contentsLabel(source: LabelSource, place: Cell, context: SheetContext): Shape[] {
-  const { languages } = context;
-  const parts = source.parts.filter((part) => part.material !== 'bag');
-  return fitted(`the list of ${parts.length} parts`, place, (sizePt) => {
-    const top = head({ ...source, mark: undefined }, place, sizePt, context);
-    let y = place.y + top.heightMm;
-    const shapes = [...top.shapes];
-    for (const { material, quantity } of parts) {
-      const row = sideBySide(
-        columnsOf(MATERIAL_WORDS, languages, material, { quantity }),
-        { ...place, x: place.x + 5.5, w: place.w - 5.5 },
-        y,
-        { sizePt },
-        context.measure,
-      );
-      shapes.push(
-        {
-          kind: 'rect',
-          x: place.x,
-          y: y + lineMm(sizePt) / 2 - 1.5,
-          width: 3,
-          height: 3,
-          stroke: INK,
-          strokeMm: 0.25,
-        },
-        ...row.shapes,
-      );
-      y += row.heightMm + 0.4;
-    }
-    if (source.smallParts) {
-      const caution = sideBySide(
-        columnsOf(FAMILY_WORDS, languages, 'smallParts', { years: 3 }),
-        place,
-        y + 0.8,
-        { sizePt, font: 'bold' },
-        context.measure,
-      );
-      shapes.push(...caution.shapes);
-      y += caution.heightMm + 0.8;
-    }
-    return { shapes, heightMm: y - place.y };
-  });
+const contentsLabel = (source: LabelSource, place: Cell, context: SheetContext): Shape[] =>
+  fitted(`the list of ${counted(source).length} parts`, place, (sizePt) =>
+    contents(source, place, sizePt, context),
+  );
+
+function contents(
+  source: LabelSource,
+  place: Place,
+  sizePt: number,
+  { languages, measure }: SheetContext,
+): Block {
+  const top = head({ ...source, mark: undefined }, place, sizePt, measure);
+  let y = place.y + top.heightMm;
+  const shapes = [...top.shapes];
+  for (const { material, quantity } of counted(source)) {
+    const row = sideBySide(
+      columnsOf(MATERIAL_WORDS, languages, material, { quantity }),
+      { x: place.x + 5.5, w: place.w - 5.5 },
+      y,
+      { sizePt },
+      measure,
+    );
+    shapes.push(
+      {
+        kind: 'rect',
+        x: place.x,
+        y: y + lineMm(sizePt) / 2 - 1.5,
+        width: 3,
+        height: 3,
+        stroke: INK,
+        strokeMm: 0.25,
+      },
+      ...row.shapes,
+    );
+    y += row.heightMm + 0.4;
+  }
+  if (source.smallParts) {
+    const caution = sideBySide(
+      columnsOf(FAMILY_WORDS, languages, 'smallParts', { years: 3 }),
+      place,
+      y + 0.8,
+      { sizePt, font: 'bold' },
+      measure,
+    );
+    shapes.push(...caution.shapes);
+    y += caution.heightMm + 0.8;
+  }
+  return { shapes, heightMm: y - place.y };
 }
 
 /** The tag in three forms: to read aloud, for the barcode reader, and for a phone. */

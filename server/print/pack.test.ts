@@ -332,6 +332,25 @@ describe('labels', () => {
     }
   });
 
+  it('make room for the list of a very full basket, in every language', () => {
+    const firsts = every.filter((one, i) => one.gameId !== every[i - 1]?.gameId);
+    const full = planFor(firsts.slice(0, 16));
+    expect(recipeOf(full).parts.length).toBeGreaterThanOrEqual(24);
+    for (const paper of PAPER_NAMES)
+      for (const languages of [['es', 'en'], ['ar', 'en'], ['en']] as Language[][])
+        for (const sheet of pack(full, paper, { items: ['labels'] }, { languages }))
+          expect(faultsOf(sheet, paper, `a full basket in ${languages.join()}`)).toEqual([]);
+    const boxes = pack(full, 'a4', { items: ['labels'] }).flatMap(({ shapes }) =>
+      shapes.filter((shape) => shape.kind === 'rect' && shape.width === 3),
+    );
+    // On plain paper there is no need for small print.
+    for (const sheet of pack(full, 'letter', { items: ['labels'] }))
+      for (const shape of sheet.shapes)
+        if (shape.kind === 'text') expect([shape.text, shape.sizePt >= 11]).toEqual([shape.text, true]);
+    // The bag itself is not counted back.
+    expect(boxes).toHaveLength(recipeOf(full).parts.length - 1);
+  });
+
   it('begin after those that are used, and go on on another sheet', () => {
     const { stock } = LABEL_STOCKS['letter-2x3'];
     const copies = ['K7M4R', '3CYRF'].map((tag) => ({ tag, link }));

@@ -4,6 +4,7 @@ import { materialOf } from '~/core/kits/materials';
 import { hasSmallParts } from '~/core/kits/recipe';
 import { showTag } from '~/core/lending/tag';
 import { labelSheets } from '~/core/print/labels';
+import { MARGIN_MM } from '~/core/print/sheet';
 import { findCopy } from '~/data/queries/kits';
 import { findSchool } from '~/data/queries/people';
 import { listShortages, strandOf } from '~/data/queries/lending';
@@ -30,7 +31,7 @@ export async function loader({ request, params }: Route.LoaderArgs) {
   if (!copy) throw notFound('This copy');
   const school = (await findSchool())!;
   const link = familyLink(request, copy.linkKey);
-  const [labels] = labelSheets(
+  const labels = labelSheets(
     [
       {
         kitName: copy.kitName,
@@ -56,7 +57,11 @@ export async function loader({ request, params }: Route.LoaderArgs) {
   return {
     copy: { ...shown, printedAt: undefined, printed: copy.printedAt !== null },
     link,
-    labels: { ...labels!, heightMm: 172 },
+    // As much of each sheet as has labels on it.
+    labels: labels.map((sheet) => ({
+      ...sheet,
+      heightMm: Math.max(...sheet.pieces!.map(({ y, h }) => y + h)) + MARGIN_MM,
+    })),
     strand: await strandOf(copy.id),
     shortages: await listShortages(copy.id),
     today: today(),
@@ -87,7 +92,9 @@ export default function CopyPage({ loaderData }: Route.ComponentProps) {
         <Sheet aria-labelledby="labels">
           <Stack $gap="0.8rem">
             <h2 id="labels">Labels</h2>
-            <SheetView sheet={labels} label={`Labels of ${showTag(copy.tag)}`} />
+            {labels.map((sheet, i) => (
+              <SheetView key={i} sheet={sheet} label={`Labels of ${showTag(copy.tag)}, sheet ${i + 1}`} />
+            ))}
             <Row>
               <ButtonLink quiet href={`/print?copy=${copy.id}`}>
                 Print its pack

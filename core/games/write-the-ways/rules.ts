@@ -72,5 +72,14 @@ export function sentences({ target, ops, order, upTo, zero }: WaysParams): Sente
 
 export const about = ({ target }: WaysParams) => ({ target });
 export const subject = ({ target }: WaysParams): string => `ways to make ${target}`;
-export const ladder = (params: WaysParams): Ladder =>
-  levels(params, 'target', [4, 5, 6, 8, 10], (target) => `Make ${target}`);
+/** Targets along the ladder; the numbers of a sentence grow with the target. */
+export function ladder(params: WaysParams): Ladder {
+  const { easier, harder } = levels(
+    params,
+    'target',
+    [4, 5, 6, 8, 10, 12, 15, 20],
+    (target) => `Make ${target}`,
+  );
+  const upTo = Math.max(params.upTo, Number(harder?.params.target ?? 0));
+  return { easier, harder: harder && { ...harder, params: { ...harder.params, upTo } } };
+}
