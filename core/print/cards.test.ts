@@ -107,6 +107,46 @@ describe('sheets of cards', () => {
     });
   });
 
+  it('have front and back the same way up, also when they lie on their side', () => {
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 20, max: 180 }),
+        fc.integer({ min: 20, max: 180 }),
+        fc.constantFrom(...PAPER_NAMES),
+        fc.constantFrom<Cuts>('shared', 'marks'),
+        (w, h, paper, cuts) => {
+          // A dot in the upper left corner as one looks at the card, on both of its sides.
+          const corner = ({ x, y }: { x: number; y: number }): Shape[] => [
+            { kind: 'circle', x: x + 4, y: y + 7, radius: 1 },
+          ];
+          const card: Card = { name: 'a', draw: corner, back: corner };
+          const size = { ...set, size: { w, h } };
+          const [front, back] = cardSheets(size, [card], contextOf({ paper, cuts }));
+          const dot = (shapes: readonly Shape[]) => shapes.find((shape) => shape.kind === 'circle')!;
+          const [seen, behind] = [dot(front!.shapes), dot(back!.shapes)];
+          // Through the paper, which is turned over on its long edge.
+          const through = { x: PAPERS[paper].widthMm - behind.x, y: behind.y };
+          const [cell] = front!.pieces!;
+          const turned = impose({ w, h }, paper, cuts).turned;
+          // Seven from the upper edge on both sides; four from the left edge, which is the right one from behind.
+          const upper = turned
+            ? [cell!.x + cell!.w - seen.x, cell!.x + cell!.w - through.x]
+            : [seen.y - cell!.y, through.y - cell!.y];
+          const side = turned
+            ? [seen.y - cell!.y, cell!.y + cell!.h - through.y]
+            : [seen.x - cell!.x, cell!.x + cell!.w - through.x];
+          for (const [found, wanted] of [
+            [upper[0], 7],
+            [upper[1], 7],
+            [side[0], 4],
+            [side[1], 4],
+          ] as const)
+            expect(found).toBeCloseTo(wanted, 6);
+        },
+      ),
+    );
+  });
+
   it('of one lost piece are filled with it, and of another set there are none', () => {
     const lost = cardSheets(set, named(5), contextOf({ lost: { material: 'slip', name: '3' } }));
     expect(lost).toHaveLength(1);

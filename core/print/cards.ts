@@ -132,11 +132,20 @@ function cutLines(cells: readonly Cell[], cuts: Cuts): Shape[] {
   );
 }
 
-/** A face in its cell; on cards that lie on their side it is drawn upright and turned. */
-export function faceIn(draw: (cell: Cell) => Shape[], cell: Cell, turned: boolean): Shape[] {
+/**
+ * A face in its cell. On cards that lie on their side it is drawn upright and turned: fronts to the right, backs to
+ * the left, so that the upper edge of both is the same edge of the card.
+ */
+export function faceIn(
+  draw: (cell: Cell) => Shape[],
+  cell: Cell,
+  turned: boolean,
+  side: 'front' | 'back' = 'front',
+): Shape[] {
   if (!turned) return draw(cell);
-  const upright = { x: 0, y: 0, w: cell.h, h: cell.w };
-  return placed(quarterTurn(draw(upright), upright.h), cell.x, cell.y);
+  const { w, h } = { w: cell.h, h: cell.w };
+  const right = quarterTurn(draw({ x: 0, y: 0, w, h }), h);
+  return placed(side === 'front' ? right : quarterTurn(quarterTurn(right, w), h), cell.x, cell.y);
 }
 
 /** A small corner of grey: this one is more than is needed. */
@@ -210,7 +219,7 @@ export function cardSheets(set: CardSet, cards: readonly Card[], context: SheetC
         ...blank(`${set.title} · ${inEach('back', context)}`, paper, [
           heading(`${set.title} · ${inEach('back', context)}`, paper),
           ...here.flatMap(({ card, cell }) =>
-            card.back ? faceIn(card.back, mirrored(cell, widthMm), turned) : [],
+            card.back ? faceIn(card.back, mirrored(cell, widthMm), turned, 'back') : [],
           ),
         ]),
         use: 'part',
