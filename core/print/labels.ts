@@ -44,6 +44,9 @@ const TYPE_PT = [12, 11.5, 11, 10.5, 10, 9.5, 9];
 /** Type of a list that has room. */
 const READ_PT = 11;
 const PAD_MM = 3.5;
+/** The least that a phone and a barcode reader make out: side of the square, width of the bars. */
+const SQUARE_MM = 16;
+const BARS_MM = 24;
 /** Side of the school's picture. */
 const MARK_MM = 11;
 /** More parts than this do not fit half the width of the paper in two languages. */
@@ -184,10 +187,13 @@ function fitted(what: string, place: Cell, draw: (sizePt: number) => Block): Sha
     const { shapes, heightMm } = draw(sizePt);
     if (heightMm <= place.h + 0.01) return shapes;
   }
-  throw new CannotPrint(
-    `Labels: there is no room for ${what} on a label of ${Math.round(place.w + 2 * PAD_MM)} × ${Math.round(place.h + 2 * PAD_MM)} mm. Choose larger labels, or plain paper.`,
-  );
+  throw noRoom(what, place);
 }
+
+const noRoom = (what: string, { w, h }: Pick<Cell, 'w' | 'h'>): CannotPrint =>
+  new CannotPrint(
+    `Labels: there is no room for ${what} on a label of ${Math.round(w + 2 * PAD_MM)} × ${Math.round(h + 2 * PAD_MM)} mm. Choose larger labels, or plain paper.`,
+  );
 
 /** Messages that are the same in both languages, because one has no wording, are said once. */
 function columnsOf(
@@ -353,6 +359,7 @@ function tagLabel(source: LabelSource, place: Cell, context: SheetContext): Shap
   const tag = showTag(source.tag);
   const tagPt = Math.min(26, (26 * left) / Math.max(left, measure(tag, 'bold', 26)));
   const barsMm = Math.min(40, left - 8);
+  if (qr < SQUARE_MM || barsMm < BARS_MM) throw noRoom('the tag', place);
   const below = place.y + Math.max(qr, 12 + 14) + 3;
   return [
     line(place.x, place.y + 8, tag, { sizePt: tagPt, font: 'bold' }),
