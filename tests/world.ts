@@ -13,7 +13,9 @@ import {
   markPrinted,
   saveKit,
   type CopyRow,
+  type Variant,
 } from '~/data/queries/kits';
+import { lend } from '~/data/queries/lending';
 import { createPerson, setUpSchool, type Person } from '~/data/queries/people';
 import type { Role } from '~/core/people/role';
 import { newLinkKey } from '~/server/links';
@@ -34,6 +36,27 @@ export interface SmallSchool {
   families: Family[];
   copies: CopyRow[];
   kitId: string;
+}
+
+/** A loan of one of its copies to one of its families; its id. Throws when it is refused. */
+export async function lendOut(
+  { copies, families, people }: SmallSchool,
+  { copy = 0, family = 0, ...days }: { copy?: number; family?: number; lentOn: string; dueOn: string },
+): Promise<string> {
+  const made = await lend({
+    copyId: copies[copy]!.id,
+    familyId: families[family]!.id,
+    personId: people.helper.id,
+    ...days,
+  });
+  if (!made.ok) throw new Error(made.reason);
+  return made.loanId;
+}
+
+/** One more variant: the first preset of a game under a name of its own. */
+export async function addVariant({ people }: SmallSchool, gameId: string, name: string): Promise<Variant> {
+  const { params } = gameOf(gameId).presets[0]!;
+  return (await createVariant({ gameId, name, params, ageBand: 'K', createdBy: people.coordinator.id }))!;
 }
 
 /** A school with one person of each role, three families, and one kit in three printed copies. */

@@ -24,37 +24,14 @@ const text = (html: string): string =>
 const drawn = (element: React.ReactElement): string => renderToStaticMarkup(element);
 
 describe('a field', () => {
+  const asked = { name: 'a', label: 'Name of the kit', hint: 'Short.', error: 'It must not be empty.' };
+  const options = [{ value: 'x', label: 'Either' }];
   const boxes = {
-    text: <TextBox name="a" label="Name of the kit" hint="Short." error="It must not be empty." />,
-    area: <TextBox name="a" label="Name of the kit" hint="Short." error="It must not be empty." lines={3} />,
-    number: (
-      <NumberBox
-        name="a"
-        label="Name of the kit"
-        hint="Short."
-        error="It must not be empty."
-        min={1}
-        max={4}
-      />
-    ),
-    choice: (
-      <Choice
-        name="a"
-        label="Name of the kit"
-        hint="Short."
-        error="It must not be empty."
-        options={[{ value: 'x', label: 'Either' }]}
-      />
-    ),
-    pick: (
-      <Pick
-        name="a"
-        label="Name of the kit"
-        hint="Short."
-        error="It must not be empty."
-        options={[{ value: 'x', label: 'Either' }]}
-      />
-    ),
+    text: <TextBox {...asked} />,
+    area: <TextBox {...asked} lines={3} />,
+    number: <NumberBox {...asked} min={1} max={4} />,
+    choice: <Choice {...asked} options={options} />,
+    pick: <Pick {...asked} options={options} />,
   };
   it.each(Object.entries(boxes))('of the kind %s says its name and what is wrong with it', (kind, box) => {
     const said = text(drawn(box));

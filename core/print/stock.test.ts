@@ -24,27 +24,25 @@ const source = (parts: number, change: Partial<LabelSource> = {}): LabelSource =
   ...change,
 });
 
-const anyStock = fc.record<LabelStock>({
-  columns: fc.integer({ min: 1, max: 4 }),
-  rows: fc.integer({ min: 1, max: 8 }),
-  w: fc.integer({ min: 20, max: 216 }),
-  h: fc.integer({ min: 15, max: 297 }),
-  left: fc.integer({ min: 0, max: 30 }),
-  top: fc.integer({ min: 0, max: 30 }),
-  gapX: fc.integer({ min: 0, max: 10 }),
-  gapY: fc.integer({ min: 0, max: 10 }),
-});
-
+type Ranges = Record<keyof LabelStock, readonly [min: number, max: number]>;
+const stocks = (ranges: Ranges): fc.Arbitrary<LabelStock> =>
+  fc.record(
+    Object.fromEntries(
+      Object.entries(ranges).map(([name, [min, max]]) => [name, fc.integer({ min, max })]),
+    ) as { [name in keyof LabelStock]: fc.Arbitrary<number> },
+  );
+const GAPS = { left: [0, 30], top: [0, 30], gapX: [0, 10], gapY: [0, 10] } as const;
+const anyStock = stocks({ ...GAPS, columns: [1, 4], rows: [1, 8], w: [20, 216], h: [15, 297] });
 /** Measures that have room for something. */
-const roomyStock = fc.record<LabelStock>({
-  columns: fc.integer({ min: 1, max: 2 }),
-  rows: fc.integer({ min: 1, max: 3 }),
-  w: fc.integer({ min: 75, max: 104 }),
-  h: fc.integer({ min: 65, max: 140 }),
-  left: fc.integer({ min: 0, max: 5 }),
-  top: fc.integer({ min: 0, max: 10 }),
-  gapX: fc.integer({ min: 0, max: 4 }),
-  gapY: fc.integer({ min: 0, max: 4 }),
+const roomyStock = stocks({
+  columns: [1, 2],
+  rows: [1, 3],
+  w: [75, 104],
+  h: [65, 140],
+  left: [0, 5],
+  top: [0, 10],
+  gapX: [0, 4],
+  gapY: [0, 4],
 });
 
 describe('a label sheet of any measures', () => {

@@ -1,4 +1,4 @@
-import { desc, eq } from 'drizzle-orm';
+import { desc, eq, inArray } from 'drizzle-orm';
 import { SHELF } from '~/core/games';
 import type { Game } from '~/core/games/types';
 import { ownGame, ownGameId } from '~/core/own/game';
@@ -18,8 +18,8 @@ type Row = {
   by: string | null;
 };
 
-/** The latest check of each line, of one game or of all. */
-const latest = (gameId?: string): Promise<Row[]> =>
+/** The latest check of each line of these games. */
+const latest = (games: readonly Game[]): Promise<Row[]> =>
   db()
     .selectDistinctOn([wordingCheck.gameId, wordingCheck.messageId, wordingCheck.language], {
       gameId: wordingCheck.gameId,
@@ -32,7 +32,12 @@ const latest = (gameId?: string): Promise<Row[]> =>
     })
     .from(wordingCheck)
     .leftJoin(person, eq(person.id, wordingCheck.personId))
-    .where(gameId === undefined ? undefined : eq(wordingCheck.gameId, gameId))
+    .where(
+      inArray(
+        wordingCheck.gameId,
+        games.map(({ id }) => id),
+      ),
+    )
     .orderBy(wordingCheck.gameId, wordingCheck.messageId, wordingCheck.language, desc(wordingCheck.at));
 
 /** A check holds for the line as it was read: for another wording it counts no more. */
@@ -44,7 +49,7 @@ function holding(game: Game, rows: readonly Row[]): LineChecks {
   return checks;
 }
 
-export const lineChecks = async (game: Game): Promise<LineChecks> => holding(game, await latest(game.id));
+export const lineChecks = async (game: Game): Promise<LineChecks> => holding(game, await latest([game]));
 
 export async function addLineChecks(
   game: Game,
@@ -73,7 +78,7 @@ interface Unchecked {
 }
 /** For each game as it is worded, how many lines of a language nobody has found right yet. English is the source and counts as checked. */
 async function uncheckedIn(games: readonly Game[]): Promise<Unchecked[]> {
-  const rows = await latest();
+  const rows = await latest(games);
   return games.flatMap((game) => {
     const checks = holding(
       game,

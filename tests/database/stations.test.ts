@@ -8,7 +8,6 @@ import {
   archiveVariant,
   buildCopies,
   countVariants,
-  createVariant,
   findKit,
   findVariant,
   listCopies,
@@ -18,7 +17,6 @@ import {
   saveKit,
 } from '~/data/queries/kits';
 import {
-  lend,
   listClosed,
   listLoansOfFamily,
   listOut,
@@ -35,7 +33,7 @@ import { waiting, type Waiting } from '~/data/queries/waiting';
 import { addLineChecks, uncheckedLines } from '~/data/queries/words';
 import { secureRandom } from '~/server/random';
 import { newLinkKey } from '~/server/links';
-import { smallSchool, type SmallSchool } from '../world';
+import { addVariant, lendOut, smallSchool, type SmallSchool } from '../world';
 
 const TODAY = '2026-11-24';
 let world: SmallSchool;
@@ -44,17 +42,8 @@ beforeEach(async () => {
 });
 afterAll(closeDatabase);
 
-async function lent(copy = 0, family = 0, lentOn = TODAY, dueOn = daysAfter(lentOn, 21)): Promise<string> {
-  const made = await lend({
-    copyId: world.copies[copy]!.id,
-    familyId: world.families[family]!.id,
-    lentOn,
-    dueOn,
-    personId: world.people.helper.id,
-  });
-  if (!made.ok) throw new Error(made.reason);
-  return made.loanId;
-}
+const lent = (copy = 0, family = 0, lentOn = TODAY, dueOn = daysAfter(lentOn, 21)): Promise<string> =>
+  lendOut(world, { copy, family, lentOn, dueOn });
 const home = (loanId: string, counted = 6, returnedOn = TODAY) =>
   takeBack({
     loanId,
@@ -78,14 +67,6 @@ async function waits(today = TODAY): Promise<Omit<Waiting, 'word'>> {
 }
 const NOTHING = { choose: 0, fill: 0, print: 0, lend: 0, takeBack: 0, listen: 0, lookBack: 0 };
 
-const newVariant = (name: string, id = 'harvest-mat') =>
-  createVariant({
-    gameId: id,
-    name,
-    params: gameOf(id).presets[0]!.params,
-    ageBand: 'K',
-    createdBy: world.people.coordinator.id,
-  });
 const build = async (kitId: string, count: number) =>
   buildCopies({
     kit: (await findKit(kitId))!,
@@ -99,7 +80,7 @@ const build = async (kitId: string, count: number) =>
 describe('what waits at a station', () => {
   it('is a variant until it is in a kit, a kit until it is built, a copy until its pack is printed', async () => {
     expect(await waits()).toEqual({ ...NOTHING, lend: 3 });
-    const made = (await newVariant('Mat'))!;
+    const made = await addVariant(world, 'harvest-mat', 'Mat');
     expect(await waits()).toEqual({ ...NOTHING, lend: 3, choose: 1 });
     const kitId = (await saveKit({
       name: 'Mats',
@@ -118,7 +99,7 @@ describe('what waits at a station', () => {
   });
 
   it('is no variant that was put away', async () => {
-    const made = (await newVariant('Mat'))!;
+    const made = await addVariant(world, 'harvest-mat', 'Mat');
     expect(await archiveVariant(made.id)).toEqual([]);
     expect(await waits()).toEqual({ ...NOTHING, lend: 3 });
   });
@@ -272,8 +253,8 @@ describe('kits', () => {
   });
 
   it('keep the order in which their games were put in', async () => {
-    const mat = (await newVariant('Mat'))!;
-    const towers = (await newVariant('Towers', 'skyline-rolls'))!;
+    const mat = await addVariant(world, 'harvest-mat', 'Mat');
+    const towers = await addVariant(world, 'skyline-rolls', 'Towers');
     const [six] = (await findKit(world.kitId))!.variants;
     const fields = { name: 'Mixed', ageBand: 'g1', players: 2, paper: 'a4', assurance: 'usual' } as const;
     for (const order of [

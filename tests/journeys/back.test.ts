@@ -1,33 +1,16 @@
-import { afterAll, beforeEach, describe, expect, it } from 'vitest';
+import { describe, expect, it } from 'vitest';
 import { showTag } from '~/core/lending/tag';
-import { closeDatabase } from '~/data/db';
 import { addAnswer, listAnswers } from '~/data/queries/listening';
-import { lend, listShortages, takeBack } from '~/data/queries/lending';
+import { listShortages, takeBack } from '~/data/queries/lending';
 import { today } from '~/server/today';
-import { smallSchool, type SmallSchool } from '../world';
-import { closeBrowser, expectAccessible, open, signIn, visitor } from './browser';
+import { lendOut } from '../world';
+import { smallSchoolForEach, expectAccessible, open, signIn, visitor } from './browser';
 
-let world: SmallSchool;
-beforeEach(async () => {
-  world = await smallSchool();
-});
-afterAll(async () => {
-  await closeBrowser();
-  await closeDatabase();
-});
+const world = smallSchoolForEach();
 
-/** A loan of a copy to a family, due in a week. */
-async function out(copy: number, family: number): Promise<string> {
-  const made = await lend({
-    copyId: world.copies[copy]!.id,
-    familyId: world.families[family]!.id,
-    lentOn: today(),
-    dueOn: today(),
-    personId: world.people.helper.id,
-  });
-  if (!made.ok) throw new Error(made.reason);
-  return made.loanId;
-}
+/** A loan of a copy to a family, due today. */
+const out = (copy: number, family: number): Promise<string> =>
+  lendOut(world, { copy, family, lentOn: today(), dueOn: today() });
 /** The copy is home again with so many of its six counters. */
 const home = (loanId: string, counted: number) =>
   takeBack({

@@ -1,9 +1,10 @@
 /** A real browser against the real server. A journey fails on any error in the browser's console. */
 import { AxeBuilder } from '@axe-core/playwright';
 import { chromium, type Browser, type BrowserContext, type Page } from 'playwright-core';
-import { expect } from 'vitest';
+import { afterAll, beforeEach, expect } from 'vitest';
+import { closeDatabase } from '~/data/db';
 import { CHROMIUM, CHROMIUM_FLAGS } from '~/scripts/lib/browser';
-import { PASSWORD } from '../world';
+import { PASSWORD, smallSchool, type SmallSchool } from '../world';
 
 export const ADDRESS = process.env.FERN_ADDRESS ?? '';
 
@@ -41,6 +42,19 @@ export async function visitor(
 export async function closeBrowser(): Promise<void> {
   await browser?.close();
   browser = undefined;
+}
+
+/** A small school made anew before each test of a file; after the last the browser and the database are let go. */
+export function smallSchoolForEach(): SmallSchool {
+  const world = {} as SmallSchool;
+  beforeEach(async () => {
+    Object.assign(world, await smallSchool());
+  });
+  afterAll(async () => {
+    await closeBrowser();
+    await closeDatabase();
+  });
+  return world;
 }
 
 /** Opens a staff page and waits until it answers to the keyboard and the mouse. */

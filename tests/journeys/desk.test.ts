@@ -1,19 +1,10 @@
-import { afterAll, beforeEach, describe, expect, it } from 'vitest';
+import { describe, expect, it } from 'vitest';
 import { showTag } from '~/core/lending/tag';
-import { closeDatabase } from '~/data/db';
 import { findCopy } from '~/data/queries/kits';
 import { listClosed, listOut } from '~/data/queries/lending';
-import { smallSchool, type SmallSchool } from '../world';
-import { closeBrowser, expectAccessible, scan, signIn, visitor, open, toScanLine } from './browser';
+import { smallSchoolForEach, expectAccessible, scan, signIn, visitor, open, toScanLine } from './browser';
 
-let world: SmallSchool;
-beforeEach(async () => {
-  world = await smallSchool();
-});
-afterAll(async () => {
-  await closeBrowser();
-  await closeDatabase();
-});
+const world = smallSchoolForEach();
 
 describe('the desk', () => {
   it('lends and takes back by keyboard alone', async () => {

@@ -1,31 +1,13 @@
-import { afterAll, beforeEach, describe, expect, it } from 'vitest';
-import { gameOf } from '~/core/games';
-import { closeDatabase } from '~/data/db';
-import { createVariant, findKit, listCopies, markPrinted } from '~/data/queries/kits';
-import { smallSchool, type SmallSchool } from '../world';
-import { closeBrowser, expectAccessible, open, signIn, visitor } from './browser';
+import { describe, expect, it } from 'vitest';
+import { findKit, listCopies, markPrinted } from '~/data/queries/kits';
+import { addVariant } from '../world';
+import { smallSchoolForEach, expectAccessible, open, signIn, visitor } from './browser';
 
-let world: SmallSchool;
-beforeEach(async () => {
-  world = await smallSchool();
-});
-afterAll(async () => {
-  await closeBrowser();
-  await closeDatabase();
-});
-
-const variant = (id: string, name: string) =>
-  createVariant({
-    gameId: id,
-    name,
-    params: gameOf(id).presets[0]!.params,
-    ageBand: 'K',
-    createdBy: world.people.coordinator.id,
-  });
+const world = smallSchoolForEach();
 
 describe('a kit', () => {
   it('keeps a change that was not finished, says what is wrong, and leaves built copies alone', async () => {
-    await variant('harvest-mat', 'Mat to six');
+    await addVariant(world, 'harvest-mat', 'Mat to six');
     const { page, complaints } = await visitor({ expected: /400/ });
     await signIn(page);
     await open(page, `/fill/${world.kitId}`);
@@ -105,8 +87,8 @@ describe('a kit', () => {
   });
 
   it('is started anew by keyboard alone, and counts what several games share once', async () => {
-    await variant('harvest-mat', 'Mat to six');
-    await variant('skyline-rolls', 'Towers');
+    await addVariant(world, 'harvest-mat', 'Mat to six');
+    await addVariant(world, 'skyline-rolls', 'Towers');
     const { page, complaints } = await visitor();
     await signIn(page);
     await open(page, '/fill/new');

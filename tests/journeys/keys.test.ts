@@ -1,23 +1,14 @@
 import type { Page } from 'playwright-core';
-import { afterAll, beforeEach, describe, expect, it } from 'vitest';
+import { describe, expect, it } from 'vitest';
 import { USUAL_PRINTING } from '~/core/print/cost';
-import { closeDatabase } from '~/data/db';
 import { listVariants } from '~/data/queries/kits';
 import { listFamilies } from '~/data/queries/families';
 import { schoolPrinting } from '~/data/queries/people';
 import { uncheckedLines } from '~/data/queries/words';
-import { smallSchool, type SmallSchool } from '../world';
-import { closeBrowser, open, signIn, visitor } from './browser';
+import { smallSchoolForEach, open, signIn, visitor } from './browser';
 
 /** The stations without a mouse: only keys are pressed. */
-let world: SmallSchool;
-beforeEach(async () => {
-  world = await smallSchool();
-});
-afterAll(async () => {
-  await closeBrowser();
-  await closeDatabase();
-});
+const world = smallSchoolForEach();
 
 /** What has the focus, as a person would name it. */
 const focused = (page: Page): Promise<string> =>

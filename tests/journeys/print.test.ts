@@ -2,25 +2,16 @@ import { readFileSync } from 'node:fs';
 import { mkdtempSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { afterAll, beforeEach, describe, expect, it } from 'vitest';
+import { describe, expect, it } from 'vitest';
 import { USUAL_PRINTING } from '~/core/print/cost';
 import { showTag } from '~/core/lending/tag';
-import { closeDatabase } from '~/data/db';
 import { listCopies } from '~/data/queries/kits';
 import { lend } from '~/data/queries/lending';
 import { listAnswers } from '~/data/queries/listening';
 import { schoolMark, schoolPrinting } from '~/data/queries/people';
-import { smallSchool, type SmallSchool } from '../world';
-import { closeBrowser, expectAccessible, open, scan, signIn, visitor } from './browser';
+import { smallSchoolForEach, expectAccessible, open, scan, signIn, visitor } from './browser';
 
-let world: SmallSchool;
-beforeEach(async () => {
-  world = await smallSchool();
-});
-afterAll(async () => {
-  await closeBrowser();
-  await closeDatabase();
-});
+const world = smallSchoolForEach();
 
 const folder = mkdtempSync(join(tmpdir(), 'print-'));
 const copyQuery = () => `copy=${world.copies[0]!.id}`;

@@ -1,35 +1,17 @@
-import { afterAll, beforeEach, describe, expect, it } from 'vitest';
+import { describe, expect, it } from 'vitest';
 import { showTag } from '~/core/lending/tag';
 import { daysAfter } from '~/core/lending/due';
-import { closeDatabase } from '~/data/db';
-import { createVariant, findKit, listVariants } from '~/data/queries/kits';
+import { findKit, listVariants } from '~/data/queries/kits';
 import { findFamily, listFamilies } from '~/data/queries/families';
-import { findLoan, lend, listOut, listShortages } from '~/data/queries/lending';
+import { findLoan, listOut, listShortages } from '~/data/queries/lending';
 import { today } from '~/server/today';
-import { smallSchool, type SmallSchool } from '../world';
-import { closeBrowser, expectAccessible, open, signIn, visitor } from './browser';
+import { addVariant, lendOut } from '../world';
+import { smallSchoolForEach, expectAccessible, open, signIn, visitor } from './browser';
 
 /** What a tired person types: every form says what is wrong in a sentence, keeps it, and stores nothing. */
-let world: SmallSchool;
-beforeEach(async () => {
-  world = await smallSchool();
-});
-afterAll(async () => {
-  await closeBrowser();
-  await closeDatabase();
-});
+const world = smallSchoolForEach();
 
-const out = async (copy = 0, family = 0): Promise<string> => {
-  const made = await lend({
-    copyId: world.copies[copy]!.id,
-    familyId: world.families[family]!.id,
-    lentOn: today(),
-    dueOn: daysAfter(today(), 14),
-    personId: world.people.helper.id,
-  });
-  if (!made.ok) throw new Error(made.reason);
-  return made.loanId;
-};
+const out = (): Promise<string> => lendOut(world, { lentOn: today(), dueOn: daysAfter(today(), 14) });
 
 describe('wrong input', () => {
   it('on a bench: a variant without a name, or with one that is taken', async () => {
@@ -65,9 +47,7 @@ describe('wrong input', () => {
     await page.getByRole('button', { name: 'Put this variant away' }).click();
     await page.getByText('It is in First splits. Take it out of there first; nothing was changed.').waitFor();
     expect((await listVariants()).map(({ name }) => name)).toEqual(['Six']);
-    const { gameId, params, ageBand } = six!;
-    await createVariant({ gameId, params, ageBand, name: 'Spare', createdBy: world.people.coordinator.id });
-    const spare = (await listVariants()).find(({ name }) => name === 'Spare')!;
+    const spare = await addVariant(world, 'two-tone-spill', 'Spare');
     await open(page, `/choose/two-tone-spill?variant=${spare.id}`);
     await page.getByRole('button', { name: 'Put this variant away' }).click();
     await page.waitForURL('**/choose');

@@ -1,11 +1,11 @@
 import { data, Form, redirect, useNavigation } from 'react-router';
 import {
-  centsOf,
   printingSchema,
   SUPPLIES,
   SUPPLY_IDS,
   USUAL_PRINTING,
   type Printing,
+  type Supply,
 } from '~/core/print/cost';
 import { centsIn, plain } from '~/core/words/numbers';
 import { schoolPrinting, setSchoolPrinting } from '~/data/queries/people';
@@ -50,14 +50,12 @@ const shown = (printing: Printing): Typed =>
     ]),
   ) as Typed;
 
-/** What is typed so far, as far as it can be read. */
-const meant = (typed: Typed): Partial<Printing> =>
-  Object.fromEntries(
-    NAMES.flatMap((name) => {
-      const value = name.endsWith('Cents') ? centsIn(typed[name]) : Number(typed[name]);
-      return value === undefined || !Number.isFinite(value) ? [] : [[name, value]];
-    }),
-  );
+/** Cents of one, from what is typed so far; undefined while it cannot be read. */
+function eachOf(typed: Typed, supply: Supply): number | undefined {
+  const cents = centsIn(typed[`${supply}Cents`]);
+  const size = Number(typed[`${supply}Size`]);
+  return cents !== undefined && size >= 1 ? cents / size : undefined;
+}
 
 export default function Prices({ loaderData, actionData }: Route.ComponentProps) {
   const { value, set, forget, restored } = useRemembered('printing prices', shown(loaderData.printing));
@@ -74,7 +72,6 @@ export default function Prices({ loaderData, actionData }: Route.ComponentProps)
       labelHidden={labelHidden}
     />
   );
-  const now = meant(value);
   return (
     <Workplace>
       <Stack>
@@ -137,13 +134,12 @@ export default function Prices({ loaderData, actionData }: Route.ComponentProps)
         <Entries>
           {SUPPLY_IDS.map((supply) => {
             const { name, unit } = SUPPLIES[supply];
-            const cents = centsOf({ ...USUAL_PRINTING, ...now }, supply);
-            const read = now[`${supply}Cents`] !== undefined && Boolean(now[`${supply}Size`]);
+            const cents = eachOf(value, supply);
             return (
               <Entered
                 key={supply}
                 label={name}
-                number={read ? plain(cents) : '…'}
+                number={cents === undefined ? '…' : plain(cents)}
                 unit={`cents a ${unit}`}
               />
             );

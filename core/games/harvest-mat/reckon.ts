@@ -2,7 +2,7 @@ import { fact } from '~/core/cards/facts';
 import { drawsToFill, meanDrawsToFill } from '~/core/chance/coverage';
 import { enoughDrawn } from '~/core/chance/hypergeometric';
 import { fromCdf, mean, point, quantile, type Pmf } from '~/core/chance/pmf';
-import { plain } from '~/core/words/numbers';
+import { count, plain } from '~/core/words/numbers';
 import { chanceFigure, figure, know, mend, mind, need, reckoned, stop } from '../make';
 import type { Assumptions, Practised, Reckoning } from '../types';
 import { ladder, matched, needed, odds, sumCards, type MatParams } from './rules';
@@ -82,7 +82,7 @@ export function reckon(params: MatParams, assumptions: Assumptions): Reckoning {
         : []),
     ],
     parts: [
-      need('mat', 1, `${cells.length === 1 ? 'One cell' : `${cells.length} cells`}.`),
+      need('mat', 1, `${count(cells.length, 'cell')}.`),
       ...(source === 'cards'
         ? [need('sum-card', cards.length, 'At least one for every number on the mat.')]
         : [need('die', source === 'one-die' ? 1 : 2, 'Rolled in turns.')]),

@@ -4,6 +4,7 @@ import { countValues } from '~/core/cards/deck';
 import { DIE, entries, sum } from '~/core/chance/pmf';
 import { Numbers, OneOf, Whole, YesNo } from '~/core/check/schema';
 import type { FieldErrors } from '~/core/check/check';
+import { count } from '~/core/words/numbers';
 import { choices } from '../make';
 import type { Ladder, Params, Preset } from '../types';
 
@@ -118,7 +119,7 @@ export const about = ({ source }: MatParams) => ({
   source: { 'one-die': 'one', 'two-dice': 'two', cards: 'cards' }[source],
 });
 export const subject = ({ source, cells }: MatParams): string =>
-  `${cells.length === 1 ? 'one cell' : `${cells.length} cells`}, ${{ 'one-die': 'one die', 'two-dice': 'two dice', cards: 'sum cards' }[source]}`;
+  `${count(cells.length, 'cell')}, ${{ 'one-die': 'one die', 'two-dice': 'two dice', cards: 'sum cards' }[source]}`;
 
 /** From one die to two, then to sum cards; the mat follows the odds. */
 export function ladder(params: MatParams): Ladder {

@@ -33,7 +33,7 @@ export function reckon(params: MarketParams, assumptions: Assumptions): Reckonin
         'The most possible',
         mostCups * mostPieces,
         'pieces',
-        `${mostCups === 1 ? 'One cup' : `${mostCups} cups`} of ${mostPieces}.`,
+        `${count(mostCups, 'cup')} of ${mostPieces}.`,
       ),
       figure(
         'product.mean',
@@ -47,7 +47,7 @@ export function reckon(params: MarketParams, assumptions: Assumptions): Reckonin
         'Different facts',
         cupKinds.length * pieceKinds.length,
         'facts',
-        `${cupKinds.length === 1 ? '1 number' : `${cupKinds.length} numbers`} of cups × ${pieceKinds.length} of pieces; 2 cups of 3 is not 3 cups of 2.`,
+        `${count(cupKinds.length, 'number')} of cups × ${pieceKinds.length} of pieces; 2 cups of 3 is not 3 cups of 2.`,
       ),
       figure(
         'turnarounds',

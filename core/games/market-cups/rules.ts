@@ -3,6 +3,7 @@ import { Type, type Static } from '@sinclair/typebox';
 import { deckWithout, isRed, valueOf, type Card } from '~/core/cards/deck';
 import { Cards, OneOf, Span, Whole, YesNo } from '~/core/check/schema';
 import type { FieldErrors } from '~/core/check/check';
+import { count } from '~/core/words/numbers';
 import type { Ladder, Params, Preset } from '../types';
 
 export const schema = Type.Object(
@@ -86,7 +87,7 @@ export function shown(params: MarketParams): { cups: number[]; pieces: number[] 
 
 export const about = ({ cups, pieces }: MarketParams) => ({ cups: cups.to, pieces: pieces.to });
 export const subject = ({ cups, pieces }: MarketParams): string =>
-  `up to ${cups.to === 1 ? 'one cup' : `${cups.to} cups`} of ${pieces.to}`;
+  `up to ${count(cups.to, 'cup')} of ${pieces.to}`;
 
 export function ladder(params: MarketParams): Ladder {
   const to = (most: number) => ({

@@ -1,19 +1,10 @@
 import { describe, expect, it } from 'vitest';
 import { numbersIn, plays, tally } from '../plays.testing';
 import type { Params } from '../types';
+import { LINES } from '../nine-cells';
 import { SQUARE } from './rules';
 import { threeStones } from '.';
 
-const LINES = [
-  [0, 1, 2],
-  [3, 4, 5],
-  [6, 7, 8],
-  [0, 3, 6],
-  [1, 4, 7],
-  [2, 5, 8],
-  [0, 4, 8],
-  [2, 4, 6],
-];
 const CHANGES: Params[] = [
   { by: 'placing', sums: false },
   { by: 'placing', sums: true },
