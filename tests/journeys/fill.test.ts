@@ -32,6 +32,9 @@ describe('a kit', () => {
     await page.getByRole('button', { name: 'Save the changes' }).click();
     await page.getByText('Not saved yet').waitFor();
     await page.getByText('Name of the kit must not be empty.').waitFor();
+    // The first marked field is in sight and has the focus.
+    await expect.poll(() => name.evaluate((input) => input === document.activeElement)).toBe(true);
+    expect(await page.getByText('Not saved yet').isVisible()).toBe(true);
     await expectAccessible(page);
     expect(await page.getByRole('checkbox', { name: /^Six/ }).isChecked()).toBe(false);
     expect(await name.inputValue()).toBe('   ');

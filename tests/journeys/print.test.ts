@@ -146,6 +146,7 @@ describe('printing', () => {
     await bag.fill('a while');
     await page.getByRole('button', { name: 'Save these prices and times' }).click();
     await page.getByText('Seconds to fill and label a bag must be a whole number from 0 to 3600.').waitFor();
+    await expect.poll(() => bag.evaluate((input) => input === document.activeElement)).toBe(true);
     expect([await bag.inputValue(), await price.inputValue()]).toEqual(['a while', '60.00']);
     await expectAccessible(page);
     expect((await schoolPrinting()).greyCents).toBe(USUAL_PRINTING.greyCents);

@@ -67,6 +67,7 @@ describe('wrong input', () => {
     await name.fill(' ');
     await save.click();
     await page.getByText('Not saved yet').waitFor();
+    await expect.poll(() => name.evaluate((input) => input === document.activeElement)).toBe(true);
     expect(await reach.inputValue()).toBe('at the gate');
     await name.fill('family auk');
     await save.click();

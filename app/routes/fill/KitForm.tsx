@@ -8,6 +8,7 @@ import { materialOf } from '~/core/kits/materials';
 import { Button, ButtonLink } from '~/app/ui/Button';
 import { Choice, NumberBox, Pick, TextBox, TickBox } from '~/app/ui/fields';
 import { Notices, Said } from '~/app/ui/Notices';
+import { NotSaved } from '~/app/ui/NotSaved';
 import { Empty, Entered, Entries, Faint, Margin, Row, Sheet, Stack } from '~/app/ui/Page';
 import { Tray } from '~/app/ui/Tray';
 
@@ -56,11 +57,7 @@ export function KitForm({ draft, onChange, onSubmit, variants, errors, action }:
     <Form method="post" onSubmit={onSubmit}>
       <input type="hidden" name="intent" value="save" />
       <Stack>
-        {Object.keys(errors).length > 0 && (
-          <Said kind="mind" word="Not saved yet" live>
-            {errors[''] ?? 'Please look at the marked places; everything you set is still here.'}
-          </Said>
-        )}
+        <NotSaved errors={errors} />
         <Row $gap="1.4rem">
           <TextBox
             name="name"

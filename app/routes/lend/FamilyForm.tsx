@@ -5,7 +5,7 @@ import type { FamilyFields } from '~/core/lending/families';
 import { LANGUAGES } from '~/core/words/message';
 import { Button } from '~/app/ui/Button';
 import { Choice, TextBox, TickBox } from '~/app/ui/fields';
-import { Said } from '~/app/ui/Notices';
+import { NotSaved } from '~/app/ui/NotSaved';
 import { Row, Stack } from '~/app/ui/Page';
 
 interface Props {
@@ -24,11 +24,7 @@ export function FamilyForm({ value, onChange, onSubmit, errors, languages, actio
   return (
     <Form method="post" onSubmit={onSubmit}>
       <Stack>
-        {Object.keys(errors).length > 0 && (
-          <Said kind="mind" word="Not saved yet" live>
-            Please look at the marked places; what you typed is still here.
-          </Said>
-        )}
+        <NotSaved errors={errors} />
         <TextBox
           name="name"
           label="Family name"

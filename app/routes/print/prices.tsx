@@ -1,4 +1,5 @@
 import { data, Form, redirect, useNavigation } from 'react-router';
+import styled from 'styled-components';
 import {
   printingSchema,
   SUPPLIES,
@@ -14,6 +15,7 @@ import { readPrices } from '~/server/print/prices';
 import { Button, ButtonLink } from '~/app/ui/Button';
 import { TextBox } from '~/app/ui/fields';
 import { Said } from '~/app/ui/Notices';
+import { NotSaved } from '~/app/ui/NotSaved';
 import { Entered, Entries, Heading, Margin, Row, Sheet, Stack, TableFrame, Workplace } from '~/app/ui/Page';
 import { useRemembered } from '~/app/ui/remember';
 import type { Route } from './+types/prices';
@@ -35,6 +37,17 @@ export async function action({ request }: Route.ActionArgs) {
   await setSchoolPrinting(checked.value);
   throw redirect(packAt(request));
 }
+
+/** Columns that stay where they are when a mistake is named in one of them. */
+const Supplies = styled(TableFrame)`
+  table {
+    table-layout: fixed;
+  }
+  tbody th {
+    vertical-align: top;
+    padding-top: 1.1rem;
+  }
+`;
 
 type Name = keyof Printing;
 type Typed = Record<Name, string>;
@@ -78,11 +91,6 @@ export default function Prices({ loaderData, actionData }: Route.ComponentProps)
         <Heading title="What does printing cost you?">
           Every pack is reckoned with these prices and times. Look at your last bills; an estimate will do.
         </Heading>
-        {Object.keys(errors).length > 0 && (
-          <Said kind="mind" word="Not saved yet" live>
-            Please look at the marked places; what you typed is still here.
-          </Said>
-        )}
         {restored && Object.keys(errors).length === 0 && (
           <Said kind="know" word="Still here">
             These are numbers that were typed before and not saved.
@@ -91,7 +99,8 @@ export default function Prices({ loaderData, actionData }: Route.ComponentProps)
         <Form method="post" onSubmit={forget}>
           <Sheet>
             <Stack>
-              <TableFrame>
+              <NotSaved errors={errors} />
+              <Supplies>
                 <table>
                   <thead>
                     <tr>
@@ -110,7 +119,7 @@ export default function Prices({ loaderData, actionData }: Route.ComponentProps)
                     ))}
                   </tbody>
                 </table>
-              </TableFrame>
+              </Supplies>
               <Row $gap="0.8rem 1.6rem">
                 {TIMES.map((name) => box(name))}
                 {box('durableLoans')}
