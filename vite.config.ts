@@ -18,10 +18,14 @@ const keepServerCodeHome: Plugin = {
   },
 };
 
-export default defineConfig({
+export default defineConfig(({ isSsrBuild }) => ({
   plugins: [reactRouter(), keepServerCodeHome],
   resolve: { tsconfigPaths: true },
   // Its CommonJS build has no default export for Node's own modules.
   ssr: { noExternal: ['styled-components'] },
-  build: { assetsInlineLimit: 0 },
-});
+  build: {
+    assetsInlineLimit: 0,
+    // The web server is built together with the pages: one program, and one pool of connections.
+    ...(isSsrBuild ? { rollupOptions: { input: 'server/main.ts' } } : {}),
+  },
+}));

@@ -2,12 +2,9 @@ import { PassThrough } from 'node:stream';
 import { renderToPipeableStream } from 'react-dom/server';
 import { ServerRouter, type AppLoadContext, type EntryContext, type HandleErrorFunction } from 'react-router';
 import { ServerStyleSheet } from 'styled-components';
-import { log } from '~/server/log';
-import { warmPrinting } from '~/server/print/warm';
+import { databaseTrouble, sqlState } from '~/data/db';
+import { log, withoutKeys } from '~/server/log';
 import { NonceContext } from './nonce';
-
-// Once, while the server starts and nobody waits for a page yet.
-warmPrinting();
 
 /** Renders a page whole, so that its styles stand in the head of the first HTML. */
 export default async function handleRequest(
@@ -40,7 +37,7 @@ export default async function handleRequest(
           onError(error) {
             responseStatus = 500;
             log.error(
-              { requestId: load.requestId, path: new URL(request.url).pathname, err: error },
+              { requestId: load.requestId, path: withoutKeys(new URL(request.url).pathname), err: error },
               'rendering failed',
             );
           },
@@ -59,10 +56,22 @@ export default async function handleRequest(
 
 /** Errors of loaders and actions become structured lines; a person never sees them. */
 export const handleError: HandleErrorFunction = (error, { request, context }) => {
+  const load = context as unknown as AppLoadContext;
+  // A database that is away is no fault of the page: the server says so.
+  const database = databaseTrouble(error);
+  if (database) load.trouble = { status: 503, kind: database === 'empty' ? 'empty' : 'away' };
+  // Characters that the database cannot keep, or a value that no field of it takes: what was sent is at fault.
+  else if (sqlState(error)?.startsWith('22')) load.trouble = { status: 400, kind: 'unreadable' };
   if (request.signal.aborted) return;
-  const { requestId } = context as unknown as AppLoadContext;
+  const { status } = (error ?? {}) as { status?: number };
+  if (status !== undefined && status < 500) return;
   log.error(
-    { requestId, method: request.method, path: new URL(request.url).pathname, err: error },
+    {
+      requestId: load.requestId,
+      method: request.method,
+      path: withoutKeys(new URL(request.url).pathname),
+      err: error,
+    },
     'request failed',
   );
 };

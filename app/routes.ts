@@ -3,10 +3,10 @@ import { index, layout, prefix, route, type RouteConfig } from '@react-router/de
 
 export default [
   index('routes/home.tsx'),
-  route('healthz', 'routes/healthz.ts'),
   route('set-up', 'routes/people/set-up.tsx'),
   route('sign-in', 'routes/people/sign-in.tsx'),
   route('sign-out', 'routes/people/sign-out.ts'),
+  route('new-password/:key', 'routes/people/new-password.tsx'),
 
   layout('routes/staff.tsx', [
     ...prefix('choose', [
@@ -46,6 +46,7 @@ export default [
       route(':loanId', 'routes/take-back/check.tsx'),
     ]),
     route('people', 'routes/people/staff-list.tsx'),
+    route('me', 'routes/people/me.tsx'),
     route('listen', 'routes/listen/answers.tsx'),
     route('look-back', 'routes/look-back/overview.tsx'),
     route('copies/:copyId', 'routes/look-back/copy.tsx'),

@@ -4,8 +4,9 @@ import { seeded } from '~/core/chance/random.ts';
 import { gameOf, SHELF } from '~/core/games/index.ts';
 import { assume } from '~/core/games/types.ts';
 import { recipeOf, type KitPlan } from '~/core/kits/recipe.ts';
-import { drawn } from '~/server/print/jobs.ts';
+import { drawn } from '~/server/threads/index.ts';
 import type { Task } from '~/server/print/task.ts';
+import { nameOf } from '~/core/words/message';
 
 const RUNS = 3;
 
@@ -58,7 +59,7 @@ for (const game of SHELF) {
 console.log('\nPrinting, in a thread of its own (the first pack also waits for the thread to read the code)');
 const kit = ['harvest-mat', 'blanket-board', 'skyline-rolls'].map((id) => {
   const game = gameOf(id);
-  return { gameId: id, name: game.words.en.name!, params: game.presets[0]!.params };
+  return { gameId: id, name: nameOf(game, 'en'), params: game.presets[0]!.params };
 });
 const plan: KitPlan = { ageBand: 'g1', players: 2, assurance: 'usual', variants: kit };
 const printTask = (copies: number, variants = kit): Task => ({

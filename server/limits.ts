@@ -1,68 +1,129 @@
 /** Limits on how often something may be tried. Counted in PostgreSQL, so that all server processes share them. */
+import ipaddr from 'ipaddr.js';
 import { RateLimiterPostgres, RateLimiterRes } from 'rate-limiter-flexible';
+import { nameKey } from '~/core/people/name';
 import { connectionPool } from '~/data/db';
 
-const limiter = (keyPrefix: string, points: number, minutes: number) => {
+interface Limit {
+  points: number;
+  of: () => RateLimiterPostgres;
+}
+const limiter = (keyPrefix: string, points: number, minutes: number): Limit => {
   let made: RateLimiterPostgres | undefined;
-  return () =>
-    (made ??= new RateLimiterPostgres({
-      storeClient: connectionPool(),
-      tableName: 'rate_limit',
-      tableCreated: true,
-      keyPrefix,
-      points,
-      duration: minutes * 60,
-    }));
+  return {
+    points,
+    of: () =>
+      (made ??= new RateLimiterPostgres({
+        storeClient: connectionPool(),
+        tableName: 'rate_limit',
+        tableCreated: true,
+        keyPrefix,
+        points,
+        duration: minutes * 60,
+      })),
+  };
 };
 
-const perAccount = limiter('sign-in-account', 5, 5);
-const perAddress = limiter('sign-in-address', Number(process.env.SIGN_IN_TRIES_PER_ADDRESS ?? 30), 10);
-const familyVisits = limiter('family-visit', Number(process.env.FAMILY_VISITS_PER_ADDRESS ?? 120), 1);
+const setting = (name: string, usual: number): number => Number(process.env[name] ?? usual);
+/** Tries of one person's password from one network, or from one browser she has signed in with. */
+const perPerson = limiter('sign-in-person', 5, 5);
+/** Tries of one person's password by strangers, from wherever; a known browser is not counted here. */
+const byStrangers = limiter('sign-in-strangers', 30, 30);
+const perNetwork = limiter('sign-in-network', setting('SIGN_IN_TRIES_PER_ADDRESS', 30), 10);
+const passwordTries = limiter('own-password', 5, 5);
+const linkTries = limiter('password-link', 30, 10);
+const familyVisits = limiter('family-visit', setting('FAMILY_VISITS_PER_ADDRESS', 120), 1);
 const wrongLinks = limiter('family-wrong-link', 20, 10);
 const familyAnswers = limiter('family-answer', 12, 10);
 
-/** Whole minutes to wait when one of the limits is used up; 0 when none is. */
-async function minutesToWait(limits: [RateLimiterPostgres, string][]): Promise<number> {
-  const states = await Promise.all(
-    limits.map(([limit, key]) => limit.get(key).then((state) => ({ limit, state }))),
-  );
-  const waits = states
-    .filter(({ limit, state }) => state && state.consumedPoints >= limit.points)
-    .map(({ state }) => state!.msBeforeNext);
-  return waits.length ? Math.max(1, Math.ceil(Math.max(...waits) / 60_000)) : 0;
+/**
+ * The network of an address, which one household or one school shares: the first 64 bits of IPv6, the first 24 of
+ * IPv4. An address that cannot be read stands for itself.
+ */
+export function networkOf(address: string): string {
+  if (!ipaddr.isValid(address)) return address.slice(0, 60);
+  const parsed = ipaddr.process(address);
+  return parsed.kind() === 'ipv4'
+    ? `${parsed.toByteArray().slice(0, 3).join('.')}.0/24`
+    : `${(parsed as ipaddr.IPv6).parts
+        .slice(0, 4)
+        .map((part) => part.toString(16))
+        .join(':')}::/64`;
 }
 
-/** Counts one try; answers false when the limit is used up. */
-async function consume(limit: RateLimiterPostgres, key: string): Promise<boolean> {
+/** Counts one try; answers whole minutes to wait when the limit is used up, else 0. */
+async function consume(limit: Limit, key: string): Promise<number> {
   try {
-    await limit.consume(key);
-    return true;
+    await limit.of().consume(key);
+    return 0;
   } catch (error) {
-    if (error instanceof RateLimiterRes) return false;
+    if (error instanceof RateLimiterRes) return Math.max(1, Math.ceil(error.msBeforeNext / 60_000));
     throw error;
   }
 }
 
-const accountKey = (name: string): string => name.toLowerCase().slice(0, 100);
-
-export const signInWait = (name: string, address: string): Promise<number> =>
-  minutesToWait([
-    [perAccount(), accountKey(name)],
-    [perAddress(), address],
-  ]);
-
-export async function signInFailed(name: string, address: string): Promise<void> {
-  await Promise.all([consume(perAccount(), accountKey(name)), consume(perAddress(), address)]);
+/** One try to sign in, counted before the password is looked at: tries at the same moment count one by one. */
+export interface SignInTry {
+  /** Minutes to wait; 0 when the password may be looked at. */
+  wait: number;
+  /** Takes back what was counted, since it was the right password. */
+  succeeded: () => Promise<void>;
 }
 
-export const signInSucceeded = (name: string): Promise<boolean> => perAccount().delete(accountKey(name));
+/**
+ * Counts a try to sign in. `who` is the person's id where the name belongs to one, so that every spelling that reaches
+ * her counts together; `known` tells that she has signed in in this browser before: then strangers who try her name
+ * elsewhere do not keep her out.
+ */
+export async function trySignIn(input: {
+  name: string;
+  who: string | undefined;
+  address: string;
+  known: boolean;
+}): Promise<SignInTry> {
+  const network = networkOf(input.address);
+  const who = input.who ?? `nobody ${nameKey(input.name).slice(0, 100)}`;
+  const mine = `${who} ${input.known ? 'known' : network}`;
+  const counted: [Limit, string][] = [
+    [perPerson, mine],
+    ...(input.known
+      ? []
+      : ([
+          [byStrangers, who],
+          [perNetwork, network],
+        ] as [Limit, string][])),
+  ];
+  let wait = 0;
+  // One after the other: a try that the first limit refuses does not use up the others.
+  for (const [limit, key] of counted) {
+    wait = await consume(limit, key);
+    if (wait) break;
+  }
+  return {
+    wait,
+    succeeded: async () => {
+      await perPerson.of().delete(mine);
+      for (const [limit, key] of counted.slice(1)) await limit.of().reward(key);
+    },
+  };
+}
 
-/** Whether this address may read family pages now. */
-export const mayVisit = async (address: string): Promise<boolean> =>
-  (await minutesToWait([[wrongLinks(), address]])) === 0 && (await consume(familyVisits(), address));
+/** Minutes to wait before a person may try her own password again, to change it. */
+export const tryOwnPassword = (personId: string): Promise<number> => consume(passwordTries, personId);
+export const ownPasswordRight = (personId: string): Promise<boolean> => passwordTries.of().delete(personId);
 
-/** Counts a family link that belongs to no copy. */
-export const wrongLink = (address: string): Promise<boolean> => consume(wrongLinks(), address);
+/** Whether this network may open one more link for a new password. */
+export const mayTryLink = async (address: string): Promise<boolean> =>
+  (await consume(linkTries, networkOf(address))) === 0;
 
-/** Whether one more answer about this copy is accepted now. */
-export const mayAnswerNow = (copyId: string): Promise<boolean> => consume(familyAnswers(), copyId);
+/** Whether the page of this copy may be read from this network now. Families behind one address do not share it. */
+export const mayVisit = async (copyId: string, address: string): Promise<boolean> =>
+  (await consume(familyVisits, `${copyId} ${networkOf(address)}`)) === 0;
+
+/** Counts a family link that belongs to no copy; false when there were too many. Right links are never counted. */
+export const wrongLink = async (address: string): Promise<boolean> =>
+  (await consume(wrongLinks, networkOf(address))) === 0;
+
+/** Whether one more answer about this loan is accepted now. */
+export const mayAnswerNow = async (loanId: string): Promise<boolean> =>
+  (await consume(familyAnswers, loanId)) === 0;

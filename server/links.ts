@@ -13,3 +13,16 @@ export function familyLink(request: Request, linkKey: string): string {
 /** Whether a phone cannot open this address because it names this machine only. */
 export const isLoopback = (link: string): boolean =>
   ['127.0.0.1', 'localhost', '[::1]'].includes(new URL(link).hostname);
+
+/** A path of this server, or the first page for everything else: no address leads from here to another place. */
+export function ownPath(next: string | null): string {
+  if (!next || !/^\/(?![/\\])/.test(next) || /\p{Cc}|\\/u.test(next)) return '/';
+  const url = new URL(next, 'http://here.invalid');
+  const path = url.pathname + url.search;
+  // "/.//elsewhere" is a path only until its dots are resolved.
+  return url.origin === 'http://here.invalid' && /^\/(?![/\\])/.test(path) ? path : '/';
+}
+
+/** The address at which a person sets a new password. */
+export const passwordLinkOf = (request: Request, key: string): string =>
+  `${(process.env.PUBLIC_URL ?? new URL(request.url).origin).replace(/\/$/, '')}/new-password/${key}`;

@@ -1,29 +1,78 @@
 /** What a family page shows, found by the link of its label. */
+import { createCookie } from 'react-router';
 import { mayAnswer } from '~/core/lending/due';
 import { wordedOr, WORDED, type Worded } from '~/core/words/message';
+import { languageFor } from '~/core/words/trouble';
 import { findCopy, type CopyRow } from '~/data/queries/kits';
-import { lastLoanOf } from '~/data/queries/lending';
+import { findLoanOf, lastLoanOf } from '~/data/queries/lending';
+import { isId } from './ids';
 import { mayVisit, wrongLink } from './limits';
 import { today } from './today';
 
 export type FamilyPage =
   | { refused: 'busy' | 'unknown'; language: Worded; status: number }
-  | { refused?: undefined; language: Worded; copy: CopyRow; loanId: string | undefined };
+  | {
+      refused?: undefined;
+      language: Worded;
+      copy: CopyRow;
+      /** The loan that this page was opened for, while an answer is accepted. */
+      loanId: string | undefined;
+      /** The page was opened for a loan of another family that had this basket before. */
+      others: boolean;
+      /** Keeps in this browser for which loan the page was opened. */
+      headers: Headers;
+    };
+
+const WEEKS = 26;
+/** For which loan a browser opened the page of a copy. It names the loan and nothing about the family. */
+const opened = (linkKey: string) =>
+  createCookie('fern-loan', {
+    httpOnly: true,
+    sameSite: 'lax',
+    path: `/p/${linkKey}`,
+    maxAge: WEEKS * 7 * 86_400,
+  });
 
 /**
  * Reads a family page. The language is the one asked for, else the home language of the family that has the copy;
- * nothing else about the family leaves this function. `loanId` is there while an answer is accepted.
+ * nothing else about the family leaves this function. The page belongs to the loan it was first opened for in this
+ * browser: a family that had the basket before does not answer for the next one. With `now` in the address the
+ * family says that it has the basket now.
  */
 export async function familyPage(request: Request, linkKey: string, address: string): Promise<FamilyPage> {
-  const asked = WORDED.find((language) => language === new URL(request.url).searchParams.get('lang'));
-  const preferred = asked ?? wordedOr(request.headers.get('Accept-Language')?.slice(0, 2).toLowerCase());
-  if (!(await mayVisit(address))) return { refused: 'busy', language: preferred, status: 429 };
+  const search = new URL(request.url).searchParams;
+  const asked = WORDED.find((language) => language === search.get('lang'));
+  const preferred = asked ?? wordedOr(languageFor(request.headers.get('Accept-Language')));
   const copy = /^[\w-]{22}$/.test(linkKey) ? await findCopy({ linkKey }) : undefined;
-  if (!copy) {
-    await wrongLink(address);
-    return { refused: 'unknown', language: preferred, status: 404 };
-  }
-  const loan = await lastLoanOf(copy.id);
-  const open = loan && mayAnswer(loan.returnedOn, today()) ? loan : undefined;
-  return { language: asked ?? (open ? wordedOr(open.language) : preferred), copy, loanId: open?.id };
+  if (!copy)
+    return (await wrongLink(address))
+      ? { refused: 'unknown', language: preferred, status: 404 }
+      : { refused: 'busy', language: preferred, status: 429 };
+  if (!(await mayVisit(copy.id, address))) return { refused: 'busy', language: preferred, status: 429 };
+  const cookie = opened(linkKey);
+  const last = await lastLoanOf(copy.id);
+  const kept: unknown = search.has('now') ? undefined : await cookie.parse(request.headers.get('Cookie'));
+  const before = isId(kept) && kept !== last?.id ? await findLoanOf(copy.id, kept) : undefined;
+  const others = before !== undefined && before.familyId !== last?.familyId;
+  const current = others ? before : last;
+  const open = current && mayAnswer(current.returnedOn, today()) && !(others && before.forgotten);
+  const headers = new Headers();
+  if (current && kept !== current.id)
+    headers.append(
+      'Set-Cookie',
+      await cookie.serialize(current.id, { secure: new URL(request.url).protocol === 'https:' }),
+    );
+  return {
+    language: asked ?? (open && !others && last ? wordedOr(last.language) : preferred),
+    copy,
+    loanId: open ? current.id : undefined,
+    others,
+    headers,
+  };
+}
+
+/** Whether an answer that was begun for this loan of the copy may still be sent. */
+export async function mayStillAnswer(copyId: string, loanId: string): Promise<boolean> {
+  const found = await findLoanOf(copyId, loanId);
+  return found !== undefined && !found.forgotten && mayAnswer(found.returnedOn, today());
 }

@@ -2,11 +2,8 @@
 import { data } from 'react-router';
 
 /** 404: what the address names is not there. */
-export const notFound = (what: string) =>
-  data(
-    { title: `${what} is not here`, text: 'It may have been removed, or the address may be wrong.' },
-    { status: 404 },
-  );
+export const notFound = (what: string, text = 'It may have been removed, or the address may be wrong.') =>
+  data({ title: `${what} is not here`, text }, { status: 404 });
 
 /** 403: this role may not. */
 export const notAllowed = () =>

@@ -5,7 +5,7 @@ import { searchable } from '~/core/words/search';
 import { dueWords } from '~/core/lending/due';
 import { readTag, showTag } from '~/core/lending/tag';
 import { readSlip, slipSentence } from '~/core/listening/slip';
-import { LANGUAGES } from '~/core/words/message';
+import { LANGUAGES, nameOf } from '~/core/words/message';
 import { listFamilies } from '~/data/queries/families';
 import { findCopy, listKits } from '~/data/queries/kits';
 import { requireRole } from '~/server/people/session';
@@ -90,8 +90,8 @@ async function read(q: string, held: Held, mayChoose: boolean): Promise<ScanRead
     const hit = (name: string): boolean => searchable(name).includes(searchable(q));
     if (mayChoose)
       choices.push(
-        ...SHELF.filter((game) => hit(game.words.en.name!) || hit(game.words.es.name!)).map((game) => ({
-          says: `open the game ${game.words.en.name}`,
+        ...SHELF.filter((game) => hit(nameOf(game, 'en')) || hit(nameOf(game, 'es'))).map((game) => ({
+          says: `open the game ${nameOf(game, 'en')}`,
           go: `/choose/${game.id}`,
         })),
       );

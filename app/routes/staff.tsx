@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { Outlet, useNavigation } from 'react-router';
 import styled from 'styled-components';
 import { waiting } from '~/data/queries/waiting';
@@ -7,13 +7,14 @@ import { today } from '~/server/today';
 import { Fault, faultOf } from '~/app/ui/Fault';
 import { Frond } from '~/app/ui/Frond';
 import { ReadyProvider, ScanLine, type ReadyAction } from '~/app/ui/ScanLine';
+import { forgetDrafts, PersonContext } from '~/app/ui/remember';
 import { color } from '~/app/ui/theme';
 import type { Route } from './+types/staff';
 
 /** What every staff screen shares: the frond on top and the scan line at the foot. */
 export async function loader({ request }: Route.LoaderArgs) {
   const person = await requireRole(request, 'coordinator', 'helper', 'reader');
-  return { person: { name: person.name, role: person.role }, waiting: await waiting(today()) };
+  return { person: { id: person.id, name: person.name, role: person.role }, waiting: await waiting(today()) };
 }
 
 const Progress = styled.div`
@@ -38,8 +39,10 @@ export default function Staff({ loaderData }: Route.ComponentProps) {
   const [ready, setReady] = useState<ReadyAction>();
   const busy = useNavigation().state === 'loading';
   const { person } = loaderData;
+  // What somebody else had left in this browser is not for the eyes of the next person.
+  useEffect(() => forgetDrafts(person.id), [person.id]);
   return (
-    <>
+    <PersonContext value={person.id}>
       <a className="visually-hidden" href="#work">
         Skip to the work
       </a>
@@ -51,7 +54,7 @@ export default function Staff({ loaderData }: Route.ComponentProps) {
         </div>
       </ReadyProvider>
       {person.role !== 'reader' && <ScanLine ready={ready} />}
-    </>
+    </PersonContext>
   );
 }
 

@@ -25,6 +25,11 @@ export function faultOf(error: unknown): FaultProps {
   if (isRouteErrorResponse(error)) {
     const told = error.data as Partial<FaultProps> | undefined;
     if (told?.title && told.text) return { title: told.title, text: told.text };
+    // The server answered before the application did: its first sentence is the title.
+    if (typeof error.data === 'string' && [400, 403, 413, 415, 503].includes(error.status)) {
+      const [, title, text] = /^([^.]+)\. ([^]+)$/.exec(error.data.trim()) ?? [];
+      if (title && text && text.length < 600) return { title, text };
+    }
     if (error.status === 404)
       return {
         title: 'This page is not here',

@@ -1,6 +1,7 @@
 import { NavLink } from 'react-router';
 import styled from 'styled-components';
 import type { Role } from '~/core/people/role';
+import { forgetDrafts } from './remember';
 import { STATIONS, type StationKey } from './stations';
 import { color, type } from './theme';
 
@@ -159,9 +160,9 @@ export const Frond = ({ waiting, person }: FrondProps) => (
           ))}
         </Leaves>
       </nav>
-      <form className="who" method="post" action="/sign-out">
+      <form className="who" method="post" action="/sign-out" onSubmit={() => forgetDrafts()}>
         <div>
-          {person.role === 'coordinator' ? <NavLink to="/people">{person.name}</NavLink> : person.name}
+          <NavLink to="/me">{person.name}</NavLink>
         </div>
         <button type="submit">Sign out</button>
       </form>

@@ -1,7 +1,7 @@
 import { useEffect, useMemo, useState } from 'react';
 import type { FieldErrors } from '~/core/check/check';
 import { gameFor, type GameRef } from '~/core/games';
-import type { Assumptions, Params, Reckoning } from '~/core/games/types';
+import { assume, type AgeBand, type Assumptions, type Params, type Reckoning } from '~/core/games/types';
 import type { ReckonMessage, ReckonRequest } from '~/app/workers/reckon.worker';
 
 /** A knob that is still being turned starts no worker. */
@@ -19,19 +19,36 @@ export interface Reckoned {
   again: () => void;
 }
 
+/** A setting with its reckoning, as the server worked it out before the page came. */
+export interface First {
+  params: Params;
+  ageBand: AgeBand;
+  reckoning?: Reckoning;
+}
+
 /**
  * The reckoning of parameters: what takes no time at once, exact or simulated figures that take longer from a
  * worker as soon as they are there.
  */
-export function useReckoning(gameRef: GameRef, params: Params, assumptions: Assumptions): Reckoned {
+export function useReckoning(
+  gameRef: GameRef,
+  params: Params,
+  assumptions: Assumptions,
+  first?: First,
+): Reckoned {
   const key = JSON.stringify([gameRef, params, assumptions]);
+  const known =
+    first?.reckoning && key === JSON.stringify([gameRef, first.params, assume(first.ageBand)])
+      ? first.reckoning
+      : undefined;
   const quick = useMemo(() => {
     const [of, at, under] = JSON.parse(key) as [GameRef, Params, Assumptions];
     const game = gameFor(of);
     // The knobs keep to the schema; what is left to ask is whether the settings go together.
+    if (known) return { errors: {}, reckoning: known };
     const errors = game.faults(at);
     return { errors, reckoning: Object.keys(errors).length ? undefined : game.reckon(at, under) };
-  }, [key]);
+  }, [key, known]);
   const [heavy, setHeavy] = useState<{ key: string; progress?: number; reckoning?: Reckoning }>();
   const [stoppedAt, setStopped] = useState<string>();
   const wanted = Boolean(quick.reckoning && (quick.reckoning.simulated || quick.reckoning.pending.length));

@@ -147,18 +147,31 @@ export function meanDrawsToFill(needed: readonly Needed[]): number {
   return total * step;
 }
 
+/** So many draws leave at most one play in a million unfilled: where `drawsToFill` ends. */
+export function mostDrawsToFill(needed: readonly Needed[]): number {
+  const wanted = needed.filter((one) => one.times > 0);
+  const unfilled = (draws: number): number =>
+    wanted.reduce((total, { chance, times }) => total + binomialBelow(draws, chance, times), 0);
+  let most = wanted.reduce((all, one) => all + one.times, 0);
+  while (unfilled(most) > 1e-6) most = Math.ceil(most * 1.15) + 1;
+  return most;
+}
+
+/** Terms of a binomial further from its mean than so many standard deviations are below 1e-18. */
+const REACH_SD = 9;
+
 /**
  * Number of draws until every outcome was seen as often as it is needed. Exact up to a tail of 1e-6, which is put
- * on the last value: outcomes are taken one after the other, each a binomial share of the draws left.
+ * on the last value: outcomes are taken one after the other, each a binomial share of the draws left. Takes time in
+ * outcomes · draws^1.5.
  */
 export function drawsToFill(needed: readonly Needed[]): Pmf {
   const wanted = needed.filter((one) => one.times > 0);
   if (wanted.length === 0) return { from: 0, p: [1] };
   checkOdds(wanted.map((one) => one.chance));
-  let most = wanted.reduce((all, one) => all + one.times, 0);
-  const unfilled = (draws: number): number =>
-    wanted.reduce((total, { chance, times }) => total + binomialBelow(draws, chance, times), 0);
-  while (unfilled(most) > 1e-6) most = Math.ceil(most * 1.15) + 1;
+  const most = mostDrawsToFill(wanted);
+  const logFactorial = [0];
+  for (let n = 1; n <= most; n++) logFactorial.push(logFactorial[n - 1]! + Math.log(n));
   // filled[n]: chance that the outcomes taken so far are filled when n draws are left for them.
   const rest = 1 - wanted.reduce((total, one) => total + one.chance, 0);
   let mass = Math.max(0, rest);
@@ -170,14 +183,22 @@ export function drawsToFill(needed: readonly Needed[]): Pmf {
   for (const { chance, times } of wanted) {
     mass += chance;
     const share = Math.min(1, chance / mass);
-    filled = filled.map((_, n) => {
-      let term = 1;
+    const before = filled;
+    filled = before.map((_, n) => {
+      if (share === 1) return n >= times ? before[0]! : 0;
+      const reach = REACH_SD * Math.sqrt(n * share * (1 - share)) + REACH_SD;
+      const last = Math.min(n, Math.ceil(n * share + reach));
+      let j = Math.max(0, Math.floor(n * share - reach));
+      let term = Math.exp(
+        logFactorial[n]! -
+          logFactorial[j]! -
+          logFactorial[n - j]! +
+          j * Math.log(share) +
+          (n - j) * Math.log1p(-share),
+      );
       let total = 0;
-      // Binomial terms from the side where they are largest keep their precision.
-      if (share === 1) return n >= times ? filled[0]! : 0;
-      term = (1 - share) ** n;
-      for (let j = 0; j <= n; j++) {
-        if (j >= times) total += term * filled[n - j]!;
+      for (; j <= last; j++) {
+        if (j >= times) total += term * before[n - j]!;
         term *= ((n - j) / (j + 1)) * (share / (1 - share));
       }
       return total;

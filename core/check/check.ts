@@ -5,6 +5,7 @@
 import type { Static, TSchema } from '@sinclair/typebox';
 import { Ajv, type ErrorObject, type ValidateFunction } from 'ajv';
 import formats from 'ajv-formats';
+import { unkeepable, visible } from './keepable';
 
 /** One sentence per field; the key is the field's path with dots, or '' for the whole. */
 export type FieldErrors = Record<string, string>;
@@ -14,7 +15,7 @@ export type Checked<T> = { ok: true; value: T } | { ok: false; errors: FieldErro
 const make = (coerceTypes: boolean): Ajv => {
   const ajv = new Ajv({ allErrors: true, useDefaults: true, verbose: true, coerceTypes });
   formats.default(ajv);
-  return ajv.addKeyword('labels').addKeyword('cards').addKeyword('when');
+  return ajv.addKeyword('labels').addKeyword('cards').addKeyword('when').addKeyword('lines');
 };
 const forJson = make(false);
 const forForms = make(true);
@@ -29,6 +30,8 @@ function validator(ajv: Ajv, schema: TSchema): ValidateFunction {
 }
 
 function checkWith<S extends TSchema>(ajv: Ajv, schema: S, input: unknown): Checked<Static<S>> {
+  const unfit = unkeepable(input);
+  if (unfit) return { ok: false, errors: { [unfit.path]: unfit.sentence } };
   const value: unknown = structuredClone(input);
   const check = validator(ajv, schema);
   if (check(value)) return { ok: true, value: value as Static<S> };
@@ -44,21 +47,27 @@ function checkWith<S extends TSchema>(ajv: Ajv, schema: S, input: unknown): Chec
 export const checkJson = <S extends TSchema>(schema: S, input: unknown): Checked<Static<S>> =>
   checkWith(forJson, schema, input);
 
-/** Checks the fields of a form, which are all text: "6" is accepted for a number. Surrounding blanks are dropped. */
+/** A number as a person writes it: no "1e999", no "Infinity", no hexadecimals. */
+const NUMBER = /^[+-]?\d{1,15}(\.\d{1,15})?$/;
+
+/**
+ * Checks the fields of a form, which are all text: "6" is accepted for a number. Surrounding blanks, and characters
+ * nobody can see, are dropped. Takes time in the fields of the schema, however many the form has.
+ */
 export function checkForm<S extends TSchema>(
   schema: S,
   form: FormData | Record<string, unknown>,
 ): Checked<Static<S>> {
-  const record =
-    form instanceof FormData ? Object.fromEntries([...form.keys()].map((key) => [key, form.get(key)])) : form;
   const properties = (schema.properties ?? {}) as Record<string, TSchema>;
   const known: Record<string, unknown> = {};
   for (const [key, property] of Object.entries(properties)) {
-    const raw = record[key];
-    const value = typeof raw === 'string' ? raw.trim().normalize('NFC') : raw;
+    const raw = form instanceof FormData ? form.get(key) : Object.hasOwn(form, key) ? form[key] : undefined;
+    const value = typeof raw === 'string' ? visible(raw, Boolean(property.lines)) : raw;
     // An empty box is a missing number, not zero.
     if (value === undefined || value === null || (value === '' && property.type !== 'string')) continue;
-    known[key] = value;
+    const counts = property.type === 'integer' || property.type === 'number';
+    // What is no number fails as such, instead of being turned into one.
+    known[key] = counts && typeof value === 'string' && !NUMBER.test(value) ? `${value}?` : value;
   }
   return checkWith(forForms, schema, known);
 }

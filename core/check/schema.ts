@@ -6,6 +6,8 @@ interface About {
   title: string;
   description?: string;
   default?: unknown;
+  /** Text of several lines. */
+  lines?: boolean;
   /** The knob matters only while another parameter has one of these values. */
   when?: { name: string; is: readonly (string | number | boolean)[] };
 }
@@ -88,8 +90,9 @@ export const Cards = (about: About) =>
 export const Line = (maxLength: number, about: About) =>
   Type.String({ minLength: 1, maxLength, pattern: '\\S', ...about });
 
-/** Text that may be left empty. */
-export const Text = (maxLength: number, about: About) => Type.String({ maxLength, default: '', ...about });
+/** Text that may be left empty, and may have several lines. */
+export const Text = (maxLength: number, about: About) =>
+  Type.String({ maxLength, default: '', lines: true, ...about });
 
 interface KnobAbout {
   name: string;

@@ -4,6 +4,7 @@ import { QUICK } from '~/core/chance/simulate';
 import { searchable } from '~/core/words/search';
 import type { Skill } from './skills';
 import { assume, type AgeBand, type Game, type Place, type Traits } from './types';
+import { nameOf } from '~/core/words/message';
 
 export interface PresetEntry {
   id: string;
@@ -29,7 +30,7 @@ export interface ShelfEntry {
 export function entryOf(game: Game): ShelfEntry {
   return {
     gameId: game.id,
-    names: [game.words.en.name!, game.words.es.name!],
+    names: [nameOf(game, 'en'), nameOf(game, 'es')],
     traits: game.traits,
     presets: game.presets.map(({ id, name, school, ageBand, params }) => {
       const reckoning = game.reckon(params, assume(ageBand), { ...QUICK, plays: 60 });

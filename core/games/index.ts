@@ -33,8 +33,9 @@ import { tidePairs } from './tide-pairs';
 import { tileSums } from './tile-sums';
 import { twoToneSpill } from './two-tone-spill';
 import { writeTheWays } from './write-the-ways';
+import { closedGame } from '~/core/own/closed';
+import { ownFaults, type OwnGame } from '~/core/own/definition';
 import { ownGame } from '~/core/own/game';
-import type { OwnGame } from '~/core/own/definition';
 import type { Game } from './types';
 
 export const SHELF: readonly Game[] = [
@@ -93,5 +94,31 @@ export interface GameRef {
   own?: OwnGame | null;
 }
 
-/** The game that a variant is of. Throws RangeError when there is none. */
-export const gameFor = ({ gameId, own }: GameRef): Game => (own ? ownGame(own, gameId) : gameOf(gameId));
+const opened = new Map<string, Game>();
+const MOST_OPENED = 200;
+
+/**
+ * The game that a variant is of. One that cannot be opened (rules that do not hold any more, a game that is not on
+ * the shelf) is stood in for by one that says so: a single broken game takes no list down.
+ */
+export function gameFor({ gameId, own }: GameRef): Game {
+  if (!own) return findGame(gameId) ?? closedGame(gameId, gameId, 'no game of the shelf has this name.');
+  const key = `${gameId} ${JSON.stringify(own)}`;
+  const known = opened.get(key);
+  if (known) return known;
+  if (opened.size >= MOST_OPENED) opened.clear();
+  const game = openOwn(own, gameId);
+  opened.set(key, game);
+  return game;
+}
+
+function openOwn(own: OwnGame, gameId: string): Game {
+  const names = own.name as Partial<OwnGame['name']> | undefined;
+  const name = typeof names?.en === 'string' && names.en.trim() ? names.en : 'A game of your own';
+  try {
+    const [fault] = Object.values(ownFaults(own));
+    return fault ? closedGame(gameId, name, fault) : ownGame(own, gameId);
+  } catch {
+    return closedGame(gameId, name, 'its rules cannot be read.');
+  }
+}

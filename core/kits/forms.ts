@@ -20,5 +20,7 @@ export const kitSchema = Type.Object({
   assurance: OneOf<Assurance>(ASSURANCES, { title: 'Assurance' }),
 });
 
+/** More games are no basket any more. */
+export const MOST_GAMES = 12;
 export const MOST_COPIES = 60;
 export const buildSchema = Type.Object({ copies: Whole(1, MOST_COPIES, { title: 'Copies' }) });

@@ -9,6 +9,7 @@ import {
   type PartNeed,
   type Reckoning,
 } from '~/core/games/types';
+import { closedGame } from '~/core/own/closed';
 import { fitsChokeTube, materialOf, materials } from './materials';
 
 export const ASSURANCES = {
@@ -76,7 +77,7 @@ export function recipeOf(plan: KitPlan): Recipe {
   const quantity = (need: PartNeed): number => (plan.assurance === 'worst' ? need.worst : need.enough);
   const variants = plan.variants.map((one): RecipeVariant => {
     const variant = forPlayers(one, plan.players);
-    const reckoning = gameFor(variant).reckon(variant.params, assume(plan.ageBand));
+    const reckoning = reckonedOr(variant, plan.ageBand);
     const { fewest, most } = reckoning.players;
     return {
       variant,
@@ -146,6 +147,17 @@ export function recipeOf(plan: KitPlan): Recipe {
       ),
     ),
   };
+}
+
+/** The reckoning of a variant; where its saved setting fits its game no more, one that says so. */
+function reckonedOr(variant: KitVariant, ageBand: AgeBand): Reckoning {
+  const game = gameFor(variant);
+  try {
+    return game.reckon(variant.params, assume(ageBand));
+  } catch {
+    const why = 'its saved setting does not fit the game any more. Save it anew on the game bench.';
+    return closedGame(variant.gameId, variant.name, why).reckon({}, assume(ageBand));
+  }
 }
 
 /** Paper parts that only their maker can draw. */

@@ -17,9 +17,9 @@ export const familySchema = Type.Object({
     description: 'write how the family wants to be called, such as Family Dunlin.',
   }),
   language: OneOf<Language>(LANGUAGE_LABELS, { title: 'Home language' }),
-  reach: Text(120, { title: 'How to reach them' }),
+  reach: Text(120, { title: 'How to reach them', lines: false }),
   underThree: Type.Boolean({ title: 'A child under three at home', default: false }),
-  allergens: Text(120, { title: 'Allergens' }),
+  allergens: Text(120, { title: 'Allergens', lines: false }),
 });
 export type FamilyFields = Static<typeof familySchema>;
 

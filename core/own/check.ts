@@ -1,11 +1,20 @@
 /** A definition from a form or a file: first its shape, then whether it makes a game. */
 import { checkJson, type Checked } from '~/core/check/check';
+import { unkeepable, visible } from '~/core/check/keepable';
 import { ownFaults, ownGameSchema, type OwnGame } from './definition';
 
 /** Answers the definition, or one sentence for each place that is wrong, by its path with dots. */
 export function checkOwnGame(input: unknown): Checked<OwnGame> {
-  const checked = checkJson(ownGameSchema, input);
+  const checked = checkJson(ownGameSchema, unkeepable(input) ? input : seen(input));
   if (!checked.ok) return checked;
   const errors = ownFaults(checked.value);
   return Object.keys(errors).length ? { ok: false, errors } : checked;
+}
+
+/** The same value with its texts as they can be seen. */
+function seen(value: unknown): unknown {
+  if (typeof value === 'string') return visible(value);
+  if (Array.isArray(value)) return value.map(seen);
+  if (typeof value !== 'object' || value === null) return value;
+  return Object.fromEntries(Object.entries(value).map(([key, inner]) => [key, seen(inner)]));
 }

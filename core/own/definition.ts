@@ -9,7 +9,9 @@ import { Line, Numbers, OneOf, Whole } from '~/core/check/schema';
 import { AGE_BANDS } from '~/core/games/types';
 import { materials } from '~/core/kits/materials';
 import { argumentsOf, digitsIn } from '~/core/words/inspect';
-import { expected, outcomes, results } from './reckon';
+import { format } from '~/core/words/message';
+import { tooMuch } from './cost';
+import { expected, results } from './reckon';
 
 export const FORMAT = 'fern-basket own game';
 
@@ -186,14 +188,21 @@ function ruleFaults(own: OwnGame): FieldErrors {
   const never = cells.filter((cell) => !possible.has(cell));
   if (make === 'cover' && never.length)
     errors.cells = `No turn gives ${[...new Set(never)].join(', ')}: ${never.length === 1 ? 'this cell' : 'these cells'} could never be covered.`;
-  if (end.when === 'reached' && expected(outcomes(own, own.turn.count), make) <= 0)
+  if (end.when === 'reached' && expected(own, own.turn.count) <= 0)
     errors['turn.to'] = 'Every turn gives 0: nothing could ever be reached.';
-  return errors;
+  if (Object.keys(errors).length) return errors;
+  const { count } = turn;
+  // The knobs of the bench begin where the game was made; the number of players is the largest there is.
+  return tooMuch(own, { players: players.most, count, number: end.number, cells });
 }
 
 function wordFaults(own: OwnGame): FieldErrors {
   const errors: FieldErrors = {};
   const known = Object.keys(OWN_ARGUMENTS);
+  // A name is plain text: braces and figures in it are meant as they stand.
+  for (const language of ['en', 'es'] as const)
+    if (own.name[language].trim() === '')
+      errors[`name.${language}`] = `Name, ${language === 'en' ? 'English' : 'Spanish'}, must not be empty.`;
   const check = (path: string, title: string, pair: { en: string; es: string }): void => {
     const found: string[][] = [];
     for (const language of ['en', 'es'] as const) {
@@ -211,6 +220,8 @@ function wordFaults(own: OwnGame): FieldErrors {
         return;
       }
       found.push(names);
+      if (!canBeSaid(pair[language], language))
+        errors[at] = `${title}: this cannot be said for every number. Write numbers plainly, as {players}.`;
       const strange = names.filter((name) => !known.includes(name));
       if (strange.length)
         errors[at] =
@@ -229,13 +240,24 @@ function wordFaults(own: OwnGame): FieldErrors {
       errors[`${path}es`] =
         `${title}: both languages must name the same numbers (${found[0]!.map((name) => `{${name}}`).join(', ') || 'none'} in English, ${found[1]!.map((name) => `{${name}}`).join(', ') || 'none'} in Spanish).`;
   };
-  check('name.', 'Name', own.name);
   check('goal.', 'Goal', own.goal);
   own.steps.forEach((step, i) => check(`steps.${i}.`, `Step ${i + 1}`, step));
   for (const part of ['setUp', 'turn', 'end'] as const)
     if (!own.steps.some((step) => step.part === part))
       errors.steps ??= `A step “${STEP_PARTS[part]}” is missing.`;
   return errors;
+}
+
+/** Whether a sentence comes out for small and large numbers, whatever plurals and forms of numbers are in it. */
+function canBeSaid(message: string, language: 'en' | 'es'): boolean {
+  const names = [...Object.keys(OWN_ARGUMENTS), ...argumentsOf(message)];
+  try {
+    for (const number of [0, 1, 2, 11, 200])
+      format(message, language, Object.fromEntries(names.map((name) => [name, number])));
+    return true;
+  } catch {
+    return false;
+  }
 }
 
 /** A game to begin with: something that works, to be changed. */

@@ -17,7 +17,8 @@ import {
 } from '~/core/games/make';
 import { defineGame, type Game, type Params, type PartNeed, type Turn } from '~/core/games/types';
 import { materialOf } from '~/core/kits/materials';
-import type { Args, Messages } from '~/core/words/message';
+import { literal, type Args, type Messages } from '~/core/words/message';
+import { tooMuch } from './cost';
 import type { Shape } from '~/core/print/sheet';
 import { MAKES, RULES, type OwnGame } from './definition';
 import { draws, ownSheets } from './sheets';
@@ -111,7 +112,7 @@ export function ownGame(own: OwnGame, id: string): Game {
   };
   const messages = (language: 'en' | 'es'): Messages => ({
     ...PLAY_WORDS[language],
-    name: own.name[language],
+    name: literal(own.name[language]),
     goal: own.goal[language],
     ...Object.fromEntries(
       own.steps.map((step, i): [string, string] => [`${step.part}.${i + 1}`, step[language]]),
@@ -131,6 +132,9 @@ export function ownGame(own: OwnGame, id: string): Game {
         const { count, cells } = setting(params);
         if (turn.kind === 'draw' && count > (turn.to - turn.from + 1) * turn.copies)
           return { count: 'There are fewer cards than are drawn in a turn.' };
+        const heavy = tooMuch(own, setting(params));
+        if (heavy['end.number'] ?? heavy.cells)
+          return { [heavy.cells ? 'cells' : 'number']: (heavy.cells ?? heavy['end.number'])! };
         const possible = results(own, count);
         const never = make === 'cover' ? [...new Set(cells.filter((cell) => !possible.has(cell)))] : [];
         return never.length ? { cells: `No turn gives ${never.join(', ')}.` } : {};
@@ -138,6 +142,7 @@ export function ownGame(own: OwnGame, id: string): Game {
       reckon: (params, assumptions) => {
         const set = setting(params);
         const turns = turnsOf(own, set);
+        const turnsMean = mean(turns);
         const result = fromEntries(results(own, set.count));
         return reckoned({
           assumptions,
@@ -145,7 +150,7 @@ export function ownGame(own: OwnGame, id: string): Game {
             figure(
               'turns.mean',
               'Turns of one play',
-              mean(turns),
+              turnsMean,
               'turns',
               'All players together; the exact average.',
             ),
@@ -176,7 +181,7 @@ export function ownGame(own: OwnGame, id: string): Game {
           turns,
           practice: factsOf(own, set.count).map(({ fact, chance }) => ({
             fact,
-            meetings: chance * mean(turns),
+            meetings: chance * turnsMean,
           })),
           space: {
             place: own.place,
@@ -185,7 +190,7 @@ export function ownGame(own: OwnGame, id: string): Game {
           },
           players: { ...own.players, alone: own.players.fewest === 1 },
           notices: [
-            mean(turns) > 80 &&
+            turnsMean > 80 &&
               know(
                 'long-play',
                 'This takes more turns than most children like. Make the number smaller, or the dice more.',

@@ -14,21 +14,45 @@ export interface Outcome {
   chance: number;
 }
 
+const MOST_KNOWN = 32;
+/** Remembers what follows from the kind of turn alone: it is asked for many times in one reckoning. */
+function remembered<O extends Pick<OwnGame, 'turn'>, A>(
+  key: (own: O) => unknown,
+  work: (own: O, count: number) => A,
+): (own: O, count: number) => A {
+  const known = new Map<string, A>();
+  return (own, count) => {
+    const { kind, from, to, copies } = own.turn;
+    const name = JSON.stringify([kind, from, to, copies, count, key(own)]);
+    if (!known.has(name)) {
+      if (known.size >= MOST_KNOWN) known.clear();
+      known.set(name, work(own, count));
+    }
+    return known.get(name)!;
+  };
+}
+
 /** Every turn there can be: dice, spins and shown cards are independent; cards of one turn are not put back. */
-export function outcomes({ turn }: Pick<OwnGame, 'turn'>, count: number): Outcome[] {
+export const outcomes = remembered<Pick<OwnGame, 'turn'>, readonly Outcome[]>(() => '', everyTurn);
+function everyTurn({ turn }: Pick<OwnGame, 'turn'>, count: number): Outcome[] {
   if (turn.kind === 'toss')
     return binomial(count, 0.5).p.map((chance, heads) => ({ values: [heads, count - heads], chance }));
-  const numbers = Array.from({ length: turn.to - turn.from + 1 }, (_, i) => turn.from + i);
+  const kinds = turn.to - turn.from + 1;
   let list: Outcome[] = [{ values: [], chance: 1 }];
-  for (let i = 0; i < count; i++)
-    list = list.flatMap(({ values, chance }) =>
-      numbers.flatMap((number) => {
-        const gone = turn.kind === 'draw' ? values.filter((one) => one === number).length : 0;
-        const left = turn.kind === 'draw' ? turn.copies - gone : 1;
-        const all = turn.kind === 'draw' ? numbers.length * turn.copies - i : numbers.length;
-        return left > 0 ? [{ values: [...values, number], chance: (chance * left) / all }] : [];
-      }),
-    );
+  for (let i = 0; i < count; i++) {
+    const longer: Outcome[] = [];
+    const all = turn.kind === 'draw' ? kinds * turn.copies - i : kinds;
+    for (const { values, chance } of list)
+      for (let number = turn.from; number <= turn.to; number++) {
+        let left = 1;
+        if (turn.kind === 'draw') {
+          left = turn.copies;
+          for (const one of values) if (one === number) left--;
+        }
+        if (left > 0) longer.push({ values: [...values, number], chance: (chance * left) / all });
+      }
+    list = longer;
+  }
   return list;
 }
 
@@ -46,11 +70,17 @@ export function resultOf(values: readonly number[], make: Make): number {
   }
 }
 
-export const expected = (list: readonly Outcome[], make: Make): number =>
-  list.reduce((total, { values, chance }) => total + chance * resultOf(values, make), 0);
-
 /** The results of a turn with their chances. */
-export function results(own: Pick<OwnGame, 'turn' | 'make'>, count: number): Map<number, number> {
+export const results = remembered<Pick<OwnGame, 'turn' | 'make'>, ReadonlyMap<number, number>>(
+  ({ make }) => make,
+  resultsOf,
+);
+
+/** The expected result of a turn. */
+export const expected = (own: Pick<OwnGame, 'turn' | 'make'>, count: number): number =>
+  [...results(own, count)].reduce((total, [result, chance]) => total + result * chance, 0);
+
+function resultsOf(own: Pick<OwnGame, 'turn' | 'make'>, count: number): Map<number, number> {
   const found = new Map<number, number>();
   for (const { values, chance } of outcomes(own, count)) {
     const result = resultOf(values, own.make);
@@ -94,29 +124,32 @@ export function pieces(own: OwnGame, { players, count, number }: Setting): { pmf
   return { pmf: point(players * (number - 1 + most)), worst: players * (number - 1 + most) };
 }
 
-/** The facts of one turn. */
+/** The facts of one turn, each once, with how often it is met in a turn. */
 export function factsOf(
   own: Pick<OwnGame, 'turn' | 'make'>,
   count: number,
 ): { fact: Fact; chance: number }[] {
-  return outcomes(own, count).flatMap(({ values, chance }) => {
-    const [a, ...rest] = values;
-    if (own.turn.kind === 'toss' && own.make !== 'difference' && own.make !== 'compare')
-      return [{ fact: fact('split', values[0]!, values[1]!), chance }];
-    if (own.make === 'difference')
-      return [{ fact: fact('subtract', Math.max(...values), Math.min(...values)), chance }];
-    if (own.make === 'compare') return [{ fact: fact('compare', values[0]!, values[1]!), chance }];
-    if (rest.length === 0)
-      return own.make === 'collect' || own.make === 'path'
-        ? [{ fact: fact('count', a!), chance }]
-        : [{ fact: fact('quantity', a!), chance }];
-    const list: { fact: Fact; chance: number }[] = [];
-    let sofar = a!;
-    for (const next of rest) {
-      const one = fact(own.make === 'product' ? 'multiply' : 'add', sofar, next);
-      list.push({ fact: one, chance });
-      sofar = one.answer;
+  const { turn, make } = own;
+  const found = new Map<number, { fact: Fact; chance: number }>();
+  const add = (op: Fact['op'], a: number, b: number, chance: number): number => {
+    const key = a * 10_000 + b;
+    const known = found.get(key);
+    if (known) known.chance += chance;
+    else found.set(key, { fact: fact(op, a, b), chance });
+    return (known ?? found.get(key)!).fact.answer;
+  };
+  for (const { values, chance } of outcomes(own, count)) {
+    const [a, b] = values as [number, number];
+    if (make === 'difference') add('subtract', Math.max(...values), Math.min(...values), chance);
+    else if (make === 'compare') add('compare', a, b, chance);
+    else if (turn.kind === 'toss') add('split', a, b, chance);
+    else if (values.length === 1)
+      add(make === 'collect' || make === 'path' ? 'count' : 'quantity', a, 0, chance);
+    else {
+      let sofar = a;
+      for (let i = 1; i < values.length; i++)
+        sofar = add(make === 'product' ? 'multiply' : 'add', sofar, values[i]!, chance);
     }
-    return list;
-  });
+  }
+  return [...found.values()];
 }

@@ -30,3 +30,9 @@ export const setUpSchema = Type.Object({
   personName: Line(80, { title: 'Your name' }),
   password: newPassword,
 });
+
+/** A password of one's own, changed or set with a link. */
+export const newPasswordSchema = Type.Object({ password: newPassword });
+
+/** A link for a new password holds for so long. */
+export const LINK_HOURS = 48;

@@ -3,7 +3,7 @@ import type { Args, Wording } from '~/core/words/message';
 import { MATERIAL_WORDS } from '~/core/kits/material-words';
 import type { Game, Params, Step, StepPart } from '~/core/games/types';
 import { FAMILY_WORDS, type FamilyMessage } from '~/core/words/family';
-import { LANGUAGES, saidIn, say, type Language } from '~/core/words/message';
+import { type Language, LANGUAGES, nameOf, saidIn, say } from '~/core/words/message';
 import { inEach } from './cards';
 import { placed } from './place';
 import {
@@ -72,7 +72,7 @@ export function instructionSheets(source: InstructionSource, context: SheetConte
 }
 
 const titleOf = ({ game }: InstructionSource, { languages }: SheetContext): string =>
-  [...new Set(languages.map((language) => say(game.words, language, 'name')))].join(' · ');
+  [...new Set(languages.map((language) => nameOf(game, language)))].join(' · ');
 
 /** Where the columns of the languages stand, and the marks of the steps. */
 function columnsOf({ paper, languages }: SheetContext, gutterMm: number) {

@@ -9,7 +9,7 @@ import {
   type Recipe,
 } from '~/core/kits/recipe';
 import { materialOf } from '~/core/kits/materials';
-import { LANGUAGES, type Language } from '~/core/words/message';
+import { type Language, LANGUAGES, nameOf } from '~/core/words/message';
 import { calibrationSheets } from './calibration';
 import { instructionSheets, missingLines } from './instructions';
 import { labelSheets } from './labels';
@@ -177,6 +177,6 @@ export function missingWording(
   return plan.variants.flatMap((variant) => {
     const game = gameFor(variant);
     const lines = missingLines(game, variant.params, language).length;
-    return lines ? [{ game: game.words.en.name!, language: LANGUAGES[language].name, lines }] : [];
+    return lines ? [{ game: nameOf(game, 'en'), language: LANGUAGES[language].name, lines }] : [];
   });
 }

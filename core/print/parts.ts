@@ -1,6 +1,6 @@
 /** What a game's own sheets are put together with: each part under the game's name and its count in two languages. */
 import { MATERIAL_WORDS } from '~/core/kits/material-words';
-import { say, type Wording } from '~/core/words/message';
+import { nameOf, say, type Wording } from '~/core/words/message';
 import { cardSheets, heading, numberGrid, wholeSheet, type Card, type CardSet } from './cards';
 import { MARGIN_MM, PAPERS, type Cell, type Shape, type Sheet, type SheetContext } from './sheet';
 
@@ -12,7 +12,7 @@ export function partTitle(
   { languages }: Pick<SheetContext, 'languages'>,
 ): string {
   const counts = languages.map((language) => say(MATERIAL_WORDS, language, material, { quantity }));
-  return `${say(words, languages[0] ?? 'en', 'name')}: ${[...new Set(counts)].join(' · ')}`;
+  return `${nameOf({ words }, languages[0] ?? 'en')}: ${[...new Set(counts)].join(' · ')}`;
 }
 
 /** Cards of one material of a game. */

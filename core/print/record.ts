@@ -1,5 +1,5 @@
 /** Sheets to write on: a heading, a line for the name, and rows to fill in. */
-import { say, type Wording } from '~/core/words/message';
+import { nameOf, say, type Wording } from '~/core/words/message';
 import { inEach, titleIn, wholeSheet } from './cards';
 import { fitNumeral, numeral, numeralWidth } from './numerals';
 import { GREY, INK, MARGIN_MM, PAPERS, type Cell, type Shape, type Sheet, type SheetContext } from './sheet';
@@ -100,7 +100,7 @@ export function recordSheets(words: Wording, record: Record, context: SheetConte
         {
           material: 'record-sheet',
           name: first ? `record, sheet ${first / perPage + 1}` : 'record',
-          title: `${inEach('record', context)} · ${say(words, languages[0] ?? 'en', 'name')}`,
+          title: `${inEach('record', context)} · ${nameOf({ words }, languages[0] ?? 'en')}`,
           use: 'record',
         },
         [...head(words, record.note, context), ...shapes],

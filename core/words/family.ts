@@ -45,6 +45,9 @@ export const FAMILY_WORDS = {
     backToGame: 'Back to the game',
     'refuse.notOut':
       'This basket is at school now, so there is nothing to answer. The game can still be read here.',
+    'refuse.others':
+      'This page was opened when you had this basket before. Now another family has it, so there is nothing to answer here.',
+    haveItNow: 'We have this basket now',
     'refuse.busy': 'Too many visits in a short time. Please wait a few minutes and try again.',
     'refuse.unknown':
       'This link does not belong to a basket. Please scan the square on the label again, or ask at school.',
@@ -101,6 +104,9 @@ export const FAMILY_WORDS = {
     backToGame: 'Volver al juego',
     'refuse.notOut':
       'Esta canasta ya está en la escuela, así que no hay nada que contestar. Aquí se puede seguir leyendo el juego.',
+    'refuse.others':
+      'Esta página se abrió cuando ustedes tenían esta canasta. Ahora la tiene otra familia, así que aquí no hay nada que contestar.',
+    haveItNow: 'Ahora tenemos esta canasta',
     'refuse.busy':
       'Demasiadas visitas en poco tiempo. Por favor, esperen unos minutos e inténtenlo de nuevo.',
     'refuse.unknown':

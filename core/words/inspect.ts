@@ -1,5 +1,6 @@
 /** Questions about messages: what arguments they take, and whether a number is written in them. */
-import { IntlMessageFormat } from 'intl-messageformat';
+import type { IntlMessageFormat } from 'intl-messageformat';
+import { compile } from './message';
 
 type Ast = ReturnType<IntlMessageFormat['getAst']>;
 
@@ -16,7 +17,7 @@ function walk(ast: Ast, visit: (element: Ast[number]) => void): void {
 /** Names of the arguments a message takes, sorted. Throws SyntaxError when it is not well formed. */
 export function argumentsOf(message: string): string[] {
   const names = new Set<string>();
-  walk(new IntlMessageFormat(message, 'en').getAst(), (element) => {
+  walk(compile(message, 'en').getAst(), (element) => {
     if (ARGUMENT_TYPES.has(element.type)) names.add((element as { value: string }).value);
   });
   return [...names].sort();
@@ -25,7 +26,7 @@ export function argumentsOf(message: string): string[] {
 /** Digits written into the text itself: every number in a sentence must come from an argument. */
 export function digitsIn(message: string): string[] {
   const found: string[] = [];
-  walk(new IntlMessageFormat(message, 'en').getAst(), (element) => {
+  walk(compile(message, 'en').getAst(), (element) => {
     if (element.type === LITERAL)
       found.push(...((element as { value: string }).value.match(/\p{Nd}+/gu) ?? []));
   });

@@ -34,13 +34,27 @@ const LOCALES: Readonly<Record<Language, string>> = {
 };
 
 const cache = new Map<string, IntlMessageFormat>();
+const MOST_COMPILED = 20_000;
+
+/** A message made ready. Tags are text like any other: "<b>" stands as it is written. Throws SyntaxError. */
+export const compile = (message: string, locale: string): IntlMessageFormat =>
+  new IntlMessageFormat(message, locale, undefined, { ignoreTag: true });
+
+/** A message that says just this text, whatever braces and apostrophes are in it. */
+export function literal(text: string): string {
+  const brace = text.search(/[{}]/);
+  const doubled = (part: string): string => part.replaceAll("'", "''");
+  return brace < 0 ? doubled(text) : `${doubled(text.slice(0, brace))}'${doubled(text.slice(brace))}'`;
+}
 
 /** Renders one message. Throws Error when an argument is missing or the message is not well formed. */
 export function format(message: string, language: Language, args: Args = {}): string {
   const key = `${language}\n${message}`;
   let compiled = cache.get(key);
   if (!compiled) {
-    compiled = new IntlMessageFormat(message, LOCALES[language]);
+    // What is typed on a bench passes through here too: begin anew before it fills the memory.
+    if (cache.size >= MOST_COMPILED) cache.clear();
+    compiled = compile(message, LOCALES[language]);
     cache.set(key, compiled);
   }
   return String(compiled.format(args));
@@ -60,3 +74,7 @@ export function say(wording: Wording, language: Language, id: string, args: Args
   if (message === undefined) throw new RangeError(`id: there is no message "${id}"`);
   return format(message, used, args);
 }
+
+/** The name of a game in a language; a name is plain text. */
+export const nameOf = ({ words }: { words: Wording }, language: Language): string =>
+  say(words, language, 'name');

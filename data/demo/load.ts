@@ -14,7 +14,7 @@ import type { Role } from '~/core/people/role';
 import type { Language } from '~/core/words/message';
 import { db } from '../db';
 import { createFamily, type Family } from '../queries/families';
-import { saveOwnGame, setMaterialsAtHand } from '../queries/games';
+import { addOwnGame, setMaterialsAtHand } from '../queries/games';
 import {
   buildCopies,
   createVariant,
@@ -123,7 +123,7 @@ async function moreGames(createdBy: string): Promise<void> {
     assurance: 'usual',
     variantIds,
   });
-  await saveOwnGame(FERRY_LOAD, { createdBy });
+  await addOwnGame(FERRY_LOAD, createdBy);
   await setMaterialsAtHand([
     'two-colour-counter',
     'chip',

@@ -1,45 +1,81 @@
 import { and, asc, eq, isNull, notInArray } from 'drizzle-orm';
+import { mergeSets } from '~/core/check/merge';
+import { checkOwnGame } from '~/core/own/check';
 import type { OwnGame } from '~/core/own/definition';
-import { db, refusedBy } from '../db';
-import { materialAtHand, ownGame } from '../schema';
+import { db, refusedBy, transaction } from '../db';
+import { materialAtHand, ownGame, school } from '../schema';
+import { log, saveOver, type Saving } from './changes';
 
 export interface StoredGame {
   id: string;
+  version: number;
   definition: OwnGame;
 }
+const columns = { id: ownGame.id, version: ownGame.version, definition: ownGame.definition };
 
-export const listOwnGames = async (): Promise<StoredGame[]> =>
-  (await db().select().from(ownGame).where(isNull(ownGame.archivedAt)).orderBy(asc(ownGame.name))).map(
-    ({ id, definition }) => ({ id, definition }),
-  );
+export const listOwnGames = (): Promise<StoredGame[]> =>
+  db().select(columns).from(ownGame).where(isNull(ownGame.archivedAt)).orderBy(asc(ownGame.name));
 
 export async function findOwnGame(id: string): Promise<StoredGame | undefined> {
   const [found] = await db()
-    .select()
+    .select(columns)
     .from(ownGame)
     .where(and(eq(ownGame.id, id), isNull(ownGame.archivedAt)));
-  return found && { id: found.id, definition: found.definition };
+  return found;
 }
 
-/** Keeps a game, new or changed. Answers its id, or undefined when the name is taken. */
-export async function saveOwnGame(
-  definition: OwnGame,
-  by: { createdBy: string } | { id: string },
-): Promise<string | undefined> {
-  const row = { name: definition.name.en, definition };
-  try {
-    const [saved] =
-      'id' in by
-        ? await db()
+/** Keeps a new game. Answers its id, or undefined when the name is taken. */
+export function addOwnGame(definition: OwnGame, createdBy: string): Promise<string | undefined> {
+  return taken(() =>
+    transaction(async (tx) => {
+      const [saved] = await tx
+        .insert(ownGame)
+        .values({ name: definition.name.en, definition, createdBy })
+        .returning({ id: ownGame.id });
+      await log(tx, {
+        thing: 'own game',
+        thingId: saved!.id,
+        kind: 'added',
+        after: definition,
+        personId: createdBy,
+      });
+      return saved!.id;
+    }),
+  );
+}
+
+/** Changes a game whose form was opened on a version of it. `gone` when it was put away meanwhile, undefined when the name is taken. */
+export function changeOwnGame(
+  id: string,
+  mine: OwnGame,
+  openedOn: number,
+  personId: string,
+): Promise<Saving<OwnGame> | 'gone' | undefined> {
+  return taken(() =>
+    transaction(async (tx) => {
+      const [now] = await tx.select().from(ownGame).where(eq(ownGame.id, id)).for('update');
+      if (!now || now.archivedAt) return 'gone' as const;
+      return saveOver(tx, {
+        thing: 'own game',
+        thingId: id,
+        openedOn,
+        mine,
+        now: { version: now.version, fields: now.definition },
+        personId,
+        fits: (definition) => checkOwnGame(definition).ok,
+        write: (definition, version) =>
+          tx
             .update(ownGame)
-            .set({ ...row, changedAt: new Date() })
-            .where(eq(ownGame.id, by.id))
-            .returning({ id: ownGame.id })
-        : await db()
-            .insert(ownGame)
-            .values({ ...row, ...by })
-            .returning({ id: ownGame.id });
-    return saved?.id;
+            .set({ name: definition.name.en, definition, version, changedAt: new Date() })
+            .where(eq(ownGame.id, id)),
+      });
+    }),
+  );
+}
+
+async function taken<T>(work: () => Promise<T>): Promise<T | undefined> {
+  try {
+    return await work();
   } catch (error) {
     if (refusedBy(error) === 'own_game_name_is_taken') return undefined;
     throw error;
@@ -47,23 +83,54 @@ export async function saveOwnGame(
 }
 
 /** Puts a game away: variants that were saved of it keep their rules. */
-export const archiveOwnGame = async (id: string): Promise<void> => {
-  await db().update(ownGame).set({ archivedAt: new Date() }).where(eq(ownGame.id, id));
-};
+export function archiveOwnGame(id: string, personId: string | null = null): Promise<void> {
+  return transaction(async (tx) => {
+    const [gone] = await tx
+      .update(ownGame)
+      .set({ archivedAt: new Date() })
+      .where(and(eq(ownGame.id, id), isNull(ownGame.archivedAt)))
+      .returning({ version: ownGame.version });
+    if (gone)
+      await log(tx, { thing: 'own game', thingId: id, kind: 'removed', version: gone.version, personId });
+  });
+}
 
 export const materialsAtHand = async (): Promise<string[]> =>
   (await db().select().from(materialAtHand).orderBy(asc(materialAtHand.material))).map((row) => row.material);
 
-/** What the store has: exactly these materials from now on. */
-export async function setMaterialsAtHand(materials: readonly string[]): Promise<void> {
-  await db().transaction(async (tx) => {
+/**
+ * What the store has. `had` is what the form showed when it was opened: what was ticked or unticked since counts,
+ * and what others ticked meanwhile stays; without it exactly these. Answers what is at hand now.
+ */
+export function setMaterialsAtHand(
+  ticked: readonly string[],
+  had?: readonly string[],
+  personId: string | null = null,
+): Promise<string[]> {
+  return transaction(async (tx) => {
+    await tx.select({ id: school.id }).from(school).for('update');
+    const rows = await tx.select().from(materialAtHand).orderBy(asc(materialAtHand.material));
+    const before = rows.map((row) => row.material);
+    const after = mergeSets(had ?? before, ticked, before);
     await tx
       .delete(materialAtHand)
-      .where(materials.length ? notInArray(materialAtHand.material, [...materials]) : undefined);
-    if (materials.length)
+      .where(after.length ? notInArray(materialAtHand.material, after) : undefined);
+    if (after.length)
       await tx
         .insert(materialAtHand)
-        .values(materials.map((material) => ({ material })))
+        .values(after.map((material) => ({ material })))
         .onConflictDoNothing();
+    const added = after.filter((one) => !before.includes(one));
+    const removed = before.filter((one) => !after.includes(one));
+    if (added.length || removed.length)
+      await log(tx, {
+        thing: 'store',
+        thingId: 'school',
+        kind: 'changed',
+        before: { atHand: removed },
+        after: { atHand: added },
+        personId,
+      });
+    return after;
   });
 }

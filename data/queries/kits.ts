@@ -4,8 +4,9 @@ import type { AgeBand, Params } from '~/core/games/types';
 import type { OwnGame } from '~/core/own/definition';
 import type { Assurance } from '~/core/kits/recipe';
 import type { Paper } from '~/core/print/sheet';
-import { db, refusedBy } from '../db';
+import { db, refusedBy, transaction, type Queryable } from '../db';
 import { buildRun, copy, family, kit, kitVariant, loan, variant } from '../schema';
+import { log, saveOver, type Saving } from './changes';
 
 export type Variant = typeof variant.$inferSelect;
 export type Kit = typeof kit.$inferSelect;
@@ -35,15 +36,18 @@ export async function createVariant(input: {
 }
 
 /** Puts a variant away. Answers the kits that hold it, and changes nothing, when there are any. */
-export function archiveVariant(id: string): Promise<string[]> {
-  return db().transaction(async (tx) => {
+export function archiveVariant(id: string, personId: string | null = null): Promise<string[]> {
+  return transaction(async (tx) => {
     await tx.select().from(variant).where(eq(variant.id, id)).for('update');
     const kits = await tx
       .select({ name: kit.name })
       .from(kitVariant)
       .innerJoin(kit, eq(kit.id, kitVariant.kitId))
       .where(eq(kitVariant.variantId, id));
-    if (kits.length === 0) await tx.update(variant).set({ archivedAt: new Date() }).where(eq(variant.id, id));
+    if (kits.length === 0) {
+      await tx.update(variant).set({ archivedAt: new Date() }).where(eq(variant.id, id));
+      await log(tx, { thing: 'variant', thingId: id, kind: 'removed', personId });
+    }
     return kits.map((one) => one.name);
   });
 }
@@ -108,55 +112,135 @@ export interface KitInput {
   variantIds: string[];
 }
 
-/** Makes a kit, or changes the one with this id. Answers undefined when the name is taken. */
-export async function saveKit({ variantIds, ...input }: KitInput, id?: string): Promise<string | undefined> {
+/** A variant that was to go into a kit is not there any more. */
+export class VariantGone extends Error {}
+
+/** Makes a kit. Answers its id, or undefined when the name is taken. Throws VariantGone. */
+export function saveKit(
+  { variantIds, ...input }: KitInput,
+  personId: string | null = null,
+): Promise<string | undefined> {
+  return taken(() =>
+    transaction(async (tx) => {
+      await lockVariants(tx, variantIds);
+      const [saved] = await tx.insert(kit).values(input).returning({ id: kit.id });
+      await putIn(tx, saved!.id, variantIds);
+      const after = { ...input, variantIds };
+      await log(tx, { thing: 'kit', thingId: saved!.id, kind: 'added', after, personId });
+      return saved!.id;
+    }),
+  );
+}
+
+/**
+ * Changes a kit whose form was opened on a version of it. Answers undefined when the name is taken, `gone` when there
+ * is no such kit. Throws VariantGone.
+ */
+export function changeKit(
+  id: string,
+  mine: KitInput,
+  openedOn: number,
+  personId: string | null = null,
+): Promise<Saving<KitInput> | 'gone' | undefined> {
+  return taken(() =>
+    transaction(async (tx) => {
+      await lockVariants(tx, mine.variantIds);
+      const [now] = await tx.select().from(kit).where(eq(kit.id, id)).for('update');
+      if (!now) return 'gone' as const;
+      const { name, ageBand, players, paper, assurance, version } = now;
+      const inside = await tx
+        .select({ id: kitVariant.variantId })
+        .from(kitVariant)
+        .where(eq(kitVariant.kitId, id))
+        .orderBy(asc(kitVariant.position));
+      const variantIds = inside.map((one) => one.id);
+      return saveOver(tx, {
+        thing: 'kit',
+        thingId: id,
+        openedOn,
+        mine,
+        now: { version, fields: { name, ageBand, players, paper, assurance, variantIds } },
+        sets: ['variantIds'],
+        personId,
+        write: async ({ variantIds: wanted, ...fields }, next) => {
+          await tx
+            .update(kit)
+            .set({ ...fields, version: next })
+            .where(eq(kit.id, id));
+          await tx.delete(kitVariant).where(eq(kitVariant.kitId, id));
+          await putIn(tx, id, wanted);
+        },
+      });
+    }),
+  );
+}
+
+/** The variants stay as they are until the transaction ends: none is put away meanwhile. */
+async function lockVariants(tx: Queryable, ids: readonly string[]): Promise<void> {
+  if (ids.length === 0) return;
+  const there = await tx
+    .select({ id: variant.id })
+    .from(variant)
+    .where(and(inArray(variant.id, [...ids]), isNull(variant.archivedAt)))
+    .orderBy(asc(variant.id))
+    .for('share');
+  if (there.length !== new Set(ids).size) throw new VariantGone('a variant of the kit is not there any more');
+}
+
+async function putIn(tx: Queryable, kitId: string, variantIds: readonly string[]): Promise<void> {
+  if (variantIds.length)
+    await tx
+      .insert(kitVariant)
+      .values(variantIds.map((variantId, position) => ({ kitId, variantId, position })));
+}
+
+async function taken<T>(work: () => Promise<T>): Promise<T | undefined> {
   try {
-    return await db().transaction(async (tx) => {
-      const [saved] = id
-        ? await tx.update(kit).set(input).where(eq(kit.id, id)).returning({ id: kit.id })
-        : await tx.insert(kit).values(input).returning({ id: kit.id });
-      if (!saved) return undefined;
-      await tx.delete(kitVariant).where(eq(kitVariant.kitId, saved.id));
-      if (variantIds.length)
-        await tx
-          .insert(kitVariant)
-          .values(variantIds.map((variantId, position) => ({ kitId: saved.id, variantId, position })));
-      return saved.id;
-    });
+    return await work();
   } catch (error) {
     if (refusedBy(error) === 'kit_name_is_taken') return undefined;
     throw error;
   }
 }
 
-/** How many of these variants there are: to refuse a form that names one that is gone. */
-export const countVariants = (ids: string[]): Promise<number> =>
-  db().$count(variant, and(inArray(variant.id, ids), isNull(variant.archivedAt)));
-
 /**
  * Makes `count` copies of a kit in one build run. `newTag` and `newLinkKey` give candidates; one that is taken
- * is tried again.
+ * is tried again. With a `formKey` that was used before, what was built then is answered and nothing is built.
  */
 export async function buildCopies(input: {
   kit: KitWithVariants;
   count: number;
   builtOn: string;
   builtBy: string | null;
+  formKey?: string;
+  /** What one copy holds, where it was reckoned already. */
+  parts?: KitPart[];
   newTag: () => string;
   newLinkKey: () => string;
 }): Promise<{ runId: string; tags: string[] }> {
   const plan = planOf(input.kit);
-  return db().transaction(async (tx) => {
+  const parts = input.parts ?? recipeOf(plan).parts;
+  return transaction(async (tx) => {
     const [run] = await tx
       .insert(buildRun)
       .values({
         kitId: input.kit.id,
         builtOn: input.builtOn,
         plan,
-        parts: recipeOf(plan).parts,
+        parts,
         builtBy: input.builtBy,
+        formKey: input.formKey,
       })
+      .onConflictDoNothing({ target: buildRun.formKey })
       .returning({ id: buildRun.id });
+    if (!run) {
+      const built = await tx
+        .select({ runId: buildRun.id, tag: copy.tag })
+        .from(buildRun)
+        .innerJoin(copy, eq(copy.buildRunId, buildRun.id))
+        .where(eq(buildRun.formKey, input.formKey!));
+      return { runId: built[0]?.runId ?? '', tags: built.map((one) => one.tag) };
+    }
     const tags: string[] = [];
     for (let tries = 0; tags.length < input.count; tries++) {
       if (tries > input.count * 50 + 200)
@@ -165,7 +249,7 @@ export async function buildCopies(input: {
         .insert(copy)
         .values({
           kitId: input.kit.id,
-          buildRunId: run!.id,
+          buildRunId: run.id,
           tag: input.newTag(),
           linkKey: input.newLinkKey(),
         })
@@ -173,17 +257,22 @@ export async function buildCopies(input: {
         .returning({ tag: copy.tag });
       tags.push(...made.map((one) => one.tag));
     }
-    return { runId: run!.id, tags };
+    return { runId: run.id, tags };
   });
 }
 
 /**
- * Takes back a build run whose copies nobody has printed or lent yet. Answers false, and changes nothing, when one
- * of them was.
+ * Takes back a build run of this kit whose copies nobody has printed or lent yet. Answers false, and changes nothing,
+ * when one of them was, or when the run is of another kit.
  */
-export function undoBuild(runId: string): Promise<boolean> {
-  return db().transaction(async (tx) => {
-    const copies = await tx.select().from(copy).where(eq(copy.buildRunId, runId)).for('update');
+export function undoBuild(runId: string, kitId: string): Promise<boolean> {
+  return transaction(async (tx) => {
+    const copies = await tx
+      .select()
+      .from(copy)
+      .where(and(eq(copy.buildRunId, runId), eq(copy.kitId, kitId)))
+      .orderBy(asc(copy.id))
+      .for('update');
     if (copies.length === 0 || copies.some((one) => one.printedAt !== null)) return false;
     const ids = copies.map((one) => one.id);
     if (await tx.$count(loan, inArray(loan.copyId, ids))) return false;
@@ -263,5 +352,8 @@ export async function findCopy(
 }
 
 export async function markPrinted(ids: string[]): Promise<void> {
-  await db().update(copy).set({ printedAt: new Date() }).where(inArray(copy.id, ids));
+  await db()
+    .update(copy)
+    .set({ printedAt: new Date() })
+    .where(and(inArray(copy.id, ids), isNull(copy.printedAt)));
 }

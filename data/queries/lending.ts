@@ -1,8 +1,31 @@
-import { and, asc, desc, eq, isNull, lt, sql } from 'drizzle-orm';
-import { db, refusedBy, type Queryable } from '../db';
-import { buildRun, copy, family, kit, loan, loanEvent, partCount } from '../schema';
+import { and, asc, desc, eq, gt, isNull, lt, sql } from 'drizzle-orm';
+import { db, refusedBy, transaction, type Queryable } from '../db';
+import { answer, buildRun, copy, family, kit, loan, loanEvent, partCount } from '../schema';
 
 export type LendResult = { ok: true; loanId: string } | { ok: false; reason: 'out' | 'gone' };
+
+/** Locks a copy: whatever happens to one copy happens one after the other. False when there is none. */
+async function lockCopy(tx: Queryable, copyId: string): Promise<boolean> {
+  const rows = await tx.select({ id: copy.id }).from(copy).where(eq(copy.id, copyId)).for('update');
+  return rows.length > 0;
+}
+
+/** Locks the copy of a loan, which never changes; its id, or undefined when there is no such loan. */
+export async function lockCopyOf(tx: Queryable, loanId: string): Promise<string | undefined> {
+  const [found] = await tx.select({ copyId: loan.copyId }).from(loan).where(eq(loan.id, loanId));
+  if (found) await lockCopy(tx, found.copyId);
+  return found?.copyId;
+}
+
+/** Holds a family in its place: it is not forgotten meanwhile. False when it was. */
+export async function lockFamily(tx: Queryable, familyId: string): Promise<boolean> {
+  const rows = await tx
+    .select({ id: family.id })
+    .from(family)
+    .where(and(eq(family.id, familyId), isNull(family.forgottenAt)))
+    .for('share');
+  return rows.length > 0;
+}
 
 /**
  * Lends a copy. The copy's row is locked, and a unique index refuses a second open loan whatever happens: of two
@@ -16,14 +39,9 @@ export async function lend(input: {
   personId: string | null;
 }): Promise<LendResult> {
   try {
-    return await db().transaction(async (tx): Promise<LendResult> => {
-      const locked = await tx.execute(
-        sql`select 1 from ${copy} where ${copy.id} = ${input.copyId} for update`,
-      );
-      const known = await tx.execute(
-        sql`select 1 from ${family} where ${family.id} = ${input.familyId} and ${family.forgottenAt} is null for share`,
-      );
-      if (!locked.rowCount || !known.rowCount) return { ok: false, reason: 'gone' };
+    return await transaction(async (tx): Promise<LendResult> => {
+      if (!(await lockCopy(tx, input.copyId)) || !(await lockFamily(tx, input.familyId)))
+        return { ok: false, reason: 'gone' };
       if (await tx.$count(loan, and(eq(loan.copyId, input.copyId), isNull(loan.closedAs))))
         return { ok: false, reason: 'out' };
       const { personId, ...values } = input;
@@ -113,13 +131,39 @@ export async function lastLoanOf(
   )[0];
 }
 
-/** Changes the due date of an open loan. Answers false when it is not open any more. */
-export function changeDue(loanId: string, dueOn: string, personId: string): Promise<boolean> {
-  return db().transaction(async (tx) => {
+/** A loan as a family page knows it, when it is one of this copy and was not undone. */
+export async function findLoanOf(
+  copyId: string,
+  loanId: string,
+): Promise<{ id: string; returnedOn: string | null; familyId: string; forgotten: boolean } | undefined> {
+  const [found] = await db()
+    .select({
+      id: loan.id,
+      returnedOn: loan.returnedOn,
+      familyId: loan.familyId,
+      forgottenAt: family.forgottenAt,
+    })
+    .from(loan)
+    .innerJoin(family, eq(family.id, loan.familyId))
+    .where(
+      and(eq(loan.id, loanId), eq(loan.copyId, copyId), sql`${loan.closedAs} is distinct from 'undone'`),
+    );
+  if (!found) return undefined;
+  const { forgottenAt, ...rest } = found;
+  return { ...rest, forgotten: forgottenAt !== null };
+}
+
+/**
+ * Changes the due date of an open loan. Answers false when it is not open any more, or when the date is no longer the
+ * one that the form showed.
+ */
+export function changeDue(loanId: string, dueOn: string, personId: string, was?: string): Promise<boolean> {
+  return transaction(async (tx) => {
+    await lockCopyOf(tx, loanId);
     const changed = await tx
       .update(loan)
       .set({ dueOn })
-      .where(and(eq(loan.id, loanId), isNull(loan.closedAs)))
+      .where(and(eq(loan.id, loanId), isNull(loan.closedAs), was ? eq(loan.dueOn, was) : undefined))
       .returning({ id: loan.id });
     if (changed.length === 0) return false;
     await tx.insert(loanEvent).values({ loanId, kind: 'dueChanged', note: `due ${dueOn}`, personId });
@@ -127,17 +171,27 @@ export function changeDue(loanId: string, dueOn: string, personId: string): Prom
   });
 }
 
-/** Undoes a loan that should not have been made. Answers false when it is not open any more. */
-export function undoLoan(loanId: string, personId: string): Promise<boolean> {
-  return db().transaction(async (tx) => {
+/** Whether something was undone, or why it could not be: a sentence that names what rests on it. */
+export type Undone = { ok: true } | { ok: false; why: string };
+const refuse = (why: string): Undone => ({ ok: false, why });
+
+/** Undoes a loan that should not have been made, while it is open and nothing rests on it. */
+export function undoLoan(loanId: string, personId: string): Promise<Undone> {
+  return transaction(async (tx) => {
+    const copyId = await lockCopyOf(tx, loanId);
+    if (!copyId) return refuse('There is no such loan.');
+    if (await tx.$count(answer, eq(answer.loanId, loanId)))
+      return refuse(
+        'The family has answered about this loan already, so it stays. Take the copy back instead.',
+      );
     const changed = await tx
       .update(loan)
       .set({ closedAs: 'undone' })
       .where(and(eq(loan.id, loanId), isNull(loan.closedAs)))
       .returning({ id: loan.id });
-    if (changed.length === 0) return false;
+    if (changed.length === 0) return refuse('This loan was ended already, so there is nothing to undo.');
     await tx.insert(loanEvent).values({ loanId, kind: 'undone', personId });
-    return true;
+    return { ok: true };
   });
 }
 
@@ -154,7 +208,8 @@ export function takeBack(input: {
   counts: Count[];
   personId: string | null;
 }): Promise<boolean> {
-  return db().transaction(async (tx) => {
+  return transaction(async (tx) => {
+    await lockCopyOf(tx, input.loanId);
     const [closed] = await tx
       .update(loan)
       .set({ closedAs: 'returned', returnedOn: input.returnedOn })
@@ -174,30 +229,86 @@ export function takeBack(input: {
 }
 
 /**
- * Undoes a return: the loan is open again and its counts are taken back by the counts before them. Answers false
- * when the copy has gone out again meanwhile.
+ * Undoes a return: the loan is open again and its counts are taken back by the counts before them. Refused when
+ * something later rests on it: the copy went out again, its parts were counted or put back since, or the family was
+ * forgotten.
  */
-export async function undoReturn(loanId: string, personId: string): Promise<boolean> {
+export async function undoReturn(loanId: string, personId: string): Promise<Undone> {
+  const goneOut = 'This copy has gone out again meanwhile. Nothing was changed.';
   try {
-    return await db().transaction(async (tx) => {
-      const [opened] = await tx
-        .update(loan)
-        .set({ closedAs: null, returnedOn: null })
-        .where(and(eq(loan.id, loanId), eq(loan.closedAs, 'returned')))
-        .returning();
-      if (!opened) return false;
-      await tx.insert(loanEvent).values({ loanId, kind: 'reopened', personId });
+    return await transaction(async (tx) => {
+      const copyId = await lockCopyOf(tx, loanId);
+      const [closed] = await tx.select().from(loan).where(eq(loan.id, loanId));
+      if (!copyId || closed?.closedAs !== 'returned')
+        return refuse('This copy was not taken back, or its return was undone already.');
+      if (!(await lockFamily(tx, closed.familyId)))
+        return refuse(
+          'This family was forgotten meanwhile, so nothing can be with them. Nothing was changed.',
+        );
       const counted = await tx
         .select()
         .from(partCount)
-        .where(and(eq(partCount.loanId, loanId), eq(partCount.cause, 'return')));
-      await takeBackCounts(tx, opened.copyId, counted, personId);
-      return true;
+        .where(and(eq(partCount.loanId, loanId), eq(partCount.cause, 'return')))
+        .orderBy(desc(partCount.serial));
+      const later = await laterThan(tx, copyId, closed, counted[0]?.serial);
+      if (later) return refuse(later);
+      await tx.update(loan).set({ closedAs: null, returnedOn: null }).where(eq(loan.id, loanId));
+      await tx.insert(loanEvent).values({ loanId, kind: 'reopened', personId });
+      // Of a return that was counted anew, only the last count stands.
+      const last = counted.filter((one) => one.at.getTime() === counted[0]!.at.getTime());
+      if (last.length) await takeBackCounts(tx, copyId, last, personId);
+      return { ok: true };
     });
   } catch (error) {
-    if (refusedBy(error) === 'copy_is_out_already') return false;
+    if (refusedBy(error) === 'copy_is_out_already') return refuse(goneOut);
     throw error;
   }
+}
+
+/** What happened to a copy after one of its loans came home, in a sentence; undefined when nothing did. */
+async function laterThan(
+  tx: Queryable,
+  copyId: string,
+  closed: typeof loan.$inferSelect,
+  lastSerial: number | undefined,
+): Promise<string | undefined> {
+  const [next] = await tx
+    .select({ family: family.name, closedAs: loan.closedAs, lentOn: loan.lentOn })
+    .from(loan)
+    .innerJoin(family, eq(family.id, loan.familyId))
+    .where(
+      and(
+        eq(loan.copyId, copyId),
+        sql`${loan.closedAs} is distinct from 'undone'`,
+        sql`${loan.id} <> ${closed.id}`,
+        gt(loan.createdAt, closed.createdAt),
+      ),
+    )
+    .orderBy(desc(loan.createdAt))
+    .limit(1);
+  if (next && next.closedAs === null)
+    return `This copy has gone out again meanwhile, to ${next.family}. Nothing was changed.`;
+  if (next)
+    return `This copy was lent to ${next.family} since and came home again: what was counted then would be lost. Nothing was changed.`;
+  const [count] = await tx
+    .select({ cause: partCount.cause })
+    .from(partCount)
+    .where(
+      and(
+        eq(partCount.copyId, copyId),
+        lastSerial === undefined
+          ? sql`${partCount.at} > (select max(${loanEvent.at}) from ${loanEvent} where ${loanEvent.loanId} = ${closed.id} and ${loanEvent.kind} = 'returned')`
+          : gt(partCount.serial, lastSerial),
+      ),
+    )
+    .orderBy(desc(partCount.serial))
+    .limit(1);
+  // A mending that was taken back itself leaves nothing that rests on the return.
+  if (count && count.cause !== 'undone')
+    return count.cause === 'mend'
+      ? 'Parts were put back into this copy since. Undo that first; nothing was changed.'
+      : 'This copy was counted again since. Nothing was changed.';
+  return undefined;
 }
 
 async function record(
@@ -268,8 +379,8 @@ export async function listShortages(copyId?: string): Promise<Shortage[]> {
 
 /** Records that the missing parts of a copy were put back. */
 export function mend(copyId: string, personId: string): Promise<number> {
-  return db().transaction(async (tx) => {
-    await tx.execute(sql`select 1 from ${copy} where ${copy.id} = ${copyId} for update`);
+  return transaction(async (tx) => {
+    await lockCopy(tx, copyId);
     const short = (await latestCounts(tx, copyId)).filter((one) => one.counted < one.expected);
     await record(
       tx,
@@ -285,8 +396,8 @@ export function mend(copyId: string, personId: string): Promise<number> {
 
 /** Takes back the last mending of a copy. Answers false when something was counted since, or nothing was mended. */
 export function undoMend(copyId: string, personId: string): Promise<boolean> {
-  return db().transaction(async (tx) => {
-    await tx.execute(sql`select 1 from ${copy} where ${copy.id} = ${copyId} for update`);
+  return transaction(async (tx) => {
+    await lockCopy(tx, copyId);
     const counts = await tx
       .select()
       .from(partCount)

@@ -1,19 +1,28 @@
 import { and, asc, eq, inArray, isNull, sql } from 'drizzle-orm';
 import type { Answer } from '~/core/listening/answer';
 import type { KitPlan } from '~/core/kits/recipe';
-import { db } from '../db';
+import { db, transaction } from '../db';
 import { answer, buildRun, copy, family, kit, loan } from '../schema';
+import { lockCopyOf, lockFamily } from './lending';
 
-/** Stores an answer. The same `sendKey` a second time changes nothing, and answers false. */
-export async function addAnswer(
+/**
+ * Stores an answer. The same `sendKey` a second time changes nothing, and answers false; so does a loan that was
+ * undone, or a family that was forgotten meanwhile.
+ */
+export function addAnswer(
   input: Answer & { sendKey: string; loanId: string; language: string },
 ): Promise<boolean> {
-  const rows = await db()
-    .insert(answer)
-    .values(input)
-    .onConflictDoNothing({ target: answer.sendKey })
-    .returning({ id: answer.id });
-  return rows.length > 0;
+  return transaction(async (tx) => {
+    await lockCopyOf(tx, input.loanId);
+    const [of] = await tx.select().from(loan).where(eq(loan.id, input.loanId));
+    if (!of || of.closedAs === 'undone' || !(await lockFamily(tx, of.familyId))) return false;
+    const rows = await tx
+      .insert(answer)
+      .values(input)
+      .onConflictDoNothing({ target: answer.sendKey })
+      .returning({ id: answer.id });
+    return rows.length > 0;
+  });
 }
 
 export interface AnswerRow {

@@ -1,4 +1,4 @@
-import { and, eq, lt, sql } from 'drizzle-orm';
+import { and, eq, inArray, isNotNull, lt, sql } from 'drizzle-orm';
 import { db } from '../db';
 import { printJob } from '../schema';
 
@@ -13,13 +13,18 @@ export interface PrintJob {
   createdAt: Date;
 }
 
-const ABANDONED = 'The server was stopped while it drew these pages. Nothing is lost: draw them again.';
+const ABANDONED =
+  'The server was stopped while it drew these pages, more than once. Nothing is lost: draw them again.';
+/** A job that nobody has told of for so long is taken over. */
+const SILENT = sql`interval '20 seconds'`;
+const MOST_TRIES = 3;
 
 /** Stores a new job; those older than a day are thrown away. */
 export async function addPrintJob(input: {
   query: string;
   title: string;
   createdBy: string;
+  task: unknown;
 }): Promise<string> {
   await db()
     .delete(printJob)
@@ -28,18 +33,46 @@ export async function addPrintJob(input: {
   return row!.id;
 }
 
-/** The job, without its file. One that nobody has drawn at for half a minute has failed. */
-export async function findPrintJob(id: string): Promise<PrintJob | undefined> {
-  await db()
+/** The job that this person asked for in the very same way a moment ago and that is still drawn, if any. */
+export async function sameJobDrawing(createdBy: string, query: string): Promise<string | undefined> {
+  const [row] = await db()
+    .select({ id: printJob.id })
+    .from(printJob)
+    .where(and(eq(printJob.createdBy, createdBy), eq(printJob.query, query), eq(printJob.state, 'drawing')));
+  return row?.id;
+}
+
+/**
+ * Takes over a job whose server was stopped: of several servers that try, one gets it. A job that has been begun
+ * too often has failed. Answers what is to be drawn.
+ */
+export async function takeOverPrintJob(id: string): Promise<unknown> {
+  const silent = and(
+    eq(printJob.id, id),
+    eq(printJob.state, 'drawing'),
+    lt(printJob.aliveAt, sql`now() - ${SILENT}`),
+  );
+  const [row] = await db()
     .update(printJob)
-    .set({ state: 'failed', problem: ABANDONED })
-    .where(
-      and(
-        eq(printJob.id, id),
-        eq(printJob.state, 'drawing'),
-        lt(printJob.aliveAt, sql`now() - interval '30 seconds'`),
-      ),
-    );
+    .set({ tries: sql`${printJob.tries} + 1`, aliveAt: sql`now()`, pagesDone: 0 })
+    .where(and(silent, lt(printJob.tries, MOST_TRIES), isNotNull(printJob.task)))
+    .returning({ task: printJob.task });
+  if (row) return row.task;
+  await db().update(printJob).set({ state: 'failed', problem: ABANDONED, task: null }).where(silent);
+  return undefined;
+}
+
+/** Lets go of jobs that this server will not finish: the next one that is asked about them takes them over. */
+export async function leavePrintJobs(ids: readonly string[]): Promise<void> {
+  if (ids.length)
+    await db()
+      .update(printJob)
+      .set({ aliveAt: new Date(0) })
+      .where(and(inArray(printJob.id, [...ids]), eq(printJob.state, 'drawing')));
+}
+
+/** The job, without its file. */
+export async function findPrintJob(id: string): Promise<PrintJob | undefined> {
   const [row] = await db()
     .select({
       id: printJob.id,
@@ -77,7 +110,8 @@ type Change = Partial<{
 export async function tellPrintJob(id: string, change: Change): Promise<boolean> {
   const rows = await db()
     .update(printJob)
-    .set({ ...change, aliveAt: new Date() })
+    // What is to be drawn is of no use once it is drawn.
+    .set({ ...change, ...(change.state ? { task: null } : {}), aliveAt: sql`now()` })
     .where(and(eq(printJob.id, id), eq(printJob.state, 'drawing')))
     .returning({ id: printJob.id });
   return rows.length > 0;

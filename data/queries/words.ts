@@ -1,11 +1,13 @@
-import { desc, eq, inArray } from 'drizzle-orm';
-import { SHELF } from '~/core/games';
+import { desc, eq, inArray, sql } from 'drizzle-orm';
+import { same } from '~/core/check/merge';
+import { gameFor, SHELF } from '~/core/games';
 import type { Game } from '~/core/games/types';
-import { ownGame, ownGameId } from '~/core/own/game';
+import { ownGameId } from '~/core/own/game';
 import { lineKey, type LineChecks } from '~/core/words/checks';
-import { WORDED, type Worded } from '~/core/words/message';
-import { db } from '../db';
+import { nameOf, WORDED, type Worded } from '~/core/words/message';
+import { db, transaction, type Queryable } from '../db';
 import { person, wordingCheck } from '../schema';
+import { log } from './changes';
 import { listOwnGames } from './games';
 
 type Row = {
@@ -19,8 +21,8 @@ type Row = {
 };
 
 /** The latest check of each line of these games. */
-const latest = (games: readonly Game[]): Promise<Row[]> =>
-  db()
+const latest = (games: readonly Game[], from: Queryable = db()): Promise<Row[]> =>
+  from
     .selectDistinctOn([wordingCheck.gameId, wordingCheck.messageId, wordingCheck.language], {
       gameId: wordingCheck.gameId,
       messageId: wordingCheck.messageId,
@@ -55,18 +57,79 @@ export async function addLineChecks(
   game: Game,
   rows: { messageId: string; language: Worded; right: boolean; note: string; personId: string }[],
 ): Promise<void> {
-  if (rows.length)
-    await db()
-      .insert(wordingCheck)
-      .values(
-        rows.map((row) => ({ ...row, gameId: game.id, message: game.words[row.language][row.messageId]! })),
-      );
+  if (rows.length) await transaction((tx) => insertChecks(tx, game, rows));
+}
+
+async function insertChecks(
+  tx: Queryable,
+  game: Game,
+  rows: { messageId: string; language: Worded; right: boolean; note: string; personId: string }[],
+): Promise<void> {
+  await tx
+    .insert(wordingCheck)
+    .values(
+      rows.map((row) => ({ ...row, gameId: game.id, message: game.words[row.language][row.messageId]! })),
+    );
+  await log(tx, {
+    thing: 'wording',
+    thingId: game.id,
+    kind: 'changed',
+    after: Object.fromEntries(rows.map(({ messageId, right, note }) => [messageId, { right, note }])),
+    personId: rows[0]!.personId,
+  });
+}
+
+/** What a reader says of a line, and what the form showed of it when it was opened. */
+export interface LineWord {
+  messageId: string;
+  right: boolean;
+  note: string;
+  had: { right: boolean; note: string };
+}
+
+/** A line about which somebody else said something other meanwhile. */
+export interface LineClash {
+  messageId: string;
+  by: string;
+  mine: { right: boolean; note: string };
+  theirs: { right: boolean; note: string };
+}
+
+/**
+ * Keeps what a reader changed of the lines of a form; lines left as they were shown stay as they are now, whatever
+ * others said meanwhile. Lines that somebody else changed in another way are not kept, and are answered.
+ */
+export function saveLineWords(
+  game: Game,
+  language: Worded,
+  lines: readonly LineWord[],
+  personId: string,
+): Promise<{ saved: number; clashes: LineClash[] }> {
+  return transaction(async (tx) => {
+    // One reader after the other for one game in one language.
+    await tx.execute(sql`select pg_advisory_xact_lock(hashtext(${`${game.id} ${language}`}))`);
+    const now = holding(game, await latest([game], tx));
+    const clashes: LineClash[] = [];
+    const rows = lines.flatMap(({ messageId, right, note, had }) => {
+      const there = now[lineKey(messageId, language)];
+      const theirs = { right: there?.right ?? false, note: there?.note ?? '' };
+      const mine = { right, note };
+      if (same(mine, had) || same(mine, theirs)) return [];
+      if (!same(had, theirs)) {
+        clashes.push({ messageId, by: there?.by ?? 'Somebody', mine, theirs });
+        return [];
+      }
+      return [{ messageId, language, right, note, personId }];
+    });
+    if (rows.length) await insertChecks(tx, game, rows);
+    return { saved: rows.length, clashes };
+  });
 }
 
 /** Every game there is to word: the shelf and the school's own. */
 export const wordedGames = async (): Promise<Game[]> => [
   ...SHELF,
-  ...(await listOwnGames()).map(({ id, definition }) => ownGame(definition, ownGameId(id))),
+  ...(await listOwnGames()).map(({ id, definition }) => gameFor({ gameId: ownGameId(id), own: definition })),
 ];
 
 interface Unchecked {
@@ -88,7 +151,7 @@ async function uncheckedIn(games: readonly Game[]): Promise<Unchecked[]> {
       const ids = Object.keys(game.words[language]);
       return {
         gameId: game.id,
-        name: game.words.en.name!,
+        name: nameOf(game, 'en'),
         language,
         lines: ids.length,
         unchecked: ids.filter((id) => !checks[lineKey(id, language)]?.right).length,

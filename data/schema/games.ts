@@ -1,6 +1,7 @@
 import { sql } from 'drizzle-orm';
 import { jsonb, pgTable, text, timestamp, uniqueIndex, uuid } from 'drizzle-orm/pg-core';
 import type { OwnGame } from '~/core/own/definition';
+import { version } from './changes';
 import { person } from './people';
 
 /** A game that a coordinator made herself. */
@@ -10,6 +11,7 @@ export const ownGame = pgTable(
     id: uuid().primaryKey().defaultRandom(),
     name: text().notNull(),
     definition: jsonb().$type<OwnGame>().notNull(),
+    version: version(),
     createdBy: uuid().references(() => person.id),
     createdAt: timestamp({ withTimezone: true }).notNull().defaultNow(),
     changedAt: timestamp({ withTimezone: true }).notNull().defaultNow(),

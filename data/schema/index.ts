@@ -1,4 +1,5 @@
 export * from './people';
+export { change } from './changes';
 export * from './games';
 export * from './kits';
 export * from './lending';

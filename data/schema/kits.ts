@@ -15,6 +15,7 @@ import {
 import type { AgeBand, Params } from '~/core/games/types';
 import type { Assurance, KitPart, KitPlan } from '~/core/kits/recipe';
 import type { OwnGame } from '~/core/own/definition';
+import { version } from './changes';
 import { person } from './people';
 
 /** A game with its parameters set, saved under a name. */
@@ -48,6 +49,7 @@ export const kit = pgTable(
     players: integer().notNull(),
     paper: text({ enum: ['letter', 'a4'] }).notNull(),
     assurance: text().$type<Assurance>().notNull(),
+    version: version(),
     createdAt: timestamp({ withTimezone: true }).notNull().defaultNow(),
   },
   (table) => [
@@ -80,6 +82,8 @@ export const buildRun = pgTable('build_run', {
   plan: jsonb().$type<KitPlan>().notNull(),
   parts: jsonb().$type<KitPart[]>().notNull(),
   builtBy: uuid().references(() => person.id),
+  /** Made anew for each form that is shown: a form sent twice builds once. */
+  formKey: uuid().unique('build_was_sent'),
   createdAt: timestamp({ withTimezone: true }).notNull().defaultNow(),
 });
 

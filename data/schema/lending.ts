@@ -12,6 +12,7 @@ import {
   uuid,
 } from 'drizzle-orm/pg-core';
 import type { Language } from '~/core/words/message';
+import { version } from './changes';
 import { copy } from './kits';
 import { person } from './people';
 
@@ -25,6 +26,7 @@ export const family = pgTable(
     reach: text().notNull().default(''),
     underThree: boolean().notNull().default(false),
     allergens: text().notNull().default(''),
+    version: version(),
     createdAt: timestamp({ withTimezone: true }).notNull().defaultNow(),
     /** Set when the family asked to be forgotten: nothing personal is left in the row. */
     forgottenAt: timestamp({ withTimezone: true }),

@@ -3,6 +3,7 @@ import {
   bigint,
   boolean,
   check,
+  date,
   index,
   integer,
   jsonb,
@@ -15,6 +16,7 @@ import {
 } from 'drizzle-orm/pg-core';
 import type { Printing } from '~/core/print/cost';
 import { ROLES } from '~/core/people/role';
+import { version } from './changes';
 
 /** The one school this server is for. */
 export const school = pgTable(
@@ -28,6 +30,8 @@ export const school = pgTable(
     mark: text(),
     /** Its own prices and times of printing, where they differ from the usual ones. */
     printing: jsonb().$type<Partial<Printing>>().notNull().default({}),
+    printingVersion: version(),
+    markVersion: version(),
     createdAt: timestamp({ withTimezone: true }).notNull().defaultNow(),
   },
   (table) => [check('there_is_one_school', sql`${table.id} = 1`)],
@@ -38,12 +42,18 @@ export const person = pgTable(
   {
     id: uuid().primaryKey().defaultRandom(),
     name: text().notNull(),
+    /** The name as names are compared: see `nameKey`. */
+    nameKey: text().notNull(),
     passwordHash: text().notNull(),
     role: text({ enum: ROLES }).notNull(),
     active: boolean().notNull().default(true),
     createdAt: timestamp({ withTimezone: true }).notNull().defaultNow(),
   },
-  (table) => [uniqueIndex('person_name_is_taken').on(sql`lower(${table.name})`)],
+  (table) => [
+    uniqueIndex('person_name_is_taken')
+      .on(table.nameKey)
+      .where(sql`${table.active}`),
+  ],
 );
 
 /** A signed-in browser. Only the hash of its cookie is kept. */
@@ -51,14 +61,50 @@ export const session = pgTable(
   'session',
   {
     tokenHash: text().primaryKey(),
+    /** By this its owner ends it, without the token being told. */
+    id: uuid().notNull().unique().defaultRandom(),
     personId: uuid()
       .notNull()
       .references(() => person.id, { onDelete: 'cascade' }),
     expiresAt: timestamp({ withTimezone: true }).notNull(),
+    /** The browser, in a few words. */
+    browser: text().notNull().default(''),
+    usedAt: timestamp({ withTimezone: true }).notNull().defaultNow(),
     createdAt: timestamp({ withTimezone: true }).notNull().defaultNow(),
   },
   (table) => [index('session_by_expiry').on(table.expiresAt)],
 );
+
+/** A link with which a person sets a new password, once. Only the hash of its key is kept. */
+export const passwordLink = pgTable(
+  'password_link',
+  {
+    keyHash: text().primaryKey(),
+    personId: uuid()
+      .notNull()
+      .references(() => person.id, { onDelete: 'cascade' }),
+    expiresAt: timestamp({ withTimezone: true }).notNull(),
+    createdBy: uuid().references(() => person.id),
+  },
+  (table) => [index('password_link_by_person').on(table.personId)],
+);
+
+/** A browser in which somebody has signed in before: strangers who try passwords cannot lock it out. */
+export const knownBrowser = pgTable('known_browser', {
+  tokenHash: text().primaryKey(),
+  personId: uuid()
+    .notNull()
+    .references(() => person.id, { onDelete: 'cascade' }),
+  expiresAt: timestamp({ withTimezone: true }).notNull(),
+});
+
+/** Work that is done once a day, by whichever server comes first. */
+export const dailyJob = pgTable('daily_job', {
+  name: text().primaryKey(),
+  lastOn: date().notNull(),
+  /** What became of it. */
+  told: text().notNull().default(''),
+});
 
 /** Tries counted by the rate limiter, shared by all server processes. The columns are the limiter's own. */
 export const rateLimit = pgTable('rate_limit', {

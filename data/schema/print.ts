@@ -1,4 +1,4 @@
-import { customType, integer, pgTable, text, timestamp, uuid } from 'drizzle-orm/pg-core';
+import { customType, integer, jsonb, pgTable, text, timestamp, uuid } from 'drizzle-orm/pg-core';
 import { person } from './people';
 
 const bytea = customType<{ data: Buffer }>({ dataType: () => 'bytea' });
@@ -8,6 +8,10 @@ export const printJob = pgTable('print_job', {
   id: uuid().primaryKey().defaultRandom(),
   query: text().notNull(),
   title: text().notNull(),
+  /** What is drawn, as plain data: another server takes a job over from one that was stopped. */
+  task: jsonb(),
+  /** How many servers have begun to draw it. */
+  tries: integer().notNull().default(1),
   state: text({ enum: ['drawing', 'done', 'failed', 'stopped'] })
     .notNull()
     .default('drawing'),

@@ -21,6 +21,7 @@ import { join, resolve } from 'node:path';
 import pg from 'pg';
 import { Trouble } from './say.ts';
 import { installDebian, isRoot } from './system.ts';
+import { waiting } from './waiting.ts';
 
 export interface Cluster {
   /** Connection address of a database in this cluster. */
@@ -215,16 +216,17 @@ export async function startCluster(name: string, options: { throwaway?: boolean 
   child.stderr?.on('data', (data: Buffer) => (said = (said + data).slice(-4000)));
   writeFileSync(runnerFile, String(process.pid));
   const url = addressOn(port);
-  for (let attempt = 0; attempt < 150; attempt++) {
-    if (child.exitCode !== null) break;
+  const awaited = waiting('the database server', child);
+  while (child.exitCode === null && awaited.goOn()) {
     if (await answers(url('postgres'))) {
       return { url, stop: () => stopProcess(child.pid!) };
     }
     await new Promise((done) => setTimeout(done, 100));
   }
+  const why = child.exitCode === null ? awaited.why() : (said.trim().split('\n').at(-1) ?? '');
   child.kill('SIGQUIT');
   throw new Trouble(
-    `PostgreSQL did not start: ${said.trim().split('\n').at(-1) ?? ''}`,
+    `PostgreSQL did not start: ${why}`,
     `see whether another program uses ${cluster}, then try again.`,
   );
 }

@@ -6,6 +6,7 @@ import { createServer } from 'node:net';
 import { join } from 'node:path';
 import { Trouble } from './say.ts';
 import { run } from './system.ts';
+import { waiting } from './waiting.ts';
 
 const SOURCES = [
   'core',
@@ -14,6 +15,7 @@ const SOURCES = [
   'app',
   'package-lock.json',
   'vite.config.ts',
+  'vite.threads.config.ts',
   'react-router.config.ts',
   'tsconfig.json',
 ];
@@ -33,9 +35,10 @@ export async function ensureBuild(): Promise<void> {
   const stamp = join('build', '.sources');
   const now = fingerprint();
   if (existsSync(stamp) && readFileSync(stamp, 'utf8') === now) return;
-  await run(process.execPath, ['node_modules/@react-router/dev/bin.js', 'build'], {
-    env: { ...process.env, NODE_ENV: 'production' },
-  });
+  const env = { ...process.env, NODE_ENV: 'production' };
+  await run(process.execPath, ['node_modules/@react-router/dev/bin.js', 'build'], { env });
+  const threads = ['node_modules/vite/bin/vite.js', 'build', '--config', 'vite.threads.config.ts'];
+  await run(process.execPath, threads, { env });
   mkdirSync('build', { recursive: true });
   writeFileSync(stamp, now);
 }
@@ -72,7 +75,7 @@ export async function serve(options: {
 }): Promise<WebServer> {
   const address = `http://127.0.0.1:${options.port}`;
   let log = '';
-  const child: ChildProcess = spawn(process.execPath, ['--import', 'tsx', 'server/main.ts'], {
+  const child: ChildProcess = spawn(process.execPath, ['build/server/index.js'], {
     env: {
       ...process.env,
       NODE_ENV: 'production',
@@ -95,8 +98,8 @@ export async function serve(options: {
     if (child.exitCode === null) child.kill('SIGTERM');
     await ended;
   };
-  for (let attempt = 0; attempt < 200; attempt++) {
-    if (child.exitCode !== null) break;
+  const awaited = waiting('the web server', child);
+  while (child.exitCode === null && awaited.goOn()) {
     const ready = await fetch(`${address}/healthz`).then(
       (answer) => answer.ok,
       () => false,
@@ -104,6 +107,10 @@ export async function serve(options: {
     if (ready) return { address, stop, ended };
     await new Promise((done) => setTimeout(done, 100));
   }
+  const code = child.exitCode;
   await stop();
-  throw new Trouble(`The web server did not start.\n${log}`, 'read the lines above.');
+  throw new Trouble(
+    `The web server did not start: ${code === null ? awaited.why() : `it ended with code ${code}`}.\n${log}`,
+    'read the lines above.',
+  );
 }

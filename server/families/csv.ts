@@ -18,8 +18,16 @@ export function familiesToCsv(families: readonly FamilyFields[]): string {
   return Papa.unparse({ fields: [...COLUMNS], data: rows }, { newline: '\r\n' }) + '\r\n';
 }
 
-const toCell = (text: string): string => (/^'*[=+\-@\t\r]/.test(text) ? `'${text}` : text);
-const fromCell = (text: string): string => (/^'+[=+\-@\t\r]/.test(text) ? text.slice(1) : text);
+/**
+ * Where a spreadsheet would begin a formula: at the start of a cell, and after a sign at which some of them cut a cell
+ * in two (semicolon, comma, tab, bar, line end), blanks and quotes between. An apostrophe there makes it text.
+ */
+const FORMULA = /(^|[;,|\t\r\n])([\s"]*)('*)([=+\-@\uff1d\uff0b\uff0d\uff20])/g;
+const toCell = (text: string): string => text.replace(FORMULA, "$1$2'$3$4");
+const fromCell = (text: string): string =>
+  text.replace(FORMULA, (all, sign: string, between: string, marks: string, first: string) =>
+    marks ? `${sign}${between}${marks.slice(1)}${first}` : all,
+  );
 
 export interface ReadRow {
   /** Line in the file, the heading being line 1. */

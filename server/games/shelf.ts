@@ -1,9 +1,30 @@
-/** The shelf's entries. They follow from the code alone, so each is worked out once. */
-import { SHELF } from '~/core/games';
-import { entryOf, type ShelfEntry } from '~/core/games/catalogue';
+/** The shelf's entries: those of the code are worked out once, those of the school's own games when they change. */
+import { gameFor, type GameRef } from '~/core/games';
+import type { ShelfEntry } from '~/core/games/catalogue';
+import { closedGame } from '~/core/own/closed';
+import { entryOf, shelf } from '../threads';
 
-let entries: ShelfEntry[] | undefined;
+let entries: Promise<ShelfEntry[]> | undefined;
 
-export const shelfEntries = (): ShelfEntry[] => (entries ??= SHELF.map(entryOf));
-// The first visitor should not wait for it.
-setTimeout(shelfEntries, 0);
+/** What the shelf says of its games. */
+export function shelfEntries(): Promise<ShelfEntry[]> {
+  if (!entries) {
+    entries = shelf();
+    entries.catch(() => (entries = undefined));
+  }
+  return entries;
+}
+
+/** What the shelf says of a game of the school's own. One that takes too long to reckon stands there as closed. */
+export async function ownEntry(ref: GameRef): Promise<ShelfEntry> {
+  try {
+    return await entryOf(ref);
+  } catch {
+    const { id, words, traits } = closedGame(
+      ref.gameId,
+      gameFor(ref).words.en.name ?? '',
+      'it takes too long.',
+    );
+    return { gameId: id, names: [words.en.name!, words.es.name!], traits, presets: [] };
+  }
+}

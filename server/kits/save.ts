@@ -1,25 +1,43 @@
 /** Saving a kit from its form. */
 import { checkForm, type FieldErrors } from '~/core/check/check';
-import { kitSchema } from '~/core/kits/forms';
-import { countVariants, saveKit } from '~/data/queries/kits';
+import { kitSchema, MOST_GAMES } from '~/core/kits/forms';
+import type { Stale } from '~/data/queries/changes';
+import { changeKit, saveKit, VariantGone, type KitInput } from '~/data/queries/kits';
+import { versionIn } from '../forms';
 import { isId } from '../ids';
 
-export type SavedKit = { ok: true; id: string } | { ok: false; status: number; errors: FieldErrors };
+export type SavedKit =
+  | { ok: true; id: string; taken: string[] }
+  | { ok: false; status: number; errors: FieldErrors; stale?: Stale<KitInput> };
 
-export async function saveKitForm(form: FormData, id?: string): Promise<SavedKit> {
+/** Saves a new kit, or the one with this id as it was opened. */
+export async function saveKitForm(form: FormData, personId: string, id?: string): Promise<SavedKit> {
   const checked = checkForm(kitSchema, form);
   const variantIds = [...new Set(form.getAll('variantIds'))].filter(isId);
   const errors: FieldErrors = checked.ok ? {} : checked.errors;
   if (variantIds.length === 0) errors.variantIds = 'Tick at least one game.';
-  else if ((await countVariants(variantIds)) !== variantIds.length)
-    errors.variantIds = 'One of these games is not there any more. Load the page again and choose anew.';
+  else if (variantIds.length > MOST_GAMES)
+    errors.variantIds = `A basket has room for ${MOST_GAMES} games; ${variantIds.length} are ticked.`;
+  const openedOn = versionIn(form);
+  if (id && openedOn === undefined)
+    errors[''] = 'This page does not know what it was opened on. Load it again; nothing was changed.';
   if (!checked.ok || Object.keys(errors).length) return { ok: false, status: 400, errors };
-  const saved = await saveKit({ ...checked.value, variantIds }, id);
-  if (!saved)
-    return {
-      ok: false,
-      status: 409,
-      errors: { name: `There is a kit called “${checked.value.name}” already. Choose another name.` },
-    };
-  return { ok: true, id: saved };
+  const input = { ...checked.value, variantIds };
+  try {
+    const saved = id ? await changeKit(id, input, openedOn!, personId) : await saveKit(input, personId);
+    if (saved === undefined)
+      return {
+        ok: false,
+        status: 409,
+        errors: { name: `There is a kit called “${input.name}” already. Choose another name.` },
+      };
+    if (typeof saved === 'string') return { ok: true, id: saved, taken: [] };
+    return saved.ok
+      ? { ok: true, id: id!, taken: saved.taken.map(({ field }) => field) }
+      : { ok: false, status: 409, errors: {}, stale: saved.stale };
+  } catch (error) {
+    if (!(error instanceof VariantGone)) throw error;
+    const gone = 'One of these games is not there any more. Load the page again and choose anew.';
+    return { ok: false, status: 409, errors: { variantIds: gone } };
+  }
 }

@@ -6,6 +6,8 @@ import { createHash, randomBytes } from 'node:crypto';
 import { createCookie, redirect } from 'react-router';
 import {
   createSession,
+  isKnownBrowser,
+  rememberBrowser,
   deleteSession,
   extendSession,
   findSchool,
@@ -14,12 +16,18 @@ import {
 } from '~/data/queries/people';
 import type { Role } from '~/core/people/role';
 import { notAllowed } from '../refusals';
+import { browserWords } from './browser';
 
 const HOURS = 12;
 const LIFETIME_MS = HOURS * 3_600_000;
+/** When a session was used last is known to so many milliseconds. */
+const USED_MS = 600_000;
 
 const cookie = createCookie('fern', { httpOnly: true, sameSite: 'lax', path: '/' });
-const hashOf = (token: string): string => createHash('sha256').update(token).digest('hex');
+/** A browser that signed somebody in is known for half a year: strangers' tries do not lock it out. */
+const KNOWN_DAYS = 180;
+const known = createCookie('fern-known', { httpOnly: true, sameSite: 'lax', path: '/sign-in' });
+export const hashOf = (token: string): string => createHash('sha256').update(token).digest('hex');
 const isHttps = (request: Request): boolean => new URL(request.url).protocol === 'https:';
 
 async function tokenOf(request: Request): Promise<string | undefined> {
@@ -32,15 +40,46 @@ export async function signIn(request: Request, personId: string): Promise<Header
   const old = await tokenOf(request);
   if (old) await deleteSession(hashOf(old));
   const token = randomBytes(32).toString('base64url');
-  await createSession({ tokenHash: hashOf(token), personId, expiresAt: new Date(Date.now() + LIFETIME_MS) });
-  return new Headers({ 'Set-Cookie': await cookie.serialize(token, { secure: isHttps(request) }) });
+  await createSession({
+    tokenHash: hashOf(token),
+    personId,
+    expiresAt: new Date(Date.now() + LIFETIME_MS),
+    browser: browserWords(request.headers.get('User-Agent')),
+  });
+  const secure = isHttps(request);
+  const headers = new Headers({ 'Set-Cookie': await cookie.serialize(token, { secure }) });
+  const mark = randomBytes(32).toString('base64url');
+  const maxAge = KNOWN_DAYS * 86_400;
+  await rememberBrowser({
+    tokenHash: hashOf(mark),
+    personId,
+    expiresAt: new Date(Date.now() + maxAge * 1000),
+  });
+  headers.append('Set-Cookie', await known.serialize(mark, { secure, maxAge }));
+  return headers;
+}
+
+/** Whether this person has signed in in this browser before. */
+export async function knowsBrowser(request: Request, personId: string): Promise<boolean> {
+  const mark: unknown = await known.parse(request.headers.get('Cookie'));
+  return typeof mark === 'string' && isKnownBrowser(hashOf(mark), personId);
+}
+
+/** The hash of the session that asks. */
+export async function sessionHash(request: Request): Promise<string> {
+  const token = await tokenOf(request);
+  return token ? hashOf(token) : '';
 }
 
 /** Ends the session on the server and in the browser. */
 export async function signOut(request: Request): Promise<Headers> {
   const token = await tokenOf(request);
   if (token) await deleteSession(hashOf(token));
-  return new Headers({ 'Set-Cookie': await cookie.serialize('', { secure: isHttps(request), maxAge: 0 }) });
+  return new Headers({
+    'Set-Cookie': await cookie.serialize('', { secure: isHttps(request), maxAge: 0 }),
+    // Drafts that this browser kept are nobody else's business.
+    'Clear-Site-Data': '"storage"',
+  });
 }
 
 /** The person signed in, or undefined. A session that is used goes on. */
@@ -50,8 +89,8 @@ export async function whoIs(request: Request): Promise<Person | undefined> {
   const tokenHash = hashOf(token);
   const found = await findSession(tokenHash);
   if (!found) return undefined;
-  const { expiresAt, ...person } = found;
-  if (expiresAt.getTime() - Date.now() < LIFETIME_MS / 2)
+  const { expiresAt, usedAt, ...person } = found;
+  if (expiresAt.getTime() - Date.now() < LIFETIME_MS / 2 || Date.now() - usedAt.getTime() > USED_MS)
     await extendSession(tokenHash, new Date(Date.now() + LIFETIME_MS));
   return person;
 }

@@ -1,4 +1,6 @@
 /** The school's own picture for its labels, as it is brought in. */
+import sharp from 'sharp';
+
 export const MAX_MARK_BYTES = 200_000;
 
 /** First bytes of the pictures that can be printed. */
@@ -9,8 +11,14 @@ const KINDS: readonly { type: string; starts: readonly number[] }[] = [
 
 export type MarkReading = { ok: true; data: string } | { ok: false; problem: string };
 
-/** A picture as a data address, known by its first bytes and not by its name. */
-export function readMark(bytes: Uint8Array): MarkReading {
+/** A picture has at most so many points: a small file can unfold to a very large one. */
+const MOST_POINTS = 16_000_000;
+
+/**
+ * A picture as a data address, known by its first bytes and not by its name. It is read to its end, and what is kept
+ * is written anew: a damaged picture is refused here and not by the printer, and what a camera noted in it is gone.
+ */
+export async function readMark(bytes: Uint8Array): Promise<MarkReading> {
   if (bytes.length === 0) return { ok: false, problem: 'Choose a picture first.' };
   if (bytes.length > MAX_MARK_BYTES)
     return {
@@ -19,5 +27,20 @@ export function readMark(bytes: Uint8Array): MarkReading {
     };
   const kind = KINDS.find(({ starts }) => starts.every((byte, i) => bytes[i] === byte));
   if (!kind) return { ok: false, problem: 'This is no PNG and no JPEG picture.' };
-  return { ok: true, data: `data:${kind.type};base64,${Buffer.from(bytes).toString('base64')}` };
+  const damaged: MarkReading = {
+    ok: false,
+    problem:
+      'This picture is damaged or unusually large. Open it in a picture program, save it anew and choose it again.',
+  };
+  try {
+    const picture = sharp(bytes, { failOn: 'warning', limitInputPixels: MOST_POINTS }).autoOrient();
+    const written =
+      kind.type === 'image/png'
+        ? picture.toColourspace('srgb').png()
+        : picture.toColourspace('srgb').jpeg({ quality: 90 });
+    const data = await written.toBuffer();
+    return { ok: true, data: `data:${kind.type};base64,${data.toString('base64')}` };
+  } catch {
+    return damaged;
+  }
 }

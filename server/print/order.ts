@@ -4,29 +4,19 @@ import { gameFor } from '~/core/games';
 import type { Game } from '~/core/games/types';
 import { LABEL_STOCKS, labelStockSchema, type LabelOrder, type LabelStockName } from '~/core/print/stock';
 import { PACK_ITEMS, PACK_SCOPES, USUAL_ITEMS, type PackItem, type PackScope } from '~/core/print/choices';
-import { missingWording, packOf, piecesOf, type PackOrder, type PieceChoice } from '~/core/print/pack';
-import { printCost, workOf, type PrintCost, type Printing, type Work } from '~/core/print/cost';
-import {
-  CannotPrint,
-  CUTS,
-  FINISHES,
-  forTwoSides,
-  PAPERS,
-  type Cuts,
-  type Finish,
-  type Lost,
-  type Paper,
-  type Sheet,
-} from '~/core/print/sheet';
+import { missingWording, type PackOrder, type PieceChoice } from '~/core/print/pack';
+import type { Printing } from '~/core/print/cost';
+import { CUTS, FINISHES, PAPERS, type Cuts, type Finish, type Lost, type Paper } from '~/core/print/sheet';
 import { showTag } from '~/core/lending/tag';
-import { LANGUAGES, type Language } from '~/core/words/message';
+import { type Language, LANGUAGES, nameOf } from '~/core/words/message';
 import { listCopies, type CopyRow } from '~/data/queries/kits';
 import { schoolMark, type School } from '~/data/queries/people';
 import { checkedLanguages } from '~/data/queries/words';
 import { isId } from '../ids';
 import { familyLink } from '../links';
-import { measure } from './fonts';
-import { rememberedBy, type Task } from './task';
+import { laidOut, piecesOf } from '../threads';
+import type { Preview } from './preview';
+import type { Task } from './task';
 
 /** `plain` paper with lines to cut, one of the common label sheets, or measures of one's own. */
 export type StockChoice = LabelStockName | 'plain' | 'own';
@@ -165,65 +155,15 @@ export async function taskOf(request: Request, order: PrintOrder, school: School
   };
 }
 
-export interface Preview {
-  /** Pages of the first copy of each kit, as one-sided printing gives them. */
-  pages: Sheet[];
-  one: Work;
-  all: Work;
-  cost?: PrintCost;
-  /** What to change, when it cannot be printed. */
-  problem?: string;
-}
-
-const NOTHING: Work = { pages: 0, sheets: 0, pouches: 0, cuts: 0, minutes: 0, costCents: 0 };
-
-/** The pages of one copy, and the work of one and of all. Copies differ by tag and link only, so one stands for all. */
-export const previewOf = (task: Task, loans: number, printing: Printing): Preview => {
+/** The pages of one copy, and the work of one and of all. */
+export const previewOf = (task: Task, loans: number, printing: Printing): Promise<Preview> => {
   const { packs, context, twoSided } = task;
-  return rememberedPreview({ packs, context, twoSided, loans, printing });
+  return laidOut({ packs, context, twoSided, loans, printing });
 };
-type Asked = Omit<Task, 'about'> & { loans: number; printing: Printing };
-const rememberedPreview = rememberedBy((task: Asked): Preview => {
-  try {
-    const packs = task.packs.map((order) => ({
-      order,
-      pack: packOf(order, { ...task.context, measure }),
-      first: order.copies[0],
-    }));
-    const bags = task.packs.every(({ scope }) => scope === 'each');
-    const pages = packs.flatMap(({ pack, first }) => [
-      ...pack.of(bags ? first : undefined),
-      ...pack.together(first ? [first] : []),
-    ]);
-    const alike = packs.flatMap(({ order, pack, first }) => {
-      const one = pack.of(bags ? first : undefined);
-      return [
-        ...(bags ? order.copies : [undefined]).flatMap(() => one),
-        ...pack.together(order.copies.map(() => first!)),
-      ];
-    });
-    const sided = (sheets: Sheet[]): Sheet[] => (task.twoSided ? forTwoSides(sheets) : sheets);
-    const how = { finish: task.context.finish, twoSided: task.twoSided, printing: task.printing };
-    const copies = bags ? task.packs.reduce((sum, { copies: all }) => sum + all.length, 0) : 0;
-    return {
-      pages,
-      one: workOf(sided(pages), { ...how, copies: bags ? packs.length : 0 }),
-      all: workOf(sided(alike), { ...how, copies }),
-      ...(pages.length ? { cost: printCost(sided(pages), task.loans, how) } : {}),
-    };
-  } catch (error) {
-    if (!(error instanceof CannotPrint)) throw error;
-    return { pages: [], one: NOTHING, all: NOTHING, problem: error.message };
-  }
-});
 
 /** Every piece that can be printed again by itself, of the kits in this order. */
-export const lostPieces = ({ packs, context }: Task): PieceChoice[] =>
-  rememberedPieces({ plans: packs.map(({ plan }) => plan), context: { ...context, lost: undefined } });
-const rememberedPieces = rememberedBy(
-  ({ plans, context }: { plans: PackOrder['plan'][]; context: Task['context'] }): PieceChoice[] =>
-    plans.flatMap((plan) => piecesOf(plan, { ...context, measure })),
-);
+export const lostPieces = ({ packs, context }: Task): Promise<PieceChoice[]> =>
+  piecesOf({ plans: packs.map(({ plan }) => plan), context: { ...context, lost: undefined } });
 
 /** Names of games in this order with wording that nobody has checked. */
 export async function uncheckedIn(order: PrintOrder): Promise<string[]> {
@@ -233,12 +173,13 @@ export async function uncheckedIn(order: PrintOrder): Promise<string[]> {
   const checked = await checkedLanguages(games);
   const names = games
     .filter(({ id }) => !(checked[id] as readonly Language[]).includes(home))
-    .map((game) => game.words.en.name!);
+    .map((game) => nameOf(game, 'en'));
   return [...new Set(names)];
 }
 
 /** Games of this order that have lines without wording in the home language. */
 export function missingIn(order: PrintOrder): { game: string; lines: number }[] {
-  const all = order.copies.flatMap((copy) => missingWording(copy.plan, order.home));
+  const plans = new Map(order.copies.map((copy) => [copy.buildRunId, copy.plan]));
+  const all = [...plans.values()].flatMap((plan) => missingWording(plan, order.home));
   return [...new Map(all.map((one) => [one.game, one])).values()];
 }

@@ -11,22 +11,6 @@ export interface Task {
   about: PdfAbout;
 }
 
-const MOST_KNOWN = 16;
-
-/** Remembers the last few answers to a question that is plain data. */
-export function rememberedBy<Q, A>(work: (question: Q) => A): (question: Q) => A {
-  const known = new Map<string, A>();
-  return (question) => {
-    const key = JSON.stringify(question);
-    const before = known.get(key);
-    if (before !== undefined) return before;
-    const made = work(question);
-    if (known.size >= MOST_KNOWN) known.delete(known.keys().next().value!);
-    known.set(key, made);
-    return made;
-  };
-}
-
 /** All pages of a task, in the order in which they are printed. Throws CannotPrint. */
 export function sheetsOf({ packs, context, twoSided }: Omit<Task, 'about'>): Sheet[] {
   const sheets = packs.flatMap((pack) => packSheets(pack, { ...context, measure }));

@@ -1,15 +1,39 @@
-import { useEffect } from 'react';
 import { Form, useNavigation } from 'react-router';
 import type { FieldErrors } from '~/core/check/check';
 import { AGE_BANDS } from '~/core/games/types';
 import { ENDS, MAKES, ownFaults, OWN_PLACES, TURN_KINDS, type OwnGame } from '~/core/own/definition';
 import { Button, ButtonLink } from '~/app/ui/Button';
+import { DraftNote, plainValue, TooLate, type FieldWords, type Late } from '~/app/ui/Changes';
 import { NumberBox, Pick, TextBox } from '~/app/ui/fields';
 import { Said } from '~/app/ui/Notices';
 import { Heading, Row, Sheet, Stack, Workplace } from '~/app/ui/Page';
-import { useRemembered } from '~/app/ui/remember';
+import { useDraft } from '~/app/ui/remember';
 import { OwnGameAnswer } from './OwnGameAnswer';
 import { optionsOf, OwnParts, OwnSteps } from './OwnGameLists';
+
+const LABELS: Record<string, string> = {
+  name: 'Name',
+  goal: 'Goal',
+  ageBand: 'Grade band',
+  place: 'Place',
+  players: 'Players',
+  turn: 'A turn',
+  make: 'What is made of the results',
+  cells: 'Cells to cover',
+  end: 'The end',
+  parts: 'Parts',
+  steps: 'Steps',
+};
+/** The fields of a game in words. */
+export const OWN_FIELDS: FieldWords = {
+  label: (field) => LABELS[field] ?? field,
+  show: (field, value) =>
+    field === 'steps' && Array.isArray(value)
+      ? (value as OwnGame['steps']).map((step, i) => `${i + 1}. ${step.en}`).join(' ')
+      : field === 'parts' && Array.isArray(value)
+        ? (value as OwnGame['parts']).map((part) => `${part.times} × ${part.material}`).join(', ')
+        : plainValue(value),
+};
 
 /** A game of her own, put together from building blocks; the margin answers while she writes. */
 export function OwnGameForm({
@@ -18,6 +42,8 @@ export function OwnGameForm({
   initial,
   errors: refused,
   id,
+  version = 0,
+  late,
 }: {
   title: string;
   /** Under this name what was written is kept in the browser until it is saved. */
@@ -26,8 +52,12 @@ export function OwnGameForm({
   /** What the server refused, by path. */
   errors: FieldErrors;
   id?: string;
+  /** The version that is stored; 0 for a new game. */
+  version?: number;
+  late?: Late<OwnGame>;
 }) {
-  const { value: own, set, forget, restored } = useRemembered<OwnGame>(draftKey, initial);
+  const draft = useDraft<OwnGame>(draftKey, { value: initial, version }, late);
+  const { value: own, set } = draft;
   const busy = useNavigation().state !== 'idle';
   const faults = ownFaults(own);
   const works = Object.keys(faults).length === 0;
@@ -40,14 +70,11 @@ export function OwnGameForm({
     // What only the server can know, such as a name that is taken.
     ...(works ? refused : {}),
   };
-  // A refusal of the server comes back to a draft that is still kept.
-  useEffect(() => {
-    if (sent) set((old) => old);
-  }, [sent, set]);
   const change = (next: Partial<OwnGame>): void => set((old) => ({ ...old, ...next }));
   const { turn } = own;
   return (
-    <Form method="post" onSubmit={() => works && forget()}>
+    <Form method="post" onSubmit={() => (version ? draft.sent() : works && draft.forget())}>
+      {version > 0 && <input type="hidden" name="version" value={draft.version} />}
       <input type="hidden" name="definition" value={JSON.stringify(own)} />
       <Workplace>
         <Stack>
@@ -55,24 +82,10 @@ export function OwnGameForm({
             Write numbers in sentences as {'{'}goal{'}'} or {'{'}count{'}'}: they stay right in both languages
             when the game is changed.
           </Heading>
-          {restored && (
-            <Said
-              kind="know"
-              word="Put back"
-              action={
-                <Button
-                  quiet
-                  onPress={() => {
-                    set(initial);
-                    forget();
-                  }}
-                >
-                  Start again
-                </Button>
-              }
-            >
-              What you wrote before is still here.
-            </Said>
+          {late ? (
+            <TooLate late={late} draft={draft} words={OWN_FIELDS} what="this game" />
+          ) : (
+            <DraftNote draft={draft} words={OWN_FIELDS} />
           )}
           {errors[''] && <Said kind="stop">{errors['']}</Said>}
           <Sheet aria-labelledby="names">

@@ -1,18 +1,27 @@
 import { Feather, Scale, Sprout } from 'lucide-react';
 import { data, redirect } from 'react-router';
 import { checkForm, type FieldErrors } from '~/core/check/check';
+import { readJson } from '~/core/check/keepable';
 import { knobs } from '~/core/check/schema';
 import { gameFor } from '~/core/games';
 import { checkParams } from '~/core/games/params';
-import { AGE_BANDS, SECONDS_PER_TURN, type AgeBand, type Game, type Params } from '~/core/games/types';
+import {
+  AGE_BANDS,
+  assume,
+  SECONDS_PER_TURN,
+  type AgeBand,
+  type Game,
+  type Params,
+} from '~/core/games/types';
 import { variantSchema } from '~/core/kits/forms';
 import { storedId } from '~/core/own/game';
-import { say, WORDED } from '~/core/words/message';
+import { nameOf, say, WORDED } from '~/core/words/message';
 import { archiveVariant, createVariant, findVariant } from '~/data/queries/kits';
 import { requireGame } from '~/server/games/find';
 import { requireRole } from '~/server/people/session';
 import { notFound } from '~/server/refusals';
 import { isId } from '~/server/ids';
+import { reckoningOf } from '~/server/threads';
 import { Button, ButtonLink } from '~/app/ui/Button';
 import { NumberBox, Pick } from '~/app/ui/fields';
 import { Knobs } from '~/app/ui/Knobs';
@@ -31,7 +40,7 @@ import { SaveVariant, type Setting } from './SaveVariant';
 import type { Route } from './+types/bench';
 
 export const meta: Route.MetaFunction = ({ loaderData }) => [
-  { title: `${loaderData ? say(gameFor(loaderData.gameRef).words, 'en', 'name') : 'Game'} · Fern Basket` },
+  { title: `${loaderData ? nameOf(gameFor(loaderData.gameRef), 'en') : 'Game'} · Fern Basket` },
 ];
 
 /** The game of an address. A variant of a game of the school's own keeps the rules it was saved with. */
@@ -50,12 +59,16 @@ export async function loader({ request, params }: Route.LoaderArgs) {
   const game = gameFor(gameRef);
   const preset = game.presets.find((one) => one.id === search.get('preset'));
   const start = variant ?? preset ?? game.presets[0]!;
+  const { ageBand } = start;
+  // What is there at first is reckoned beside the thread that answers; from then on the browser does it.
+  const first = await reckoningOf({ ref: gameRef, params: start.params, assumptions: assume(ageBand) });
   return {
+    first,
     gameRef,
     chosen: variant?.id ?? preset?.id ?? '',
     variantId: variant?.id,
     name: variant?.name ?? '',
-    ageBand: start.ageBand,
+    ageBand,
     params: start.params,
   };
 }
@@ -65,7 +78,7 @@ export async function action({ request, params }: Route.ActionArgs) {
   const form = await request.formData();
   if (form.get('intent') === 'archive') {
     const id = form.get('variant');
-    const kits = isId(id) ? await archiveVariant(id) : [];
+    const kits = isId(id) ? await archiveVariant(id, person.id) : [];
     if (kits.length === 0) throw redirect('/choose');
     const archive = `It is in ${kits.join(' and ')}. Take it out of there first; nothing was changed.`;
     return data({ errors: { archive } as FieldErrors }, { status: 409 });
@@ -74,7 +87,7 @@ export async function action({ request, params }: Route.ActionArgs) {
   const about = checkForm(variantSchema, form);
   let input: unknown;
   try {
-    input = JSON.parse(String(form.get('params')));
+    input = readJson(String(form.get('params')));
   } catch {
     input = undefined;
   }
@@ -108,7 +121,7 @@ export default function BenchPage({ loaderData }: Route.ComponentProps) {
   return <Bench key={`${loaderData.gameRef.gameId} ${loaderData.chosen}`} {...loaderData} />;
 }
 
-function Bench({ gameRef, chosen, variantId, ...start }: Route.ComponentProps['loaderData']) {
+function Bench({ gameRef, chosen, variantId, first, ...start }: Route.ComponentProps['loaderData']) {
   const game = gameFor(gameRef);
   const { gameId } = gameRef;
   const initial: Setting = {
@@ -126,7 +139,16 @@ function Bench({ gameRef, chosen, variantId, ...start }: Route.ComponentProps['l
   const { ageBand, secondsPerTurn } = setting;
   // A setting kept in this browser from before the game got another knob is completed.
   const params = { ...start.params, ...setting.params };
-  const reckoned = useReckoning(gameRef, params, { ageBand, secondsPerTurn });
+  const reckoned = useReckoning(
+    gameRef,
+    params,
+    { ageBand, secondsPerTurn },
+    {
+      params: start.params,
+      ageBand: start.ageBand,
+      reckoning: first,
+    },
+  );
   const { reckoning, errors } = reckoned;
   const turn = (change: Params): void => set((old) => ({ ...old, params: { ...old.params, ...change } }));
   const reset = (): void => {
@@ -139,10 +161,7 @@ function Bench({ gameRef, chosen, variantId, ...start }: Route.ComponentProps['l
   return (
     <Workplace>
       <Stack>
-        <Heading
-          title={say(game.words, 'en', 'name')}
-          action={<GameDrawing shapes={game.drawing} width={120} />}
-        >
+        <Heading title={nameOf(game, 'en')} action={<GameDrawing shapes={game.drawing} width={120} />}>
           {reckoning ? say(game.words, 'en', 'goal', game.about(params)) : 'This setting does not work yet.'}
         </Heading>
         {restored && (

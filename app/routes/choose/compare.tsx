@@ -2,6 +2,7 @@ import { useNavigate } from 'react-router';
 import styled from 'styled-components';
 import { knobs, type Knob } from '~/core/check/schema';
 import { gameFor, SHELF, type GameRef } from '~/core/games';
+import { readJson } from '~/core/check/keepable';
 import { checkParams } from '~/core/games/params';
 import {
   AGE_BANDS,
@@ -13,7 +14,7 @@ import {
 } from '~/core/games/types';
 import { materialOf } from '~/core/kits/materials';
 import { ownGameId } from '~/core/own/game';
-import { say } from '~/core/words/message';
+import { nameOf } from '~/core/words/message';
 import { plain } from '~/core/words/numbers';
 import { listOwnGames } from '~/data/queries/games';
 import { findVariant, listVariants } from '~/data/queries/kits';
@@ -60,7 +61,7 @@ async function sideOf(key: string): Promise<Side> {
   if (kind === 'set') {
     let input: unknown;
     try {
-      input = JSON.parse(more);
+      input = readJson(more);
     } catch {
       throw notFound('This setting');
     }
@@ -103,7 +104,7 @@ export async function loader({ request }: Route.LoaderArgs) {
   const options = [...SHELF, ...own].flatMap((game) =>
     game.presets.map((preset) => ({
       value: presetKey(game.id, preset.id),
-      label: `${game.words.en.name}: ${preset.name}${preset.school ? ` (${preset.school})` : ''}`,
+      label: `${nameOf(game, 'en')}: ${preset.name}${preset.school ? ` (${preset.school})` : ''}`,
     })),
   );
   const variants = (await listVariants()).map(({ id, name }) => ({
@@ -190,12 +191,12 @@ export default function Compare({ loaderData }: Route.ComponentProps) {
                     options={
                       options.some((option) => option.value === side.key)
                         ? options
-                        : [{ value: side.key, label: `${game.words.en.name}: ${side.label}` }, ...options]
+                        : [{ value: side.key, label: `${nameOf(game, 'en')}: ${side.label}` }, ...options]
                     }
                   />
                   <Row style={{ alignItems: 'center', justifyContent: 'space-between' }}>
                     <div>
-                      <h2>{say(game.words, 'en', 'name')}</h2>
+                      <h2>{nameOf(game, 'en')}</h2>
                       <Faint>
                         {side.label}, {AGE_BANDS[side.ageBand]}
                       </Faint>

@@ -3,7 +3,7 @@ import { Link } from 'react-router';
 import { DECK, deckWithout, type Card } from '~/core/cards/deck';
 import { gameOf, SHELF } from '~/core/games';
 import type { DeckVerdict, Game, Params } from '~/core/games/types';
-import { say } from '~/core/words/message';
+import { nameOf } from '~/core/words/message';
 import { count } from '~/core/words/numbers';
 import { listVariants } from '~/data/queries/kits';
 import { requireRole } from '~/server/people/session';
@@ -136,7 +136,7 @@ export default function DeckAudit({ loaderData }: Route.ComponentProps) {
                 .map((row) => (
                   <tr key={row.key}>
                     <td>
-                      <Link to={row.link}>{say(row.game.words, 'en', 'name')}</Link>
+                      <Link to={row.link}>{nameOf(row.game, 'en')}</Link>
                       <Faint>{row.name}</Faint>
                     </td>
                     <td>

@@ -1,13 +1,18 @@
 import { data, Form, redirect } from 'react-router';
+import type { FieldErrors } from '~/core/check/check';
+import type { OwnGame } from '~/core/own/definition';
 import { ownGameId } from '~/core/own/game';
 import { archiveOwnGame, findOwnGame } from '~/data/queries/games';
-import { keepOwnGame } from '~/server/games/own';
+import { changesOf, lateOf } from '~/server/changes';
+import { versionIn } from '~/server/forms';
+import { changeOwn } from '~/server/games/own';
 import { isId } from '~/server/ids';
 import { requireRole } from '~/server/people/session';
 import { notFound } from '~/server/refusals';
 import { Button } from '~/app/ui/Button';
+import { Changes, type Late } from '~/app/ui/Changes';
 import { Faint, Row, Wide } from '~/app/ui/Page';
-import { OwnGameForm } from './OwnGameForm';
+import { OwnGameForm, OWN_FIELDS } from './OwnGameForm';
 import type { Route } from './+types/own-edit';
 
 export const meta: Route.MetaFunction = ({ loaderData }) => [
@@ -22,19 +27,27 @@ async function storedGame(ownId: string) {
 
 export async function loader({ request, params }: Route.LoaderArgs) {
   await requireRole(request, 'coordinator');
-  return storedGame(params.ownId);
+  const stored = await storedGame(params.ownId);
+  return { ...stored, changes: await changesOf('own game', stored.id) };
 }
 
 export async function action({ request, params }: Route.ActionArgs) {
-  await requireRole(request, 'coordinator');
+  const person = await requireRole(request, 'coordinator');
   const { id } = await storedGame(params.ownId);
   const form = await request.formData();
   if (form.get('intent') === 'archive') {
-    await archiveOwnGame(id);
+    await archiveOwnGame(id, person.id);
     throw redirect('/choose');
   }
-  const kept = await keepOwnGame(String(form.get('definition') ?? ''), { id });
-  if (!kept.ok) return data(kept, { status: 400 });
+  const openedOn = versionIn(form);
+  const refuse = (status: number, errors: FieldErrors, late?: Late<OwnGame>) =>
+    data({ errors, late }, { status });
+  if (!openedOn)
+    return refuse(400, {
+      '': 'This page does not know what it was opened on. Load it again; nothing was changed.',
+    });
+  const kept = await changeOwn(id, String(form.get('definition') ?? ''), openedOn, person.id);
+  if (!kept.ok) return kept.stale ? refuse(409, {}, lateOf(kept.stale)) : refuse(400, kept.errors);
   throw redirect(`/choose/${ownGameId(id)}`);
 }
 
@@ -42,14 +55,17 @@ export default function EditOwnGame({ loaderData, actionData }: Route.ComponentP
   return (
     <>
       <OwnGameForm
-        key={loaderData.id}
+        key={`${loaderData.id} ${loaderData.version}`}
         title={loaderData.definition.name.en}
         draftKey={`own game ${loaderData.id}`}
         initial={loaderData.definition}
+        version={loaderData.version}
+        late={actionData?.late}
         errors={actionData?.errors ?? {}}
         id={loaderData.id}
       />
       <Wide style={{ paddingTop: 0 }} as="div">
+        <Changes rows={loaderData.changes} words={OWN_FIELDS} />
         <Form method="post">
           <input type="hidden" name="intent" value="archive" />
           <Row>

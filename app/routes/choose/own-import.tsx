@@ -22,7 +22,7 @@ export async function action({ request }: Route.ActionArgs) {
     data({ errors: { '': sentence } as Record<string, string> }, { status: 400 });
   if (!(file instanceof File) || file.size === 0) return refuse('Choose a file first.');
   if (file.size > MOST_BYTES) return refuse('This file is too large to be one game. Nothing was read.');
-  const kept = await keepOwnGame(await file.text(), { createdBy: person.id });
+  const kept = await keepOwnGame(await file.text(), person.id);
   if (!kept.ok) return data({ errors: kept.errors }, { status: 400 });
   throw redirect(`/choose/${ownGameId(kept.id)}`);
 }

@@ -16,8 +16,8 @@ export async function loader({ request }: Route.LoaderArgs) {
 export async function action({ request }: Route.ActionArgs) {
   const person = await requireRole(request, 'coordinator');
   const text = String((await request.formData()).get('definition') ?? '');
-  const kept = await keepOwnGame(text, { createdBy: person.id });
-  if (!kept.ok) return data(kept, { status: 400 });
+  const kept = await keepOwnGame(text, person.id);
+  if (!kept.ok) return data({ errors: kept.errors }, { status: 400 });
   throw redirect(`/choose/${ownGameId(kept.id)}`);
 }
 

@@ -4,7 +4,6 @@ import styled from 'styled-components';
 import { gameFor, type GameRef } from '~/core/games';
 import {
   ANYTHING,
-  entryOf,
   lacking,
   meeting,
   type PresetEntry,
@@ -14,15 +13,17 @@ import {
 import { SKILLS } from '~/core/games/skills';
 import { AGE_BANDS, GAME_FAMILIES, PLACES, type Game, type GameFamily } from '~/core/games/types';
 import { materialOf } from '~/core/kits/materials';
-import { ownGameId } from '~/core/own/game';
-import { say } from '~/core/words/message';
+import { isClosed } from '~/core/own/closed';
+import { ownGameId, storedId } from '~/core/own/game';
+import { nameOf, say } from '~/core/words/message';
 import { count } from '~/core/words/numbers';
 import { listOwnGames, materialsAtHand } from '~/data/queries/games';
 import { listVariants } from '~/data/queries/kits';
-import { shelfEntries } from '~/server/games/shelf';
+import { ownEntry, shelfEntries } from '~/server/games/shelf';
 import { requireRole } from '~/server/people/session';
 import { Button, ButtonLink } from '~/app/ui/Button';
 import { Pick, TextBox, TickBox } from '~/app/ui/fields';
+import { Said } from '~/app/ui/Notices';
 import { Empty, Faint, Heading, Row, Sheet, Stack, Wide } from '~/app/ui/Page';
 import { useRemembered } from '~/app/ui/remember';
 import { GameDrawing } from '~/app/ui/SheetView';
@@ -37,13 +38,13 @@ export async function loader({ request }: Route.LoaderArgs) {
     gameId: ownGameId(id),
     own: definition,
   }));
-  const entries = [...shelfEntries(), ...own.map((ref) => entryOf(gameFor(ref)))];
+  const entries = [...(await shelfEntries()), ...(await Promise.all(own.map(ownEntry)))];
   const variants = (await listVariants()).map(({ id, gameId, name, ageBand, own: definition }) => ({
     id,
     gameId,
     name,
     ageBand,
-    game: gameFor({ gameId, own: definition }).words.en.name!,
+    game: nameOf(gameFor({ gameId, own: definition }), 'en'),
   }));
   return { entries, own, variants, atHand: await materialsAtHand() };
 }
@@ -158,6 +159,8 @@ export default function Shelf({ loaderData }: Route.ComponentProps) {
   const found = entries
     .map((entry) => ({ entry, presets: meeting(entry, wish, atHand) }))
     .filter(({ presets }) => presets.length > 0);
+  // What cannot be opened is never hidden by a wish: somebody should look after it.
+  const shut = own.filter((ref) => isClosed(gameFor(ref)));
   const gameOf = (entry: ShelfEntry): Game =>
     gameFor(own.find((ref) => ref.gameId === entry.gameId) ?? { gameId: entry.gameId });
   const narrowed = JSON.stringify(wish) !== JSON.stringify(ANYTHING);
@@ -280,7 +283,9 @@ export default function Shelf({ loaderData }: Route.ComponentProps) {
           </Empty>
         )}
         {(Object.keys(GAME_FAMILIES) as GameFamily[]).map((family) => {
-          const here = found.filter(({ entry }) => gameOf(entry).family === family);
+          const here = found.filter(
+            ({ entry }) => gameOf(entry).family === family && !isClosed(gameOf(entry)),
+          );
           return (
             here.length > 0 && (
               <Plank key={family} aria-labelledby={family}>
@@ -299,6 +304,21 @@ export default function Shelf({ loaderData }: Route.ComponentProps) {
             )
           );
         })}
+        {shut.length > 0 && (
+          <Said kind="mind" word="Cannot be opened">
+            <ul>
+              {shut.map((ref) => {
+                const game = gameFor(ref);
+                return (
+                  <li key={ref.gameId}>
+                    <Link to={`/choose/own/${storedId(ref.gameId)}`}>{nameOf(game, 'en')}</Link>:{' '}
+                    {say(game.words, 'en', 'goal')}
+                  </li>
+                );
+              })}
+            </ul>
+          </Said>
+        )}
         <Stack $gap="0.6rem">
           <h2>Your variants</h2>
           {variants.length === 0 ? (
@@ -339,7 +359,7 @@ const OnShelf = ({ game, preset, lacks }: { game: Game; preset: PresetEntry; lac
         <GameDrawing shapes={game.drawing} width={150} />
       </span>
       <span className="label">
-        <strong id={`${game.id}-name`}>{say(game.words, 'en', 'name')}</strong>
+        <strong id={`${game.id}-name`}>{nameOf(game, 'en')}</strong>
         <span id={`${game.id}-about`}>
           {count(preset.minutes, 'minute')}, {AGE_BANDS[preset.ageBand]}
           <br />

@@ -1,9 +1,11 @@
 import { data, Form, useNavigation } from 'react-router';
 import styled from 'styled-components';
-import { materials, type Material } from '~/core/kits/materials';
+import { materialOf, materials, type Material } from '~/core/kits/materials';
 import { materialsAtHand, setMaterialsAtHand } from '~/data/queries/games';
+import { changesOf } from '~/server/changes';
 import { requireRole } from '~/server/people/session';
 import { Button, ButtonLink } from '~/app/ui/Button';
+import { Changes, plainValue, type FieldWords } from '~/app/ui/Changes';
 import { TickBox } from '~/app/ui/fields';
 import { Said } from '~/app/ui/Notices';
 import { Heading, Row, Stack, Wide } from '~/app/ui/Page';
@@ -17,18 +19,31 @@ const storable = (): Material[] =>
 
 export async function loader({ request }: Route.LoaderArgs) {
   await requireRole(request, 'coordinator');
-  return { atHand: await materialsAtHand() };
+  return { atHand: await materialsAtHand(), changes: await changesOf('store', 'school') };
 }
 
 export async function action({ request }: Route.ActionArgs) {
-  await requireRole(request, 'coordinator');
-  const ticked = (await request.formData()).getAll('material').map(String);
-  const kept = storable()
-    .map(({ id }) => id)
-    .filter((id) => ticked.includes(id));
-  await setMaterialsAtHand(kept);
-  return data({ saved: kept.length });
+  const person = await requireRole(request, 'coordinator');
+  const form = await request.formData();
+  const named = (field: string): string[] => {
+    const there = new Set(form.getAll(field).map(String));
+    return storable()
+      .map(({ id }) => id)
+      .filter((id) => there.has(id));
+  };
+  if (!form.has('opened'))
+    return data(
+      { saved: undefined, problem: 'Load this page again, then tick; nothing was changed.' },
+      { status: 400 },
+    );
+  const kept = await setMaterialsAtHand(named('material'), named('had'), person.id);
+  return data({ saved: kept.length, problem: undefined });
 }
+
+const STORE_FIELDS: FieldWords = {
+  label: () => 'At hand',
+  show: (_, value) => plainValue((value as string[]).map((id) => materialOf(id).plural)),
+};
 
 const Ticks = styled.div`
   display: grid;
@@ -46,12 +61,21 @@ export default function Store({ loaderData, actionData }: Route.ComponentProps) 
             Tick what there is enough of for one more basket. The shelf then shows what a game still lacks,
             and can be narrowed to what is at hand. Paper parts are not counted here.
           </Heading>
-          {actionData && (
+          <input type="hidden" name="opened" value="1" />
+          {loaderData.atHand.map((id) => (
+            <input key={id} type="hidden" name="had" value={id} />
+          ))}
+          {actionData?.problem && (
+            <Said kind="stop" word="Not noted" live>
+              {actionData.problem}
+            </Said>
+          )}
+          {actionData?.saved !== undefined && (
             <Said kind="done" word="Noted" live>
               {actionData.saved} kinds of parts are at hand.
             </Said>
           )}
-          <Ticks role="group" aria-label="Parts at hand">
+          <Ticks role="group" key={loaderData.atHand.join(' ')} aria-label="Parts at hand">
             {storable().map((material) => (
               <TickBox
                 key={material.id}
@@ -73,6 +97,7 @@ export default function Store({ loaderData, actionData }: Route.ComponentProps) 
           </Row>
         </Stack>
       </Form>
+      <Changes rows={loaderData.changes} words={STORE_FIELDS} />
     </Wide>
   );
 }

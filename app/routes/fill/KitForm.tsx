@@ -3,9 +3,11 @@ import { Form, useNavigation } from 'react-router';
 import type { FieldErrors } from '~/core/check/check';
 import { AGE_BANDS, type AgeBand, type Params } from '~/core/games/types';
 import { ASSURANCES, recipeOf, type Assurance, type Recipe } from '~/core/kits/recipe';
+import { PAPERS, type Paper } from '~/core/print/sheet';
 import { count, money } from '~/core/words/numbers';
 import { materialOf } from '~/core/kits/materials';
 import { Button, ButtonLink } from '~/app/ui/Button';
+import { plainValue, type FieldWords } from '~/app/ui/Changes';
 import { Choice, NumberBox, Pick, TextBox, TickBox } from '~/app/ui/fields';
 import { Notices, Said } from '~/app/ui/Notices';
 import { NotSaved } from '~/app/ui/NotSaved';
@@ -16,7 +18,7 @@ export interface KitDraft {
   name: string;
   ageBand: AgeBand;
   players: number;
-  paper: string;
+  paper: Paper;
   assurance: Assurance;
   variantIds: string[];
 }
@@ -39,8 +41,45 @@ export const recipeOfDraft = (draft: KitDraft, variants: readonly ChoosableVaria
       .map(({ gameId, own, name, params }) => ({ gameId, own, name, params })),
   });
 
+/** What a kit's page shows of a recipe. */
+export type ShownRecipe = Pick<Recipe, 'parts' | 'notices' | 'minutes' | 'costCents'> & { games: number };
+export const shownOf = ({ parts, notices, minutes, costCents, variants }: Recipe): ShownRecipe => ({
+  parts,
+  notices,
+  minutes,
+  costCents,
+  games: variants.length,
+});
+
+const LABELS: Record<string, string> = {
+  name: 'Name',
+  ageBand: 'Grade band',
+  players: 'Players',
+  paper: 'Paper',
+  assurance: 'How many of each part',
+  variantIds: 'Games',
+};
+/** The fields of a kit in words. */
+export const kitFields = (variants: readonly ChoosableVariant[]): FieldWords => ({
+  label: (field) => LABELS[field] ?? field,
+  show: (field, value) =>
+    field === 'variantIds'
+      ? plainValue(
+          (value as string[]).map((id) => variants.find((one) => one.id === id)?.name ?? 'a game put away'),
+        )
+      : field === 'ageBand'
+        ? AGE_BANDS[value as AgeBand]
+        : field === 'assurance'
+          ? ASSURANCES[value as Assurance]
+          : field === 'paper'
+            ? PAPERS[value as Paper].name
+            : plainValue(value),
+});
+
 interface KitFormProps {
   draft: KitDraft;
+  /** The version of the kit that the form stands on; none for a new one. */
+  version?: number;
   onChange: (change: Partial<KitDraft>) => void;
   onSubmit: () => void;
   variants: readonly ChoosableVariant[];
@@ -49,7 +88,7 @@ interface KitFormProps {
 }
 
 /** What a kit is for and what is in it. */
-export function KitForm({ draft, onChange, onSubmit, variants, errors, action }: KitFormProps) {
+export function KitForm({ draft, version, onChange, onSubmit, variants, errors, action }: KitFormProps) {
   const busy = useNavigation().state !== 'idle';
   const toggle = (id: string, on: boolean): void =>
     onChange({ variantIds: on ? [...draft.variantIds, id] : draft.variantIds.filter((one) => one !== id) });
@@ -57,6 +96,7 @@ export function KitForm({ draft, onChange, onSubmit, variants, errors, action }:
     <Form method="post" onSubmit={onSubmit}>
       <input type="hidden" name="intent" value="save" />
       <Stack>
+        {version !== undefined && <input type="hidden" name="version" value={version} />}
         <NotSaved errors={errors} />
         <Row $gap="1.4rem">
           <TextBox
@@ -125,7 +165,7 @@ export function KitForm({ draft, onChange, onSubmit, variants, errors, action }:
             name="paper"
             label="Paper"
             value={draft.paper}
-            onChange={(paper) => onChange({ paper })}
+            onChange={(paper) => onChange({ paper: paper as Paper })}
             options={[
               { value: 'letter', label: 'Letter' },
               { value: 'a4', label: 'A4' },
@@ -144,7 +184,7 @@ export function KitForm({ draft, onChange, onSubmit, variants, errors, action }:
 }
 
 /** The tray and, below it, where each number comes from. */
-export const Contents = ({ recipe }: { recipe: Recipe }) => (
+export const Contents = ({ recipe }: { recipe: ShownRecipe }) => (
   <Sheet aria-labelledby="tray">
     <Stack $gap="0.8rem">
       <h2 id="tray">One copy holds</h2>
@@ -157,7 +197,7 @@ export const Contents = ({ recipe }: { recipe: Recipe }) => (
   </Sheet>
 );
 
-export const RecipeMargin = ({ recipe }: { recipe: Recipe }) => (
+export const RecipeMargin = ({ recipe }: { recipe: ShownRecipe }) => (
   <Stack>
     <Notices notices={recipe.notices} />
     <Margin label="Reckonings">
@@ -175,7 +215,7 @@ export const RecipeMargin = ({ recipe }: { recipe: Recipe }) => (
             label="Everything once"
             number={String(recipe.minutes)}
             unit="minutes expected"
-            reason={`${count(recipe.variants.length, 'game')}, one after the other.`}
+            reason={`${count(recipe.games, 'game')}, one after the other.`}
           />
         )}
         {recipe.parts.length > 0 && (

@@ -2,25 +2,29 @@ import { data, Form, Link, redirect, useNavigation, useSearchParams } from 'reac
 import { checkForm, type FieldErrors } from '~/core/check/check';
 import { AGE_BANDS } from '~/core/games/types';
 import { buildSchema, MOST_COPIES } from '~/core/kits/forms';
-import { ASSURANCES, recipeOf } from '~/core/kits/recipe';
+import { ASSURANCES } from '~/core/kits/recipe';
 import { dueWords, showDay } from '~/core/lending/due';
 import { randomTag, showTag } from '~/core/lending/tag';
 import { PAPERS } from '~/core/print/sheet';
 import { count } from '~/core/words/numbers';
 import { buildCopies, findKit, listCopies, listVariants, planOf, undoBuild } from '~/data/queries/kits';
+import { changesOf, lateOf } from '~/server/changes';
 import { secureRandom } from '~/server/random';
 import { isId } from '~/server/ids';
 import { saveKitForm } from '~/server/kits/save';
 import { newLinkKey } from '~/server/links';
 import { requireRole } from '~/server/people/session';
 import { notFound } from '~/server/refusals';
+import { recipeOf } from '~/server/threads';
 import { today } from '~/server/today';
 import { Button, ButtonLink } from '~/app/ui/Button';
+import { Changes, DraftNote, TooLate, type Late } from '~/app/ui/Changes';
 import { NumberBox } from '~/app/ui/fields';
 import { Said } from '~/app/ui/Notices';
 import { Empty, Faint, Heading, Row, Sheet, Stack, State, TableFrame, Tag, Workplace } from '~/app/ui/Page';
-import { useRemembered } from '~/app/ui/remember';
-import { Contents, KitForm, RecipeMargin, recipeOfDraft, type KitDraft } from './KitForm';
+import { same } from '~/core/check/merge';
+import { useDraft } from '~/app/ui/remember';
+import { Contents, kitFields, KitForm, RecipeMargin, recipeOfDraft, shownOf, type KitDraft } from './KitForm';
 import type { Route } from './+types/kit';
 
 export const meta: Route.MetaFunction = ({ loaderData }) => [
@@ -43,8 +47,12 @@ export async function loader({ request, params }: Route.LoaderArgs) {
   );
   return {
     kit,
-    plan: planOf(kit),
+    // Reckoned beside the thread that answers: a full basket takes a while.
+    recipe: shownOf(await recipeOf(planOf(kit))),
     copies,
+    changes: await changesOf('kit', kit.id),
+    /** Sent with the form: one form builds once, however often it is sent. */
+    formKey: crypto.randomUUID(),
     variants: await listVariants(),
     mayChange: person.role === 'coordinator',
     today: today(),
@@ -59,34 +67,38 @@ export async function action({ request, params }: Route.ActionArgs) {
   if (!kit) throw notFound('This kit');
   if (form.get('intent') === 'undoBuild') {
     const run = form.get('run');
-    if (isId(run) && (await undoBuild(run))) throw redirect(`/fill/${kit.id}?undone=1`);
-    const errors: FieldErrors = {
+    if (isId(run) && (await undoBuild(run, kit.id))) throw redirect(`/fill/${kit.id}?undone=1`);
+    return refuse(409, true, {
       copies: 'One of these copies was printed or lent meanwhile, so they stay.',
-    };
-    return data({ build: true, errors }, { status: 409 });
+    });
   }
   if (build) {
     const checked = checkForm(buildSchema, form);
-    if (!checked.ok) return data({ build: true, errors: checked.errors }, { status: 400 });
-    if (kit.variants.length === 0)
-      return data(
-        { build: true, errors: { copies: 'Put a game into this kit first.' } as FieldErrors },
-        { status: 400 },
-      );
+    if (!checked.ok) return refuse(400, true, checked.errors);
+    const formKey = form.get('formKey');
+    if (!isId(formKey))
+      return refuse(400, true, { copies: 'Load this page again, then build; nothing was built yet.' });
+    if (kit.variants.length === 0) return refuse(400, true, { copies: 'Put a game into this kit first.' });
     const { runId } = await buildCopies({
       kit,
       count: checked.value.copies,
       builtOn: today(),
       builtBy: person.id,
+      formKey,
+      parts: (await recipeOf(planOf(kit))).parts,
       newTag: () => randomTag(secureRandom),
       newLinkKey,
     });
     throw redirect(`/fill/${kit.id}?run=${runId}`);
   }
-  const saved = await saveKitForm(form, kit.id);
-  if (!saved.ok) return data({ build: false, errors: saved.errors }, { status: saved.status });
-  throw redirect(`/fill/${kit.id}?saved=1`);
+  const saved = await saveKitForm(form, person.id, kit.id);
+  if (!saved.ok) return refuse(saved.status, false, saved.errors, saved.stale && lateOf(saved.stale));
+  throw redirect(`/fill/${kit.id}?saved=1${saved.taken.map((field) => `&merged=${field}`).join('')}`);
 }
+
+/** What was refused: a build, or a change. */
+const refuse = (status: number, build: boolean, errors: FieldErrors, late?: Late<KitDraft>) =>
+  data({ build, errors, late }, { status });
 
 export default function KitPage({ loaderData, actionData }: Route.ComponentProps) {
   const { kit, copies, variants, mayChange } = loaderData;
@@ -94,9 +106,19 @@ export default function KitPage({ loaderData, actionData }: Route.ComponentProps
   const changing = search.has('change');
   const run = search.get('run');
   const fresh = copies.filter((copy) => copy.buildRunId === run);
-  const recipe = recipeOf(loaderData.plan);
+  const { recipe } = loaderData;
   const errors: FieldErrors = actionData?.errors ?? {};
-  if (mayChange && changing) return <Change key={kit.id} kit={kit} variants={variants} errors={errors} />;
+  if (mayChange && changing)
+    return (
+      <Change
+        key={`${kit.id} ${kit.version}`}
+        kit={kit}
+        recipe={recipe}
+        variants={variants}
+        errors={errors}
+        late={actionData?.late}
+      />
+    );
   return (
     <Workplace>
       <Stack>
@@ -146,11 +168,13 @@ export default function KitPage({ loaderData, actionData }: Route.ComponentProps
         {search.has('saved') && !run && (
           <Said kind="done" word="Saved" live>
             Copies built before stay as they were; new ones follow the kit as it is now.
+            {search.has('merged') &&
+              ` Somebody else had changed meanwhile, and it stays: ${search.getAll('merged').map(kitFields(variants).label).join(', ')}.`}
           </Said>
         )}
         <Contents recipe={recipe} />
         <Sheet aria-labelledby="build">
-          <BuildForm error={actionData?.build ? errors.copies : undefined} />
+          <BuildForm formKey={loaderData.formKey} error={actionData?.build ? errors.copies : undefined} />
         </Sheet>
         <Sheet aria-labelledby="copies">
           <Stack $gap="0.6rem">
@@ -198,16 +222,20 @@ export default function KitPage({ loaderData, actionData }: Route.ComponentProps
           </Stack>
         </Sheet>
       </Stack>
-      <RecipeMargin recipe={recipe} />
+      <Stack>
+        <RecipeMargin recipe={recipe} />
+        {mayChange && <Changes rows={loaderData.changes} words={kitFields(variants)} />}
+      </Stack>
     </Workplace>
   );
 }
 
-function BuildForm({ error }: { error?: string }) {
+function BuildForm({ formKey, error }: { formKey: string; error?: string }) {
   const busy = useNavigation().state !== 'idle';
   return (
     <Form method="post">
       <input type="hidden" name="intent" value="build" />
+      <input type="hidden" name="formKey" value={formKey} />
       <Stack $gap="0.7rem">
         <h2 id="build">Build copies</h2>
         <Row>
@@ -231,12 +259,13 @@ function BuildForm({ error }: { error?: string }) {
 
 function Change({
   kit,
+  recipe: stored,
   variants,
   errors,
-}: {
-  kit: Route.ComponentProps['loaderData']['kit'];
-  variants: Route.ComponentProps['loaderData']['variants'];
+  late,
+}: Pick<Route.ComponentProps['loaderData'], 'kit' | 'recipe' | 'variants'> & {
   errors: FieldErrors;
+  late?: Late<KitDraft>;
 }) {
   const start: KitDraft = {
     name: kit.name,
@@ -246,24 +275,31 @@ function Change({
     assurance: kit.assurance,
     variantIds: kit.variants.map((variant) => variant.id),
   };
-  const { value: draft, set, forget } = useRemembered<KitDraft>(`kit ${kit.id}`, start);
-  const recipe = recipeOfDraft(draft, variants);
+  const draft = useDraft<KitDraft>(`kit ${kit.id}`, { value: start, version: kit.version }, late);
+  const words = kitFields(variants);
+  const recipe = same(draft.value, start) ? stored : shownOf(recipeOfDraft(draft.value, variants));
   return (
     <Workplace>
       <Stack>
         <Heading
           title={`Change ${kit.name}`}
           action={
-            <ButtonLink quiet href={`/fill/${kit.id}`} onPress={forget}>
+            <ButtonLink quiet href={`/fill/${kit.id}`} onPress={draft.drop}>
               Leave it as it was
             </ButtonLink>
           }
         />
+        {late ? (
+          <TooLate late={late} draft={draft} words={words} what="this kit" />
+        ) : (
+          <DraftNote draft={draft} words={words} />
+        )}
         <Sheet aria-label="The kit">
           <KitForm
-            draft={draft}
-            onChange={(change) => set((old) => ({ ...old, ...change }))}
-            onSubmit={forget}
+            draft={draft.value}
+            version={draft.version}
+            onChange={(change) => draft.set((old) => ({ ...old, ...change }))}
+            onSubmit={draft.sent}
             variants={variants}
             errors={errors}
             action="Save the changes"

@@ -5,7 +5,7 @@ import { saveKitForm } from '~/server/kits/save';
 import { requireRole } from '~/server/people/session';
 import { Heading, Stack, Workplace, Sheet } from '~/app/ui/Page';
 import { useRemembered } from '~/app/ui/remember';
-import { Contents, KitForm, RecipeMargin, recipeOfDraft, type KitDraft } from './KitForm';
+import { Contents, KitForm, RecipeMargin, recipeOfDraft, shownOf, type KitDraft } from './KitForm';
 import type { Route } from './+types/new';
 
 export const meta: Route.MetaFunction = () => [{ title: 'New kit · Fern Basket' }];
@@ -16,8 +16,8 @@ export async function loader({ request }: Route.LoaderArgs) {
 }
 
 export async function action({ request }: Route.ActionArgs) {
-  await requireRole(request, 'coordinator');
-  const saved = await saveKitForm(await request.formData());
+  const person = await requireRole(request, 'coordinator');
+  const saved = await saveKitForm(await request.formData(), person.id);
   if (!saved.ok) return data({ errors: saved.errors }, { status: saved.status });
   throw redirect(`/fill/${saved.id}?saved=1`);
 }
@@ -36,7 +36,7 @@ export default function NewKit({ loaderData, actionData }: Route.ComponentProps)
     assurance: 'usual',
     variantIds: [],
   });
-  const recipe = recipeOfDraft(draft, variants);
+  const recipe = shownOf(recipeOfDraft(draft, variants));
   return (
     <Workplace>
       <Stack>

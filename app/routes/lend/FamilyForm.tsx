@@ -4,12 +4,15 @@ import type { FieldErrors } from '~/core/check/check';
 import type { FamilyFields } from '~/core/lending/families';
 import { LANGUAGES } from '~/core/words/message';
 import { Button } from '~/app/ui/Button';
+import { plainValue, type FieldWords } from '~/app/ui/Changes';
 import { Choice, TextBox, TickBox } from '~/app/ui/fields';
 import { NotSaved } from '~/app/ui/NotSaved';
 import { Row, Stack } from '~/app/ui/Page';
 
 interface Props {
   value: FamilyFields;
+  /** The version of the family that the form stands on; none for a new one. */
+  version?: number;
   onChange: (change: Partial<FamilyFields>) => void;
   onSubmit: () => void;
   errors: FieldErrors;
@@ -18,12 +21,38 @@ interface Props {
   children?: ReactNode;
 }
 
+const LABELS: Record<string, string> = {
+  name: 'Family name',
+  language: 'Home language',
+  reach: 'How to reach them',
+  underThree: 'A child under three',
+  allergens: 'Allergens',
+};
+/** The fields of a family in words. */
+export const FAMILY_FIELDS: FieldWords = {
+  label: (field) => LABELS[field] ?? field,
+  show: (field, value) =>
+    field === 'language'
+      ? (LANGUAGES[value as keyof typeof LANGUAGES]?.name ?? plainValue(value))
+      : plainValue(value),
+};
+
 /** What the school keeps about a family: little, and nothing about the children but one flag. */
-export function FamilyForm({ value, onChange, onSubmit, errors, languages, action, children }: Props) {
+export function FamilyForm({
+  value,
+  version,
+  onChange,
+  onSubmit,
+  errors,
+  languages,
+  action,
+  children,
+}: Props) {
   const busy = useNavigation().state !== 'idle';
   return (
     <Form method="post" onSubmit={onSubmit}>
       <Stack>
+        {version !== undefined && <input type="hidden" name="version" value={version} />}
         <NotSaved errors={errors} />
         <TextBox
           name="name"

@@ -91,11 +91,10 @@ export async function action({ request }: Route.ActionArgs) {
   const form = await request.formData();
   if (form.get('intent') === 'undo') {
     const loanId = form.get('loan');
-    if (!isId(loanId) || !(await undoLoan(loanId, person.id)))
-      return data(
-        { problem: 'This loan was ended already, so there is nothing to undo.', dueOn: '' },
-        { status: 409 },
-      );
+    const undone = isId(loanId)
+      ? await undoLoan(loanId, person.id)
+      : { ok: false as const, why: 'There is no such loan.' };
+    if (!undone.ok) return data({ problem: undone.why, dueOn: '' }, { status: 409 });
     throw redirect('/lend?undone=1');
   }
   const [copyId, familyId] = [form.get('copy'), form.get('family')];

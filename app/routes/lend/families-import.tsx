@@ -23,7 +23,7 @@ interface Preview {
 }
 
 export async function action({ request }: Route.ActionArgs) {
-  await requireRole(request, 'coordinator');
+  const person = await requireRole(request, 'coordinator');
   const form = await request.formData();
   const file = form.get('file');
   const refuse = (problem: string) => data<Preview>({ problem, text: '', rows: [] }, { status: 400 });
@@ -40,7 +40,10 @@ export async function action({ request }: Route.ActionArgs) {
   const read = familiesFromCsv(text, existing);
   if (!read.ok) return refuse(read.problem);
   if (form.get('intent') !== 'import') return data<Preview>({ text, rows: read.rows });
-  const added = await importFamilies(read.rows.flatMap((row) => row.family ?? []));
+  const added = await importFamilies(
+    read.rows.flatMap((row) => row.family ?? []),
+    person.id,
+  );
   throw redirect(`/lend/families?imported=${added}`);
 }
 
@@ -107,7 +110,7 @@ export default function ImportFamilies({ actionData }: Route.ComponentProps) {
                 : `${count(bad.length, 'row has', 'rows have')} a problem and will be left out; mend the file and import it again for them.`}
             </Said>
             {good.length > 0 && (
-              <Form method="post">
+              <Form method="post" encType="multipart/form-data">
                 <input type="hidden" name="intent" value="import" />
                 <textarea name="text" hidden readOnly value={actionData?.text} />
                 <Button type="submit" isPending={busy}>

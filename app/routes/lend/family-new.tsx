@@ -17,10 +17,10 @@ export async function loader({ request }: Route.LoaderArgs) {
 }
 
 export async function action({ request }: Route.ActionArgs) {
-  await requireRole(request, 'coordinator');
+  const person = await requireRole(request, 'coordinator');
   const checked = checkForm(familySchema, await request.formData());
   if (!checked.ok) return data({ errors: checked.errors }, { status: 400 });
-  const made = await createFamily(checked.value);
+  const made = await createFamily(checked.value, person.id);
   if (!made)
     return data(
       { errors: { name: `There is a family called “${checked.value.name}” already.` } as FieldErrors },

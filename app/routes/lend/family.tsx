@@ -4,19 +4,22 @@ import { checkForm, type FieldErrors } from '~/core/check/check';
 import { showDay } from '~/core/lending/due';
 import { familySchema, type FamilyFields } from '~/core/lending/families';
 import { showTag } from '~/core/lending/tag';
-import { findFamily, forgetFamily, updateFamily } from '~/data/queries/families';
+import { familyFields, findFamily, forgetFamily, updateFamily } from '~/data/queries/families';
 import { listLoansOfFamily } from '~/data/queries/lending';
 import { findSchool } from '~/data/queries/people';
+import { changesOf, lateOf } from '~/server/changes';
+import { versionIn } from '~/server/forms';
 import { isId } from '~/server/ids';
 import { requireRole } from '~/server/people/session';
 import { notFound } from '~/server/refusals';
 import { today } from '~/server/today';
 import { Button, ButtonLink } from '~/app/ui/Button';
+import { Changes, DraftNote, TooLate, type Late } from '~/app/ui/Changes';
 import { Said } from '~/app/ui/Notices';
 import { Empty, Heading, Sheet, Stack, TableFrame, Tag, Workplace, Row } from '~/app/ui/Page';
-import { useRemembered } from '~/app/ui/remember';
+import { useDraft } from '~/app/ui/remember';
 import { DueFlag } from '~/app/ui/DueFlag';
-import { FamilyForm } from './FamilyForm';
+import { FamilyForm, FAMILY_FIELDS } from './FamilyForm';
 import type { Route } from './+types/family';
 
 export const meta: Route.MetaFunction = ({ loaderData }) => [
@@ -27,10 +30,12 @@ export async function loader({ request, params }: Route.LoaderArgs) {
   await requireRole(request, 'coordinator');
   const family = isId(params.familyId) ? await findFamily(params.familyId) : undefined;
   if (!family) throw notFound('This family');
-  const { id, name, language, reach, underThree, allergens } = family;
+  const { id, version } = family;
   return {
     id,
-    family: { name, language, reach, underThree, allergens },
+    version,
+    family: familyFields(family),
+    changes: await changesOf('family', id),
     loans: await listLoansOfFamily(id),
     languages: (await findSchool())!.languages,
     today: today(),
@@ -38,39 +43,63 @@ export async function loader({ request, params }: Route.LoaderArgs) {
 }
 
 export async function action({ request, params }: Route.ActionArgs) {
-  await requireRole(request, 'coordinator');
+  const person = await requireRole(request, 'coordinator');
   const id = params.familyId;
   if (!isId(id) || !(await findFamily(id))) throw notFound('This family');
   const form = await request.formData();
   if (form.get('intent') === 'forget') {
-    if (!(await forgetFamily(id)))
-      return data(
-        {
-          errors: {} as FieldErrors,
-          problem: 'A copy is still out with this family. Take it back first; nothing was changed.',
-        },
-        { status: 409 },
-      );
+    if (!(await forgetFamily(id, person.id)))
+      return refuse({
+        status: 409,
+        problem: 'A copy is still out with this family. Take it back first; nothing was changed.',
+      });
     throw redirect('/lend/families?forgotten=1');
   }
   const checked = checkForm(familySchema, form);
-  if (!checked.ok) return data({ errors: checked.errors, problem: undefined }, { status: 400 });
-  const saved = await updateFamily(id, checked.value);
+  if (!checked.ok) return refuse({ status: 400, errors: checked.errors });
+  const openedOn = versionIn(form);
+  if (!openedOn)
+    return refuse({
+      status: 400,
+      errors: { '': 'This page does not know what it was opened on. Load it again; nothing was changed.' },
+    });
+  const saved = await updateFamily(id, checked.value, openedOn, person.id);
   if (!saved)
-    return data(
-      {
-        errors: { name: `There is a family called “${checked.value.name}” already.` } as FieldErrors,
-        problem: undefined,
-      },
-      { status: 409 },
-    );
-  throw redirect(`/lend/families/${id}?saved=1`);
+    return refuse({
+      status: 409,
+      errors: { name: `There is a family called “${checked.value.name}” already.` },
+    });
+  if (saved === 'gone') throw notFound('This family');
+  if (!saved.ok) return refuse({ status: 409, late: lateOf(saved.stale) });
+  const merged = saved.taken.map(({ field }) => `&merged=${field}`).join('');
+  throw redirect(`/lend/families/${id}?saved=1${merged}`);
 }
 
-export default function FamilyPage({ loaderData, actionData }: Route.ComponentProps) {
-  const { id, family, loans, languages, today } = loaderData;
+/** What was refused, and why. */
+function refuse({
+  status,
+  errors = {},
+  problem,
+  late,
+}: {
+  status: number;
+  errors?: FieldErrors;
+  problem?: string;
+  late?: Late<FamilyFields>;
+}) {
+  return data({ errors, problem, late }, { status });
+}
+
+export default function FamilyPage(props: Route.ComponentProps) {
+  // Begun anew when another family is opened, or when this one was saved.
+  return <OneFamily key={`${props.loaderData.id} ${props.loaderData.version}`} {...props} />;
+}
+
+function OneFamily({ loaderData, actionData }: Route.ComponentProps) {
+  const { id, version, family, loans, languages, changes, today } = loaderData;
   const [search] = useSearchParams();
-  const { value, set, forget } = useRemembered<FamilyFields>(`family ${id}`, family);
+  const late = actionData?.late;
+  const draft = useDraft<FamilyFields>(`family ${id}`, { value: family, version }, late);
   const [asking, setAsking] = useState(false);
   return (
     <Workplace>
@@ -87,13 +116,21 @@ export default function FamilyPage({ loaderData, actionData }: Route.ComponentPr
         {search.has('saved') && !actionData && (
           <Said kind="done" word="Saved" live>
             What changed is kept.
+            {search.has('merged') &&
+              ` Somebody else had changed meanwhile, and it stays: ${search.getAll('merged').map(FAMILY_FIELDS.label).join(', ')}.`}
           </Said>
+        )}
+        {late ? (
+          <TooLate late={late} draft={draft} words={FAMILY_FIELDS} what="this family" />
+        ) : (
+          <DraftNote draft={draft} words={FAMILY_FIELDS} />
         )}
         <Sheet>
           <FamilyForm
-            value={value}
-            onChange={(change) => set((old) => ({ ...old, ...change }))}
-            onSubmit={forget}
+            value={draft.value}
+            version={draft.version}
+            onChange={(change) => draft.set((old) => ({ ...old, ...change }))}
+            onSubmit={draft.sent}
             errors={actionData?.errors ?? {}}
             languages={languages}
             action="Save this family"
@@ -148,13 +185,16 @@ export default function FamilyPage({ loaderData, actionData }: Route.ComponentPr
           <h2 id="forget">Forget this family</h2>
           {!asking ? (
             <>
-              <p>On their request: name, reach and flags are wiped; past loans stay as loans of nobody.</p>
+              <p>
+                On their request: name, reach, flags and the words of their answers are wiped; past loans stay
+                as loans of nobody. Older backups hold them until they are replaced.
+              </p>
               <Button quiet clay onPress={() => setAsking(true)}>
                 Forget this family …
               </Button>
             </>
           ) : (
-            <Form method="post">
+            <Form method="post" onSubmit={draft.drop}>
               <input type="hidden" name="intent" value="forget" />
               <Stack $gap="0.7rem">
                 <p>{family.name} will be gone from every list. This cannot be undone.</p>
@@ -170,6 +210,7 @@ export default function FamilyPage({ loaderData, actionData }: Route.ComponentPr
             </Form>
           )}
         </Stack>
+        <Changes rows={changes} words={FAMILY_FIELDS} />
       </Sheet>
     </Workplace>
   );

@@ -1,7 +1,8 @@
 import { data, Form } from 'react-router';
 import styled from 'styled-components';
 import { gameFor } from '~/core/games';
-import { recipeOf, type KitPlan } from '~/core/kits/recipe';
+import type { KitPlan } from '~/core/kits/recipe';
+import { visible } from '~/core/check/keepable';
 import { LEVELS } from '~/core/listening/answer';
 import { readSlip, slipSentence } from '~/core/listening/slip';
 import { nextStep, sentenceFor, type Heard } from '~/core/listening/sentence';
@@ -12,6 +13,7 @@ import { addAnswer, listAnswers, markRead, type AnswerRow } from '~/data/queries
 import { findCopy } from '~/data/queries/kits';
 import { lastLoanOf } from '~/data/queries/lending';
 import { isId } from '~/server/ids';
+import { recipeOf } from '~/server/threads';
 import { requireRole } from '~/server/people/session';
 import { Button, ButtonLink } from '~/app/ui/Button';
 import { Said } from '~/app/ui/Notices';
@@ -28,7 +30,7 @@ function subjectOf(plan: KitPlan, kitName: string): string {
   return only ? gameFor(only).subject(only.params) : `“${kitName}”`;
 }
 
-function group(rows: AnswerRow[]) {
+async function group(rows: AnswerRow[]) {
   const subjects = new Map<
     string,
     { key: string; kitName: string; subject: string; expected: number; plan: KitPlan; rows: AnswerRow[] }
@@ -40,7 +42,7 @@ function group(rows: AnswerRow[]) {
       key,
       kitName: row.kitName,
       subject,
-      expected: recipeOf(row.plan).minutes,
+      expected: (await recipeOf(row.plan)).minutes,
       plan: row.plan,
       rows: [],
     };
@@ -52,14 +54,15 @@ function group(rows: AnswerRow[]) {
 
 export async function loader({ request }: Route.LoaderArgs) {
   await requireRole(request, 'coordinator');
-  const groups = group(await listAnswers()).map(({ kitName, subject, expected, plan, rows }) => {
+  const heardOf = await group(await listAnswers());
+  const oneOf = async ({ kitName, subject, expected, plan, rows }: (typeof heardOf)[number]) => {
     const heard: Heard[] = rows.map((row) => ({
       familyId: row.familyId,
       level: row.answer.level,
       minutes: row.answer.minutes,
     }));
     const next = nextStep(heard);
-    const only = plan.variants.length === 1 ? recipeOf(plan).variants[0] : undefined;
+    const only = plan.variants.length === 1 ? (await recipeOf(plan)).variants[0] : undefined;
     const rung = next && only?.reckoning.ladder[next.direction];
     return {
       kitName,
@@ -73,15 +76,18 @@ export async function loader({ request }: Route.LoaderArgs) {
         tag,
       })),
     };
-  });
-  return { groups, slip: new URL(request.url).searchParams.get('slip') ?? '' };
+  };
+  return {
+    groups: await Promise.all(heardOf.map(oneOf)),
+    slip: new URL(request.url).searchParams.get('slip') ?? '',
+  };
 }
 
 export async function action({ request }: Route.ActionArgs) {
   await requireRole(request, 'coordinator');
   const form = await request.formData();
   if (form.get('intent') === 'slip')
-    return keepSlip(String(form.get('slip') ?? ''), String(form.get('words') ?? '').trim());
+    return keepSlip(visible(String(form.get('slip') ?? '')), visible(String(form.get('words') ?? ''), true));
   await markRead(form.getAll('answer').filter(isId), form.get('intent') !== 'unread');
   return null;
 }

@@ -1,25 +1,23 @@
 import { data, Form, redirect, useNavigation } from 'react-router';
 import { checkForm } from '~/core/check/check';
+import { visible } from '~/core/check/keepable';
 import { signInSchema } from '~/core/people/forms';
 import { findPersonByName, findSchool } from '~/data/queries/people';
-import { signInFailed, signInSucceeded, signInWait } from '~/server/limits';
+import { trySignIn } from '~/server/limits';
+import { ownPath } from '~/server/links';
 import { passwordFits } from '~/server/people/password';
-import { signIn, whoIs } from '~/server/people/session';
+import { knowsBrowser, signIn, whoIs } from '~/server/people/session';
 import { Button } from '~/app/ui/Button';
 import { TextBox } from '~/app/ui/fields';
 import { Said } from '~/app/ui/Notices';
-import { Stack } from '~/app/ui/Page';
+import { Faint, Stack } from '~/app/ui/Page';
 import { Door } from './Door';
 import type { Route } from './+types/sign-in';
 
 export const meta: Route.MetaFunction = () => [{ title: 'Sign in · Fern Basket' }];
 
 /** Only a path of this server may follow a sign-in. */
-function safeNext(request: Request): string {
-  const next = new URL(request.url).searchParams.get('next') ?? '/';
-  const url = new URL(next.startsWith('/') ? next : '/', 'http://here.invalid');
-  return url.origin === 'http://here.invalid' ? url.pathname + url.search : '/';
-}
+const safeNext = (request: Request): string => ownPath(new URL(request.url).searchParams.get('next'));
 
 export async function loader({ request }: Route.LoaderArgs) {
   const school = await findSchool();
@@ -31,24 +29,28 @@ export async function loader({ request }: Route.LoaderArgs) {
 export async function action({ request, context }: Route.ActionArgs) {
   const form = await request.formData();
   const checked = checkForm(signInSchema, form);
-  const name = String(form.get('name') ?? '');
+  const name = visible(String(form.get('name') ?? '')).slice(0, 200);
   if (!checked.ok) return data({ name, errors: checked.errors, problem: undefined }, { status: 400 });
   const { clientAddress } = context;
-  const wait = await signInWait(checked.value.name, clientAddress);
-  if (wait)
+  const person = await findPersonByName(checked.value.name);
+  const attempt = await trySignIn({
+    name: checked.value.name,
+    who: person?.id,
+    address: clientAddress,
+    known: person !== undefined && (await knowsBrowser(request, person.id)),
+  });
+  if (attempt.wait)
     return data(
       {
         name,
         errors: {},
-        problem: `Too many tries. Please wait ${wait === 1 ? 'a minute' : `${wait} minutes`} and try again.`,
+        problem: `Too many tries. Please wait ${attempt.wait === 1 ? 'a minute' : `${attempt.wait} minutes`} and try again.`,
       },
       { status: 429 },
     );
-  const person = await findPersonByName(checked.value.name);
   // The password is not trimmed: it is compared as it was typed.
   const fits = await passwordFits(String(form.get('password')), person?.passwordHash);
   if (!person || !fits) {
-    await signInFailed(checked.value.name, clientAddress);
     return data(
       {
         name,
@@ -59,7 +61,7 @@ export async function action({ request, context }: Route.ActionArgs) {
       { status: 401 },
     );
   }
-  await signInSucceeded(checked.value.name);
+  await attempt.succeeded();
   throw redirect(safeNext(request), { headers: await signIn(request, person.id) });
 }
 
@@ -93,6 +95,7 @@ export default function SignIn({ loaderData, actionData }: Route.ComponentProps)
           <Button type="submit" isPending={busy}>
             Sign in
           </Button>
+          <Faint>Password forgotten? A coordinator can give you a link for a new one, under People.</Faint>
         </Stack>
       </Form>
     </Door>

@@ -1,49 +1,65 @@
 import { data, Form, redirect, useNavigation, useSearchParams } from 'react-router';
 import { checkForm, type FieldErrors } from '~/core/check/check';
-import { personSchema } from '~/core/people/forms';
+import { visible } from '~/core/check/keepable';
+import { LINK_HOURS, personSchema } from '~/core/people/forms';
 import { ROLE_NAMES } from '~/core/people/role';
 import { refusedBy } from '~/data/db';
 import { createPerson, deactivatePerson, listPeople } from '~/data/queries/people';
+import { changesOf } from '~/server/changes';
 import { isId } from '~/server/ids';
+import { passwordLinkOf } from '~/server/links';
+import { givePasswordLink } from '~/server/people/passwords';
 import { hashPassword } from '~/server/people/password';
 import { requireRole } from '~/server/people/session';
 import { Button } from '~/app/ui/Button';
+import { Changes, plainValue, type FieldWords } from '~/app/ui/Changes';
 import { Choice, TextBox } from '~/app/ui/fields';
 import { Said } from '~/app/ui/Notices';
-import { Faint, Heading, Sheet, Stack, TableFrame, Workplace } from '~/app/ui/Page';
+import { Faint, Heading, Row, Sheet, Stack, TableFrame, Workplace } from '~/app/ui/Page';
 import type { Route } from './+types/staff-list';
 
 export const meta: Route.MetaFunction = () => [{ title: 'People · Fern Basket' }];
 
 export async function loader({ request }: Route.LoaderArgs) {
   await requireRole(request, 'coordinator');
-  return { people: await listPeople() };
+  const people = await listPeople();
+  const changes = await Promise.all(people.map(({ id }) => changesOf('person', id)));
+  return { people: people.map((one, i) => ({ ...one, changes: changes[i]! })) };
 }
 
 export async function action({ request }: Route.ActionArgs) {
-  await requireRole(request, 'coordinator');
+  const coordinator = await requireRole(request, 'coordinator');
   const form = await request.formData();
-  const name = String(form.get('name') ?? '');
-  const refuse = (errors: FieldErrors, status: number) => data({ errors, name }, { status });
+  const name = visible(String(form.get('name') ?? '')).slice(0, 80);
+  const refuse = (errors: FieldErrors, status: number) => data({ errors, name, link: undefined }, { status });
+  if (form.get('intent') === 'link') {
+    const id = form.get('person');
+    const key = isId(id) ? await givePasswordLink(id, coordinator.id) : undefined;
+    if (!key) return refuse({ end: 'This person is not here any more.' }, 409);
+    // Told once: only its hash is kept.
+    return data({ errors: {} as FieldErrors, name: '', link: { id, address: passwordLinkOf(request, key) } });
+  }
   if (form.get('intent') === 'end') {
     const id = form.get('person');
-    if (isId(id) && (await deactivatePerson(id))) throw redirect('/people?ended=1');
+    if (isId(id) && (await deactivatePerson(id, coordinator.id))) throw redirect('/people?ended=1');
     return refuse({ end: 'A school needs a coordinator, so this access stays.' }, 409);
   }
   const checked = checkForm(personSchema, form);
   if (!checked.ok) return refuse(checked.errors, 400);
   try {
     const passwordHash = await hashPassword(String(form.get('password')));
-    await createPerson({ name: checked.value.name, role: checked.value.role, passwordHash });
+    await createPerson({ name: checked.value.name, role: checked.value.role, passwordHash }, coordinator.id);
   } catch (error) {
     if (refusedBy(error) !== 'person_name_is_taken') throw error;
     return refuse(
-      { name: `Somebody called “${checked.value.name}” is or was here already. Choose another name.` },
+      { name: `Somebody called “${checked.value.name}” is here already. Choose another name.` },
       409,
     );
   }
   throw redirect(`/people?added=${encodeURIComponent(checked.value.name)}`);
 }
+
+const PERSON_FIELDS: FieldWords = { label: (field) => field, show: (_, value) => plainValue(value) };
 
 export default function People({ loaderData, actionData }: Route.ComponentProps) {
   const [search] = useSearchParams();
@@ -57,6 +73,15 @@ export default function People({ loaderData, actionData }: Route.ComponentProps)
         {errors.end && (
           <Said kind="stop" word="Not ended" live>
             {errors.end}
+          </Said>
+        )}
+        {actionData?.link && (
+          <Said kind="done" word="A link for a new password" live>
+            Give it to {loaderData.people.find((one) => one.id === actionData.link?.id)?.name} in person or by
+            a message only they read. It works once, within {LINK_HOURS} hours, and is shown only now:
+            <p style={{ overflowWrap: 'anywhere', userSelect: 'all' }}>
+              <code>{actionData.link.address}</code>
+            </p>
           </Said>
         )}
         {!actionData && added && (
@@ -86,13 +111,27 @@ export default function People({ loaderData, actionData }: Route.ComponentProps)
                   <td>{person.name}</td>
                   <td>{ROLE_NAMES[person.role]}</td>
                   <td>
-                    <Form method="post">
-                      <input type="hidden" name="intent" value="end" />
-                      <input type="hidden" name="person" value={person.id} />
-                      <Button type="submit" quiet clay aria-label={`End the access of ${person.name}`}>
-                        End this access
-                      </Button>
-                    </Form>
+                    <Row $gap="0.5rem">
+                      <Form method="post">
+                        <input type="hidden" name="intent" value="link" />
+                        <input type="hidden" name="person" value={person.id} />
+                        <Button
+                          type="submit"
+                          quiet
+                          aria-label={`Give ${person.name} a link for a new password`}
+                        >
+                          Link for a new password
+                        </Button>
+                      </Form>
+                      <Form method="post">
+                        <input type="hidden" name="intent" value="end" />
+                        <input type="hidden" name="person" value={person.id} />
+                        <Button type="submit" quiet clay aria-label={`End the access of ${person.name}`}>
+                          End this access
+                        </Button>
+                      </Form>
+                    </Row>
+                    <Changes rows={person.changes} words={PERSON_FIELDS} />
                   </td>
                 </tr>
               ))}

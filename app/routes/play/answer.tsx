@@ -7,7 +7,8 @@ import type { FamilyMessage } from '~/core/words/family';
 import { addAnswer } from '~/data/queries/listening';
 import { today } from '~/server/today';
 import { mayAnswerNow } from '~/server/limits';
-import { familyPage } from '~/server/play';
+import { isId } from '~/server/ids';
+import { familyPage, mayStillAnswer } from '~/server/play';
 import { color, cut } from '~/app/ui/theme';
 import type { PageHandle } from '~/app/root';
 import { familyButton, FamilyFrame, FamilyNote, familyWords } from './FamilyPage';
@@ -37,10 +38,19 @@ export async function loader({ request, params, context }: Route.LoaderArgs) {
   const path = `/p/${params.linkKey}`;
   if (page.refused)
     return data({ state: 'refused' as const, language, path, why: page.refused }, { status: page.status });
+  const { headers } = page;
   if (new URL(request.url).searchParams.has('sent')) return data({ state: 'sent' as const, language, path });
   if (!page.loanId)
-    return data({ state: 'refused' as const, language, path, why: 'notOut' as const }, { status: 403 });
-  return data({ state: 'open' as const, language, path });
+    return data(
+      {
+        state: 'refused' as const,
+        language,
+        path,
+        why: page.others ? ('others' as const) : ('notOut' as const),
+      },
+      { status: 403, headers },
+    );
+  return data({ state: 'open' as const, language, path, loanId: page.loanId }, { headers });
 }
 
 /** Which message tells what is wrong with a field, in the family's own language. */
@@ -56,19 +66,26 @@ function mistakes(errors: FieldErrors): Record<string, { id: FamilyMessage; args
 export async function action({ request, params, context }: Route.ActionArgs) {
   const page = await familyPage(request, params.linkKey, context.clientAddress);
   const form = await request.formData();
-  const kept = Object.fromEntries([...form.keys()].map((key) => [key, String(form.get(key))]));
+  const kept = Object.fromEntries(
+    [...NUMBERS, ...TEXTS, { name: 'level' }, { name: 'loan' }].map(({ name }) => [
+      name,
+      String(form.get(name) ?? ''),
+    ]),
+  );
   const refuse = (top: FamilyMessage, status: number, fields = {}) =>
     data({ top, kept, fields: fields as ReturnType<typeof mistakes> }, { status });
   if (page.refused) return refuse(`refuse.${page.refused}`, page.status);
-  if (!page.loanId) return refuse('refuse.notOut', 403);
-  if (!(await mayAnswerNow(page.copy.id))) return refuse('refuse.busy', 429);
+  // The answer belongs to the loan that its form was opened for, whoever has the basket by now.
+  const loanId = form.get('loan');
+  if (!isId(loanId) || !(await mayStillAnswer(page.copy.id, loanId))) return refuse('refuse.notOut', 403);
+  if (!(await mayAnswerNow(loanId))) return refuse('refuse.busy', 429);
   const checked = checkForm(answerSchema, form);
   if (!checked.ok) return refuse('error.top', 400, mistakes(checked.errors));
   if (isEmpty(checked.value)) return refuse('error.empty', 400);
   // Pressed twice, or sent again after going back: the same words of the same day are one answer.
-  const said = JSON.stringify([page.loanId, today(), Object.entries(checked.value).sort()]);
+  const said = JSON.stringify([loanId, today(), Object.entries(checked.value).sort()]);
   const sendKey = createHash('sha256').update(said).digest('base64url');
-  await addAnswer({ ...checked.value, sendKey, loanId: page.loanId, language: page.language });
+  await addAnswer({ ...checked.value, sendKey, loanId, language: page.language });
   throw redirect(`/p/${params.linkKey}/answer?lang=${page.language}&sent=1`);
 }
 
@@ -183,6 +200,7 @@ export default function Answer({ loaderData, actionData }: Route.ComponentProps)
       <h1>{words('tell')}</h1>
       <p>{words('tellWhy')}</p>
       <FormFrame method="post" action={`${path}/answer?lang=${language}`}>
+        <input type="hidden" name="loan" value={kept.loan || loaderData.loanId} />
         {actionData && <FamilyNote>{words(actionData.top)}</FamilyNote>}
         {NUMBERS.map(({ name, from, to }) => (
           <div key={name}>

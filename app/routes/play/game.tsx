@@ -3,11 +3,11 @@ import styled from 'styled-components';
 import { gameFor } from '~/core/games';
 import type { StepPart } from '~/core/games/types';
 import { MATERIAL_WORDS } from '~/core/kits/materials';
-import { recipeOf } from '~/core/kits/recipe';
 import type { FamilyMessage } from '~/core/words/family';
-import { say } from '~/core/words/message';
+import { nameOf, say } from '~/core/words/message';
 import { checkedLanguages } from '~/data/queries/words';
 import { familyPage } from '~/server/play';
+import { recipeOf } from '~/server/threads';
 import { color } from '~/app/ui/theme';
 import type { PageHandle } from '~/app/root';
 import { familyButton, FamilyFrame, FamilyNote, familyWords } from './FamilyPage';
@@ -32,11 +32,12 @@ export async function loader({ request, params, context }: Route.LoaderArgs) {
   const { language } = page;
   const path = `/p/${params.linkKey}`;
   if (page.refused) return data({ language, path, refused: page.refused }, { status: page.status });
-  const recipe = recipeOf(page.copy.plan);
+  const recipe = await recipeOf(page.copy.plan);
   const checked = await checkedLanguages(recipe.variants.map(({ variant }) => gameFor(variant)));
-  return data({
+  const shown = {
     language,
     path,
+    others: page.others,
     mayAnswer: page.loanId !== undefined,
     parts: page.copy.parts
       .filter((part) => part.material !== 'instruction-sheet')
@@ -44,7 +45,7 @@ export async function loader({ request, params, context }: Route.LoaderArgs) {
     games: recipe.variants.map(({ variant, reckoning, players }) => {
       const game = gameFor(variant);
       return {
-        name: say(game.words, language, 'name'),
+        name: nameOf(game, language),
         goal: say(game.words, language, 'goal', game.about(variant.params)),
         minutes: reckoning.length.minutes.mean,
         players,
@@ -57,7 +58,8 @@ export async function loader({ request, params, context }: Route.LoaderArgs) {
         })),
       };
     }),
-  });
+  };
+  return data(shown, { headers: page.headers });
 }
 
 const ORDER: readonly StepPart[] = [
@@ -137,7 +139,7 @@ export default function Game({ loaderData }: Route.ComponentProps) {
       </FamilyFrame>
     );
   }
-  const { games, parts, mayAnswer } = loaderData;
+  const { games, parts, mayAnswer, others } = loaderData;
   return (
     <FamilyFrame language={language} path={path}>
       {games.map((game) => (
@@ -167,7 +169,12 @@ export default function Game({ loaderData }: Route.ComponentProps) {
       {mayAnswer ? (
         <Answer href={`${path}/answer?lang=${language}`}>{words('tell')}</Answer>
       ) : (
-        <FamilyNote>{words('refuse.notOut')}</FamilyNote>
+        <FamilyNote>{words(others ? 'refuse.others' : 'refuse.notOut')}</FamilyNote>
+      )}
+      {others && (
+        <p style={{ marginTop: '1rem' }}>
+          <a href={`${path}?lang=${language}&now=1`}>{words('haveItNow')}</a>
+        </p>
       )}
     </FamilyFrame>
   );

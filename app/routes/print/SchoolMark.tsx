@@ -4,12 +4,13 @@ import { FileBox } from '~/app/ui/fields';
 import { Faint, Row, Stack } from '~/app/ui/Page';
 
 /** The school's own picture on its bag labels: chosen, changed or taken away. */
-export function SchoolMark({ there }: { there: boolean }) {
+export function SchoolMark({ there, version }: { there: boolean; version: number }) {
   const busy = useNavigation().state !== 'idle';
   return (
     <details>
       <summary>The school’s picture on bag labels</summary>
       <Form method="post" encType="multipart/form-data">
+        <input type="hidden" name="version" value={version} />
         <Stack $gap="0.6rem">
           <label>
             <strong>{there ? 'Another picture' : 'A picture'}</strong>

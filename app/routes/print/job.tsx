@@ -5,6 +5,7 @@ import { count } from '~/core/words/numbers';
 import { markPrinted } from '~/data/queries/kits';
 import { findPrintJob, tellPrintJob } from '~/data/queries/print';
 import { isId } from '~/server/ids';
+import { takeOver } from '~/server/print/jobs';
 import { requireRole } from '~/server/people/session';
 import { notFound } from '~/server/refusals';
 import { Button, ButtonLink } from '~/app/ui/Button';
@@ -16,6 +17,8 @@ import type { Route } from './+types/job';
 export const meta: Route.MetaFunction = () => [{ title: 'A pack as PDF · Fern Basket' }];
 
 async function jobOf(id: string) {
+  // A job whose server was stopped goes on here, for whoever looks at it first.
+  if (isId(id)) await takeOver(id);
   const job = isId(id) ? await findPrintJob(id) : undefined;
   if (!job) throw notFound('This print job');
   return job;

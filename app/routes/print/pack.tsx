@@ -4,11 +4,13 @@ import { showTag } from '~/core/lending/tag';
 import { LANGUAGES } from '~/core/words/message';
 import { count } from '~/core/words/numbers';
 import { listCopies, markPrinted } from '~/data/queries/kits';
-import { findSchool, schoolMark, schoolPrinting, setSchoolMark } from '~/data/queries/people';
+import { findSchool, schoolMark, schoolPrinting, schoolVersions, setSchoolMark } from '~/data/queries/people';
 import { isId } from '~/server/ids';
 import { familyLink, isLoopback } from '~/server/links';
 import { requireRole } from '~/server/people/session';
-import { startJob, warmUp } from '~/server/print/jobs';
+import { startJob } from '~/server/print/jobs';
+import { warmUp } from '~/server/threads';
+import { versionIn } from '~/server/forms';
 import { readMark } from '~/server/print/mark';
 import {
   loansIn,
@@ -43,7 +45,8 @@ export async function loader({ request }: Route.LoaderArgs) {
   const loans = loansIn(search);
   const printing = await schoolPrinting();
   const waits = order.scope === 'lost' && !order.lost;
-  const preview = waits || Object.keys(order.errors).length ? undefined : previewOf(task, loans, printing);
+  const preview =
+    waits || Object.keys(order.errors).length ? undefined : await previewOf(task, loans, printing);
   return {
     copies: order.copies.map(({ id, tag, kitName }) => ({ id, tag, kitName })),
     // What can be chosen: the copies asked for, and all that are not printed yet.
@@ -65,7 +68,7 @@ export async function loader({ request }: Route.LoaderArgs) {
       loans,
     },
     errors: order.errors,
-    pieces: order.scope === 'lost' ? lostPieces(task) : [],
+    pieces: order.scope === 'lost' ? await lostPieces(task) : [],
     pages: (preview?.pages ?? []).map(({ title, back, widthMm, heightMm }) => ({
       title,
       back: Boolean(back),
@@ -82,6 +85,7 @@ export async function loader({ request }: Route.LoaderArgs) {
     unchecked: await uncheckedIn(order),
     missing: missingIn(order),
     marked: (await schoolMark()) !== null,
+    markVersion: (await schoolVersions()).mark,
     link: first ? familyLink(request, first.linkKey) : undefined,
     loopback: first ? isLoopback(familyLink(request, first.linkKey)) : false,
     query: search.toString(),
@@ -102,7 +106,7 @@ export async function action({ request }: Route.ActionArgs) {
     if (Object.keys(order.errors).length) return refuse('Look at the measures of the label sheet first.');
     const task = await taskOf(request, order, school);
     // What cannot be printed is said here, before anything is drawn.
-    const { problem } = previewOf(task, loansIn(search), await schoolPrinting());
+    const { problem } = await previewOf(task, loansIn(search), await schoolPrinting());
     if (problem) return refuse(problem);
     // The job keeps the very copies, also when others are built meanwhile.
     search.delete('copy');
@@ -113,9 +117,11 @@ export async function action({ request }: Route.ActionArgs) {
   if (form.get('intent') === 'mark' || form.get('intent') === 'noMark') {
     const file = form.get('picture');
     const bytes = file instanceof File ? new Uint8Array(await file.arrayBuffer()) : new Uint8Array();
-    const mark = form.get('intent') === 'mark' ? readMark(bytes) : undefined;
+    const mark = form.get('intent') === 'mark' ? await readMark(bytes) : undefined;
     if (mark && !mark.ok) return refuse(mark.problem);
-    await setSchoolMark(mark?.ok ? mark.data : null);
+    const kept = await setSchoolMark(mark?.ok ? mark.data : null, versionIn(form) ?? 0, person.id);
+    if (!kept)
+      return refuse('Somebody else changed the picture meanwhile. Look at it once more, then choose again.');
     return data<{ problem?: string }>({});
   }
   const ids = form.getAll('copy').filter(isId);
@@ -269,7 +275,7 @@ export default function Pack({ loaderData, actionData }: Route.ComponentProps) {
           Laminators are hot and blades are sharp: follow your school’s rules, and keep both away from
           children.
         </Said>
-        <SchoolMark there={marked} />
+        <SchoolMark there={marked} version={loaderData.markVersion} />
         <Row>
           <Calibration paper={choices.paper} home={choices.home} />
         </Row>

@@ -13,7 +13,11 @@ export async function loader({ request }: Route.LoaderArgs) {
   const search = new URL(request.url).searchParams;
   const school = (await findSchool())!;
   const order = await readOrder(search, school);
-  const { pages } = previewOf(await taskOf(request, order, school), loansIn(search), await schoolPrinting());
+  const { pages } = await previewOf(
+    await taskOf(request, order, school),
+    loansIn(search),
+    await schoolPrinting(),
+  );
   const number = Number(search.get('page'));
   const sheet = pages[number - 1];
   if (!sheet) throw notFound('This page');

@@ -9,15 +9,18 @@ import {
   type Supply,
 } from '~/core/print/cost';
 import { centsIn, plain } from '~/core/words/numbers';
-import { schoolPrinting, setSchoolPrinting } from '~/data/queries/people';
+import type { FieldErrors } from '~/core/check/check';
+import { schoolPrinting, schoolVersions, setSchoolPrinting } from '~/data/queries/people';
+import { changesOf, lateOf } from '~/server/changes';
+import { versionIn } from '~/server/forms';
 import { requireRole } from '~/server/people/session';
 import { readPrices } from '~/server/print/prices';
 import { Button, ButtonLink } from '~/app/ui/Button';
+import { Changes, DraftNote, TooLate, type FieldWords, type Late } from '~/app/ui/Changes';
 import { TextBox } from '~/app/ui/fields';
-import { Said } from '~/app/ui/Notices';
 import { NotSaved } from '~/app/ui/NotSaved';
 import { Entered, Entries, Heading, Margin, Row, Sheet, Stack, TableFrame, Workplace } from '~/app/ui/Page';
-import { useRemembered } from '~/app/ui/remember';
+import { useDraft } from '~/app/ui/remember';
 import type { Route } from './+types/prices';
 
 export const meta: Route.MetaFunction = () => [{ title: 'Prices and times of printing · Fern Basket' }];
@@ -27,14 +30,49 @@ const packAt = (request: Request): string => `/print${new URL(request.url).searc
 
 export async function loader({ request }: Route.LoaderArgs) {
   await requireRole(request, 'coordinator');
-  return { printing: await schoolPrinting(), back: packAt(request) };
+  return {
+    printing: await schoolPrinting(),
+    version: (await schoolVersions()).printing,
+    back: packAt(request),
+    changes: await changesOf('prices', 'school'),
+  };
 }
 
 export async function action({ request }: Route.ActionArgs) {
-  await requireRole(request, 'coordinator');
-  const checked = readPrices(await request.formData());
-  if (!checked.ok) return data({ errors: checked.errors }, { status: 400 });
-  await setSchoolPrinting(checked.value);
+  const person = await requireRole(request, 'coordinator');
+  const form = await request.formData();
+  const refuse = (status: number, errors: FieldErrors, late?: Late<Typed>) =>
+    data({ errors, late }, { status });
+  const checked = readPrices(form);
+  if (!checked.ok) return refuse(400, checked.errors);
+  const openedOn = versionIn(form);
+  if (!openedOn)
+    return refuse(400, {
+      '': 'This page does not know what it was opened on. Load it again; nothing was changed.',
+    });
+  const saved = await setSchoolPrinting(checked.value, openedOn, person.id);
+  if (!saved.ok) {
+    const { clashes, merged, taken, ...late } = lateOf(saved.stale);
+    return refuse(
+      409,
+      {},
+      {
+        ...late,
+        merged: shown(merged),
+        clashes: clashes.map((one) => ({
+          field: one.field,
+          base: one.base === undefined ? undefined : typed(one.field, one.base),
+          mine: typed(one.field, one.mine),
+          theirs: typed(one.field, one.theirs),
+        })),
+        taken: taken.map(({ field, from, to }) => ({
+          field,
+          from: typed(field, from),
+          to: typed(field, to),
+        })),
+      },
+    );
+  }
   throw redirect(packAt(request));
 }
 
@@ -54,14 +92,16 @@ type Typed = Record<Name, string>;
 const NAMES = Object.keys(printingSchema.properties) as Name[];
 const TIMES: readonly Name[] = NAMES.filter((name) => name.endsWith('Seconds'));
 
-/** What stands in the boxes: prices in dollars. */
+/** A number as it stands in its box: prices in dollars. */
+const typed = (name: string, value: unknown): string =>
+  name.endsWith('Cents') ? (Number(value) / 100).toFixed(2) : String(value);
+/** What stands in the boxes. */
 const shown = (printing: Printing): Typed =>
-  Object.fromEntries(
-    NAMES.map((name) => [
-      name,
-      name.endsWith('Cents') ? (printing[name] / 100).toFixed(2) : String(printing[name]),
-    ]),
-  ) as Typed;
+  Object.fromEntries(NAMES.map((name) => [name, typed(name, printing[name])])) as Typed;
+
+const LABELS = printingSchema.properties as Record<string, { title?: string } | undefined>;
+const BOXES: FieldWords = { label: (name) => LABELS[name]?.title ?? name, show: (_, value) => String(value) };
+const STORED: FieldWords = { ...BOXES, show: typed };
 
 /** Cents of one, from what is typed so far; undefined while it cannot be read. */
 function eachOf(typed: Typed, supply: Supply): number | undefined {
@@ -70,8 +110,18 @@ function eachOf(typed: Typed, supply: Supply): number | undefined {
   return cents !== undefined && size >= 1 ? cents / size : undefined;
 }
 
-export default function Prices({ loaderData, actionData }: Route.ComponentProps) {
-  const { value, set, forget, restored } = useRemembered('printing prices', shown(loaderData.printing));
+export default function Prices(props: Route.ComponentProps) {
+  return <Boxes key={props.loaderData.version} {...props} />;
+}
+
+function Boxes({ loaderData, actionData }: Route.ComponentProps) {
+  const late = actionData?.late;
+  const draft = useDraft<Typed>(
+    'printing prices',
+    { value: shown(loaderData.printing), version: loaderData.version },
+    late,
+  );
+  const { value, set } = draft;
   const busy = useNavigation().state !== 'idle';
   const errors = actionData?.errors ?? {};
   const box = (name: Name, labelHidden?: boolean) => (
@@ -91,12 +141,13 @@ export default function Prices({ loaderData, actionData }: Route.ComponentProps)
         <Heading title="What does printing cost you?">
           Every pack is reckoned with these prices and times. Look at your last bills; an estimate will do.
         </Heading>
-        {restored && Object.keys(errors).length === 0 && (
-          <Said kind="know" word="Still here">
-            These are numbers that were typed before and not saved.
-          </Said>
+        {late ? (
+          <TooLate late={late} draft={draft} words={BOXES} what="these prices" />
+        ) : (
+          Object.keys(errors).length === 0 && <DraftNote draft={draft} words={BOXES} />
         )}
-        <Form method="post" onSubmit={forget}>
+        <Form method="post" onSubmit={draft.sent}>
+          <input type="hidden" name="version" value={draft.version} />
           <Sheet>
             <Stack>
               <NotSaved errors={errors} />
@@ -131,13 +182,14 @@ export default function Prices({ loaderData, actionData }: Route.ComponentProps)
                 <Button type="button" quiet onPress={() => set(shown(USUAL_PRINTING))}>
                   Fill in the usual ones
                 </Button>
-                <ButtonLink quiet href={loaderData.back} onPress={forget}>
+                <ButtonLink quiet href={loaderData.back} onPress={draft.drop}>
                   Back to the pack
                 </ButtonLink>
               </Row>
             </Stack>
           </Sheet>
         </Form>
+        <Changes rows={loaderData.changes} words={STORED} />
       </Stack>
       <Margin label="Reckonings">
         <Entries>

@@ -55,8 +55,13 @@ export async function action({ request, params }: Route.ActionArgs) {
       const errors: Record<string, string> = { dueOn: 'Choose a day from today to a year from now.' };
       return data({ errors, problem: undefined }, { status: 400 });
     }
-    if (await changeDue(loan.id, dueOn, person.id)) throw redirect(`/take-back/${loan.id}?due=changed`);
-    const problem = 'This copy is home already; its due date stays.';
+    const was = readDay(form.get('was'));
+    if (await changeDue(loan.id, dueOn, person.id, was)) throw redirect(`/take-back/${loan.id}?due=changed`);
+    const now = await findLoan(loan.id);
+    const problem =
+      now && now.closedAs === null
+        ? `Somebody else made it due on ${showDay(now.dueOn)} meanwhile. Look, and change it again if need be.`
+        : 'This copy is home already; its due date stays.';
     return data({ errors: {} as Record<string, string>, problem }, { status: 409 });
   }
   const parts = counted((await findCopy({ id: loan.copyId }))!.parts);
@@ -218,6 +223,7 @@ function Counting({
         <Sheet aria-labelledby="due">
           <Form method="post">
             <input type="hidden" name="intent" value="due" />
+            <input type="hidden" name="was" value={loan.dueOn} />
             <Stack $gap="0.7rem">
               <h2 id="due">They need it longer?</h2>
               {search.get('due') === 'changed' && (

@@ -1,7 +1,14 @@
 import { Form, Link, data, useSearchParams } from 'react-router';
 import { dueState, dueWords, showDay } from '~/core/lending/due';
 import { showTag } from '~/core/lending/tag';
-import { findLoan, listClosed, listOut, listShortages, undoReturn } from '~/data/queries/lending';
+import {
+  findLoan,
+  listClosed,
+  listOut,
+  listShortages,
+  undoReturn,
+  type Undone,
+} from '~/data/queries/lending';
 import { isId } from '~/server/ids';
 import { materialOf } from '~/core/kits/materials';
 import { requireRole } from '~/server/people/session';
@@ -46,8 +53,10 @@ export async function loader({ request }: Route.LoaderArgs) {
 export async function action({ request }: Route.ActionArgs) {
   const person = await requireRole(request, 'coordinator', 'helper');
   const loanId = (await request.formData()).get('loan');
-  const undone = isId(loanId) && (await undoReturn(loanId, person.id));
-  return undone ? data({ undone: true }) : data({ undone: false }, { status: 409 });
+  const undone: Undone = isId(loanId)
+    ? await undoReturn(loanId, person.id)
+    : { ok: false, why: 'There is no such loan.' };
+  return data(undone, { status: undone.ok ? 200 : 409 });
 }
 
 export default function Out({ loaderData, actionData }: Route.ComponentProps) {
@@ -59,14 +68,10 @@ export default function Out({ loaderData, actionData }: Route.ComponentProps) {
       <Stack>
         <Heading title="Take back">Which basket came home? Scan its tag, and count what is in it.</Heading>
         {actionData && (
-          <Said
-            kind={actionData.undone ? 'done' : 'stop'}
-            word={actionData.undone ? 'Undone' : 'Not undone'}
-            live
-          >
-            {actionData.undone
+          <Said kind={actionData.ok ? 'done' : 'stop'} word={actionData.ok ? 'Undone' : 'Not undone'} live>
+            {actionData.ok
               ? 'The copy counts as out again, with the same family and due date.'
-              : 'This copy has gone out again meanwhile. Nothing was changed.'}
+              : actionData.why}
           </Said>
         )}
         {home && !actionData && search.has('home') && (

@@ -2,12 +2,15 @@ import { data, Form, useNavigation } from 'react-router';
 import styled from 'styled-components';
 import { gameFor } from '~/core/games';
 import { exampleArgs } from '~/core/words/examples';
-import { LANGUAGES, say, WORDED, type Worded } from '~/core/words/message';
-import { addLineChecks, lineChecks } from '~/data/queries/words';
+import { LANGUAGES, nameOf, say, WORDED, type Worded } from '~/core/words/message';
+import { visible } from '~/core/check/keepable';
+import { lineChecks, saveLineWords } from '~/data/queries/words';
+import { changesOf } from '~/server/changes';
 import { lineKey } from '~/core/words/checks';
 import { requireRole } from '~/server/people/session';
 import { requireGame } from '~/server/games/find';
 import { Button } from '~/app/ui/Button';
+import { Changes, type FieldWords } from '~/app/ui/Changes';
 import { TextBox, TickBox } from '~/app/ui/fields';
 import { Said } from '~/app/ui/Notices';
 import { Faint, Heading, Stack, Wide } from '~/app/ui/Page';
@@ -24,7 +27,12 @@ const languageIn = (request: Request): Worded => {
 export async function loader({ request, params }: Route.LoaderArgs) {
   await requireRole(request, 'coordinator', 'reader');
   const gameRef = await requireGame(params.gameId);
-  return { gameRef, target: languageIn(request), checks: await lineChecks(gameFor(gameRef)) };
+  return {
+    gameRef,
+    target: languageIn(request),
+    checks: await lineChecks(gameFor(gameRef)),
+    changes: await changesOf('wording', gameRef.gameId),
+  };
 }
 
 export async function action({ request, params }: Route.ActionArgs) {
@@ -32,19 +40,27 @@ export async function action({ request, params }: Route.ActionArgs) {
   const game = gameFor(await requireGame(params.gameId));
   const language = languageIn(request);
   const form = await request.formData();
-  const before = await lineChecks(game);
-  const rows = Object.keys(game.words[language]).flatMap((messageId) => {
+  // Of each line the form says what it showed when it was opened: only what was changed since is an opinion.
+  const lines = Object.keys(game.words[language]).flatMap((messageId) => {
+    const had = /^([01]) ?([^]*)$/.exec(String(form.get(`had ${messageId}`) ?? ''));
+    if (!had) return [];
     const right = form.get(`right ${messageId}`) === 'yes';
-    const note = String(form.get(`note ${messageId}`) ?? '')
-      .trim()
-      .slice(0, 500);
-    const old = before[lineKey(messageId, language)];
-    const changed = right !== (old?.right ?? false) || note !== (old?.note ?? '');
-    return changed ? [{ messageId, language, right, note, personId: person.id }] : [];
+    const note = visible(String(form.get(`note ${messageId}`) ?? ''), true).slice(0, MOST_NOTE);
+    return [{ messageId, right, note, had: { right: had[1] === '1', note: visible(had[2] ?? '', true) } }];
   });
-  await addLineChecks(game, rows);
-  return data({ saved: rows.length });
+  if (lines.length === 0)
+    return data(
+      { saved: 0, clashes: [], problem: 'Load this page again; nothing was changed.' },
+      { status: 400 },
+    );
+  const { saved, clashes } = await saveLineWords(game, language, lines, person.id);
+  return data({ saved, clashes, problem: undefined }, { status: clashes.length ? 409 : 200 });
 }
+
+const MOST_NOTE = 500;
+
+/** A refusal too is followed by a fresh look: what others said in the meantime is shown. */
+export const shouldRevalidate = (): boolean => true;
 
 const Lines = styled.ol`
   display: grid;
@@ -76,12 +92,19 @@ const Lines = styled.ol`
   }
 `;
 
+const verdictWords = ({ right, note }: { right: boolean; note: string }): string =>
+  `${right ? '“it is right”' : '“not right yet”'}${note ? `, with the note “${note}”` : ''}`;
+const LINES: FieldWords = {
+  label: (id) => `Line “${id}”`,
+  show: (_, value) => verdictWords(value as { right: boolean; note: string }),
+};
+
 export default function Desk({ loaderData, actionData }: Route.ComponentProps) {
   const { gameRef, target, checks } = loaderData;
   const busy = useNavigation().state !== 'idle';
   const game = gameFor(gameRef);
   const args = exampleArgs(game);
-  const title = say(game.words, 'en', 'name');
+  const title = nameOf(game, 'en');
   return (
     <Wide>
       <Form method="post">
@@ -97,7 +120,22 @@ export default function Desk({ loaderData, actionData }: Route.ComponentProps) {
             Does each line on the right say what the line on the left says, the way a family would say it?
             Tick the right ones; write a note where it should be said differently.
           </Heading>
-          {actionData && (
+          {actionData?.problem && <Said kind="stop">{actionData.problem}</Said>}
+          {actionData && actionData.clashes.length > 0 && (
+            <Said kind="mind" word="Some lines were not saved" live>
+              Somebody else said something other about them while you had them open. They stand below as they
+              are now; change them once more where you still think otherwise.
+              <ul>
+                {actionData.clashes.map(({ messageId, by, mine, theirs }) => (
+                  <li key={messageId}>
+                    Line {Object.keys(game.words.en).indexOf(messageId) + 1}: {by} says {verdictWords(theirs)}
+                    ; you said {verdictWords(mine)}.
+                  </li>
+                ))}
+              </ul>
+            </Said>
+          )}
+          {actionData && !actionData.problem && (
             <Said kind="done" word="Saved" live>
               {actionData.saved === 0
                 ? 'Nothing had changed.'
@@ -107,9 +145,11 @@ export default function Desk({ loaderData, actionData }: Route.ComponentProps) {
           <Lines>
             {Object.keys(game.words.en).map((id, line) => {
               const check = checks[lineKey(id, target)];
+              const had = `${check?.right ? 1 : 0} ${check?.note ?? ''}`;
               const values = args[id];
               return (
-                <li key={id}>
+                <li key={`${id} ${had}`}>
+                  <input type="hidden" name={`had ${id}`} value={had} />
                   <span className="number">{line + 1}</span>
                   <p lang="en">{say(game.words, 'en', id, values)}</p>
                   <p lang={target} dir={LANGUAGES[target].direction}>
@@ -134,6 +174,7 @@ export default function Desk({ loaderData, actionData }: Route.ComponentProps) {
             })}
           </Lines>
           <Faint>A line that is worded anew must be checked anew.</Faint>
+          <Changes rows={loaderData.changes} words={LINES} />
         </Stack>
       </Form>
     </Wide>

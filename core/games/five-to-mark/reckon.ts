@@ -9,12 +9,14 @@ import { oddsOf, type Odds } from './enumerate';
 import { deckNumbers, ladder, type MarkParams } from './rules';
 
 const FEW = 0.6;
+/** With fractions, six cards reach so many values that reckoning them would fill the memory of a laptop. */
+const tooMany = ({ laid, whole }: MarkParams): boolean => !whole && laid > 5;
 
 /** The chances are exact over all deals, and wait for a deep effort. */
 export function reckon(params: MarkParams, assumptions: Assumptions, effort: Effort = QUICK): Reckoning {
   const { laid, ops, whole, rounds, players } = params;
   const deck = deckNumbers(params);
-  const odds = effort.deep ? oddsOf(deck, laid, ops, whole, effort.progress) : undefined;
+  const odds = effort.deep && !tooMany(params) ? oddsOf(deck, laid, ops, whole, effort.progress) : undefined;
   const sizes = Array.from({ length: laid - 1 }, (_, i) => i + 2);
   return reckoned({
     assumptions,
@@ -38,13 +40,20 @@ export function reckon(params: MarkParams, assumptions: Assumptions, effort: Eff
           `Only ${share(odds.solvable)} targets can be reached. Say so beforehand, and turn a new target without blame.`,
           laid < 6 ? mend(`Lay out ${laid + 1} cards`, params, { laid: laid + 1 }) : undefined,
         ),
+      tooMany(params) &&
+        know(
+          'not-reckoned',
+          'How many targets can be reached is not reckoned for six cards with fractions: there are too many ways.',
+          mend('Lay out 5 cards', params, { laid: 5 }),
+        ),
       !whole &&
         know('fractions', 'Steps may give fractions and numbers below zero: for children who know them.'),
       players > 2 &&
         know('who-speaks', 'With more than two, let each child write a way before anybody speaks.'),
     ],
     ladder: ladder(params),
-    pending: odds ? [] : ['solvable.chance', ...sizes.map((k) => `fewest.${k}`), 'hardestTarget'],
+    pending:
+      odds || tooMany(params) ? [] : ['solvable.chance', ...sizes.map((k) => `fewest.${k}`), 'hardestTarget'],
   });
 }
 

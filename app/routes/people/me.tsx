@@ -1,0 +1,166 @@
+import { data, Form, Link, redirect, useNavigation, useSearchParams } from 'react-router';
+import type { FieldErrors } from '~/core/check/check';
+import { ROLE_NAMES } from '~/core/people/role';
+import { endSessions, listSessions } from '~/data/queries/people';
+import { showTime } from '~/server/changes';
+import { isId } from '~/server/ids';
+import { changeOwnPassword } from '~/server/people/passwords';
+import { requireRole, sessionHash } from '~/server/people/session';
+import { Button } from '~/app/ui/Button';
+import { TextBox } from '~/app/ui/fields';
+import { Said } from '~/app/ui/Notices';
+import { NotSaved } from '~/app/ui/NotSaved';
+import { Faint, Heading, Sheet, Stack, State, TableFrame, Workplace } from '~/app/ui/Page';
+import type { Route } from './+types/me';
+
+export const meta: Route.MetaFunction = () => [{ title: 'Your sign-in · Fern Basket' }];
+
+export async function loader({ request }: Route.LoaderArgs) {
+  const { id, name, role } = await requireRole(request, 'coordinator', 'helper', 'reader');
+  const sessions = await listSessions(id, await sessionHash(request));
+  return {
+    name,
+    role,
+    sessions: sessions.map(({ createdAt, usedAt, ...one }) => ({
+      ...one,
+      since: showTime(createdAt),
+      used: showTime(usedAt),
+    })),
+  };
+}
+
+export async function action({ request }: Route.ActionArgs) {
+  const { id } = await requireRole(request, 'coordinator', 'helper', 'reader');
+  const form = await request.formData();
+  const here = await sessionHash(request);
+  if (form.get('intent') === 'endOthers') {
+    const ended = await endSessions(id, { keep: here });
+    throw redirect(`/me?ended=${ended}`);
+  }
+  if (form.get('intent') === 'end') {
+    const session = form.get('session');
+    const ended = isId(session) ? await endSessions(id, { id: session }) : 0;
+    throw redirect(`/me?ended=${ended}`);
+  }
+  const errors = await changeOwnPassword(id, form, here);
+  if (Object.keys(errors).length) return data({ errors }, { status: 400 });
+  throw redirect('/me?changed=1');
+}
+
+export default function Me({ loaderData, actionData }: Route.ComponentProps) {
+  const { name, role, sessions } = loaderData;
+  const [search] = useSearchParams();
+  const busy = useNavigation().state !== 'idle';
+  const errors: FieldErrors = actionData?.errors ?? {};
+  const ended = search.get('ended');
+  return (
+    <Workplace>
+      <Stack>
+        <Heading title={name}>
+          {ROLE_NAMES[role]}. Where are you signed in, and is it all you?
+          {role === 'coordinator' && (
+            <>
+              {' '}
+              <Link to="/people">All people</Link>
+            </>
+          )}
+        </Heading>
+        {search.has('changed') && !actionData && (
+          <Said kind="done" word="Changed" live>
+            Your new password holds from now on. In all other browsers you were signed out.
+          </Said>
+        )}
+        {ended && !actionData && (
+          <Said kind="done" word="Ended" live>
+            {ended === '0' ? 'There was nothing to end.' : 'You are signed out there.'}
+          </Said>
+        )}
+        <TableFrame>
+          <table>
+            <thead>
+              <tr>
+                <th scope="col">Signed in with</th>
+                <th scope="col">Since</th>
+                <th scope="col">Last used</th>
+                <th scope="col">
+                  <span className="visually-hidden">Action</span>
+                </th>
+              </tr>
+            </thead>
+            <tbody>
+              {sessions.map((session) => (
+                <tr key={session.id}>
+                  <td>
+                    {session.browser || 'a browser'} {session.here && <State tone="calm">here</State>}
+                  </td>
+                  <td>{session.since}</td>
+                  <td>{session.used}</td>
+                  <td>
+                    {!session.here && (
+                      <Form method="post">
+                        <input type="hidden" name="intent" value="end" />
+                        <input type="hidden" name="session" value={session.id} />
+                        <Button
+                          type="submit"
+                          quiet
+                          clay
+                          aria-label={`End the session with ${session.browser} since ${session.since}`}
+                        >
+                          End it
+                        </Button>
+                      </Form>
+                    )}
+                  </td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        </TableFrame>
+        {sessions.length > 1 && (
+          <Form method="post">
+            <input type="hidden" name="intent" value="endOthers" />
+            <Button type="submit" quiet clay>
+              End all but this one
+            </Button>
+          </Form>
+        )}
+        <Faint>
+          A session that nobody uses ends after twelve hours, and every session after thirty days.
+        </Faint>
+      </Stack>
+      <Sheet aria-labelledby="password">
+        <Form method="post" key={search.get('changed') ?? ''}>
+          <Stack>
+            <h2 id="password">Change your password</h2>
+            <NotSaved errors={errors} />
+            <TextBox
+              name="old"
+              label="Password now"
+              inputType="password"
+              autoComplete="current-password"
+              error={errors.old}
+            />
+            <TextBox
+              name="password"
+              label="New password"
+              inputType="password"
+              autoComplete="new-password"
+              error={errors.password}
+              hint="At least 12 characters; a few words in a row are fine."
+            />
+            <TextBox
+              name="again"
+              label="The new password again"
+              inputType="password"
+              autoComplete="new-password"
+              error={errors.again}
+            />
+            <Button type="submit" isPending={busy}>
+              Change the password
+            </Button>
+          </Stack>
+        </Form>
+      </Sheet>
+    </Workplace>
+  );
+}

@@ -1,0 +1,80 @@
+import { data, Form, redirect, useNavigation } from 'react-router';
+import { findPasswordLink, spendPasswordLink } from '~/data/queries/people';
+import { mayTryLink } from '~/server/limits';
+import { hashPassword } from '~/server/people/password';
+import { passwordFaults } from '~/server/people/passwords';
+import { hashOf, signIn } from '~/server/people/session';
+import { notFound, tooOften } from '~/server/refusals';
+import { Button } from '~/app/ui/Button';
+import { TextBox } from '~/app/ui/fields';
+import { NotSaved } from '~/app/ui/NotSaved';
+import { Stack } from '~/app/ui/Page';
+import { Door } from './Door';
+import type { Route } from './+types/new-password';
+
+export const meta: Route.MetaFunction = () => [
+  { title: 'A new password · Fern Basket' },
+  { name: 'robots', content: 'noindex' },
+];
+
+const gone = () =>
+  notFound('This link', 'It was used already, or it is too old. Ask a coordinator for another one.');
+
+async function linkOf(key: string, address: string) {
+  if (!(await mayTryLink(address))) throw tooOften('Please wait some minutes and open the link again.');
+  const person = /^[\w-]{32}$/.test(key) ? await findPasswordLink(hashOf(key)) : undefined;
+  if (!person) throw gone();
+  return person;
+}
+
+export async function loader({ params, context }: Route.LoaderArgs) {
+  const { name } = await linkOf(params.key, context.clientAddress);
+  return { name };
+}
+
+export async function action({ request, params, context }: Route.ActionArgs) {
+  await linkOf(params.key, context.clientAddress);
+  const form = await request.formData();
+  const errors = passwordFaults(form);
+  if (Object.keys(errors).length) return data({ errors }, { status: 400 });
+  const personId = await spendPasswordLink(
+    hashOf(params.key),
+    await hashPassword(String(form.get('password'))),
+  );
+  if (!personId) throw gone();
+  throw redirect('/', { headers: await signIn(request, personId) });
+}
+
+export default function NewPassword({ loaderData, actionData }: Route.ComponentProps) {
+  const busy = useNavigation().state !== 'idle';
+  const errors: Record<string, string> = actionData?.errors ?? {};
+  return (
+    <Door title="A new password" lead={`For ${loaderData.name}. This link works once.`}>
+      <Form method="post">
+        <Stack>
+          <NotSaved errors={errors} />
+          <input type="hidden" name="username" autoComplete="username" value={loaderData.name} readOnly />
+          <TextBox
+            name="password"
+            label="New password"
+            inputType="password"
+            autoComplete="new-password"
+            error={errors.password}
+            hint="At least 12 characters; a few words in a row are fine."
+            autoFocus
+          />
+          <TextBox
+            name="again"
+            label="The password again"
+            inputType="password"
+            autoComplete="new-password"
+            error={errors.again}
+          />
+          <Button type="submit" isPending={busy}>
+            Set this password and sign in
+          </Button>
+        </Stack>
+      </Form>
+    </Door>
+  );
+}

@@ -1,0 +1,46 @@
+/** What stands in the place of a game that cannot be opened, so that no list falls with it. */
+import { Type } from '@sinclair/typebox';
+import { point } from '~/core/chance/pmf';
+import { bench } from '~/core/games/draw';
+import { reckoned, stop } from '~/core/games/make';
+import { defineGame, type Game } from '~/core/games/types';
+import { literal } from '~/core/words/message';
+
+const closed = new WeakSet<Game>();
+/** Whether this only stands in the place of a game. */
+export const isClosed = (game: Game): boolean => closed.has(game);
+
+/** A game without parts and steps that says why it cannot be opened. It takes any parameters. */
+export function closedGame(id: string, name: string, why: string): Game {
+  const words = (title: string, goal: string) => ({ name: literal(title), goal: literal(goal) });
+  const game = defineGame({
+    id,
+    family: 'own',
+    traits: { places: [] },
+    schema: Type.Object({}),
+    presets: [{ id: 'closed', name: 'cannot be opened', ageBand: 'K', params: {} }],
+    words: {
+      en: words(name, `This game cannot be opened: ${why}`),
+      es: words(name, 'Este juego no se puede abrir. Avisen a la escuela, por favor.'),
+    },
+    drawing: [bench],
+    reckon: (_, assumptions) =>
+      reckoned({
+        assumptions,
+        figures: [],
+        parts: [],
+        turns: point(0),
+        setUpMinutes: 0,
+        practice: [],
+        players: { fewest: 1, most: 8, alone: true },
+        notices: [stop('closed', `“${name}” cannot be opened: ${why}`)],
+        ladder: {},
+      }),
+    play: function* () {},
+    steps: () => [],
+    about: () => ({}),
+    subject: () => name,
+  });
+  closed.add(game);
+  return game;
+}

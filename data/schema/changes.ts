@@ -1,0 +1,29 @@
+import { bigint, index, integer, jsonb, pgTable, text, timestamp, uuid } from 'drizzle-orm/pg-core';
+
+/** Counts the changes of a row, so that a form knows whether it shows what is stored. */
+export const version = () => integer().notNull().default(1);
+
+/**
+ * Who changed what, written in the transaction that changes it. `before` and `after` hold the fields that a form
+ * shows; a version is what stands before the entry of the next one. Forgetting somebody empties their entries.
+ */
+export const change = pgTable(
+  'change',
+  {
+    id: bigint({ mode: 'number' }).primaryKey().generatedAlwaysAsIdentity(),
+    /** What kind of thing was changed: "family", "kit" … */
+    thing: text().notNull(),
+    thingId: text().notNull(),
+    /** The version that the change led to. */
+    version: integer().notNull(),
+    kind: text({
+      enum: ['added', 'changed', 'removed', 'brought back', 'forgotten', 'did'],
+    }).notNull(),
+    before: jsonb().$type<Record<string, unknown>>(),
+    after: jsonb().$type<Record<string, unknown>>(),
+    /** Without a reference: what a person did stays when the person goes. */
+    personId: uuid(),
+    at: timestamp({ withTimezone: true }).notNull().defaultNow(),
+  },
+  (table) => [index('change_by_thing').on(table.thing, table.thingId, table.id)],
+);

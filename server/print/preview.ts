@@ -1,0 +1,66 @@
+/** The pages of a print order before they are drawn, and what they cost in paper, money and time. */
+import { printCost, workOf, type PrintCost, type Printing, type Work } from '~/core/print/cost';
+import { packOf, piecesOf, type PackOrder, type PieceChoice } from '~/core/print/pack';
+import { CannotPrint, forTwoSides, type Sheet } from '~/core/print/sheet';
+import { measure } from './fonts';
+import type { Task } from './task';
+
+export interface Preview {
+  /** Pages of the first copy of each kit, as one-sided printing gives them. */
+  pages: Sheet[];
+  one: Work;
+  all: Work;
+  cost?: PrintCost;
+  /** What to change, when it cannot be printed. */
+  problem?: string;
+}
+export type Asked = Omit<Task, 'about'> & { loans: number; printing: Printing };
+export interface Pieces {
+  plans: PackOrder['plan'][];
+  context: Task['context'];
+}
+
+const NOTHING: Work = { pages: 0, sheets: 0, pouches: 0, cuts: 0, minutes: 0, costCents: 0 };
+
+/** The pages of one copy, and the work of one and of all. Copies differ by tag and link only, so one stands for all. */
+export function layOut(task: Asked): Preview {
+  try {
+    const packs = task.packs.map((order) => ({
+      order,
+      pack: packOf(order, { ...task.context, measure }),
+      first: order.copies[0],
+    }));
+    const bags = task.packs.every(({ scope }) => scope === 'each');
+    const pages = packs.flatMap(({ pack, first }) => [
+      ...pack.of(bags ? first : undefined),
+      ...pack.together(first ? [first] : []),
+    ]);
+    const alike = packs.flatMap(({ order, pack, first }) => {
+      const one = pack.of(bags ? first : undefined);
+      return [
+        ...(bags ? order.copies : [undefined]).flatMap(() => one),
+        ...pack.together(order.copies.map(() => first!)),
+      ];
+    });
+    const sided = (sheets: Sheet[]): Sheet[] => (task.twoSided ? forTwoSides(sheets) : sheets);
+    const how = { finish: task.context.finish, twoSided: task.twoSided, printing: task.printing };
+    const copies = bags ? task.packs.reduce((sum, { copies: all }) => sum + all.length, 0) : 0;
+    return {
+      pages,
+      one: workOf(sided(pages), { ...how, copies: bags ? packs.length : 0 }),
+      all: workOf(sided(alike), { ...how, copies }),
+      ...(pages.length ? { cost: printCost(sided(pages), task.loans, how) } : {}),
+    };
+  } catch (error) {
+    // A saved setting that fits its game no more must not take the whole station down.
+    const problem =
+      error instanceof CannotPrint
+        ? error.message
+        : 'One of these kits cannot be laid out: a game in it was changed. Save its variant anew, or choose other copies.';
+    return { pages: [], one: NOTHING, all: NOTHING, problem };
+  }
+}
+
+/** Every piece that can be printed again by itself, of the kits in this order. */
+export const piecesIn = ({ plans, context }: Pieces): PieceChoice[] =>
+  plans.flatMap((plan) => piecesOf(plan, { ...context, measure }));

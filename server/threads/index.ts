@@ -1,0 +1,89 @@
+/** Threads beside the one that answers people: some reckon, some draw PDFs, so that neither waits for the other. */
+import { resolve } from 'node:path';
+import { MessageChannel } from 'node:worker_threads';
+import { Piscina } from 'piscina';
+import type { GameRef } from '~/core/games';
+import type { ShelfEntry } from '~/core/games/catalogue';
+import type { Assumptions, Params, Reckoning } from '~/core/games/types';
+import type { KitPlan, Recipe } from '~/core/kits/recipe';
+import type { PieceChoice } from '~/core/print/pack';
+import type { Asked, Pieces, Preview } from '../print/preview';
+import type { Task } from '../print/task';
+import { rememberedBy } from './remembered';
+import type { Drawn } from './worker';
+
+// The built server has its threads built beside it; tests and commands start them from their sources.
+const filename = resolve(import.meta.env?.PROD ? 'build/threads/worker.js' : 'server/threads/start.mjs');
+
+/** Whoever waits for a reckoning is told after so long that it takes too long. */
+const LONGEST_MS = 8000;
+
+const made = new Map<'reckon' | 'draw', Piscina>();
+function pool(name: 'reckon' | 'draw'): Piscina {
+  const known = made.get(name);
+  if (known) return known;
+  const threads = new Piscina({
+    filename,
+    minThreads: name === 'reckon' ? 1 : 0,
+    maxThreads: 2,
+    idleTimeout: 120_000,
+  });
+  made.set(name, threads);
+  return threads;
+}
+
+/** Ends the threads; they are started anew when there is work. */
+export async function endThreads(): Promise<void> {
+  const all = [...made.values()];
+  made.clear();
+  await Promise.all(all.map((threads) => threads.destroy()));
+}
+
+const reckon = <Q, A>(name: string, asked: Q): Promise<A> =>
+  pool('reckon').run(asked, { name, signal: AbortSignal.timeout(LONGEST_MS) }) as Promise<A>;
+
+/** Pages and costs of a print order. */
+export const laidOut = rememberedBy<Asked, Preview>((asked) => reckon('preview', asked), 16);
+/** Pieces that can be printed again by themselves. */
+export const piecesOf = rememberedBy<Pieces, PieceChoice[]>((asked) => reckon('pieces', asked), 16);
+/** What goes into one copy of a kit. */
+export const recipeOf = rememberedBy<KitPlan, Recipe>((plan) => reckon('recipe', plan), 64);
+/** What the shelf says of a game of the school's own. */
+export const entryOf = rememberedBy<GameRef, ShelfEntry>((ref) => reckon('entry', ref), 200);
+export const shelf = (): Promise<ShelfEntry[]> =>
+  pool('reckon').run(undefined, { name: 'shelf' }) as Promise<ShelfEntry[]>;
+/** What a bench shows at first. */
+export const reckoningOf = rememberedBy<
+  { ref: GameRef; params: Params; assumptions: Assumptions },
+  Reckoning | undefined
+>((asked) => reckon('reckoning', asked), 64);
+
+/** Starts a thread that draws before it is needed: reading the code takes longer than drawing a pack. */
+export const warmUp = (): void => void pool('draw');
+
+/** Draws a task. `progress` may answer false: then the thread is ended and the promise gives undefined. Throws what broke it. */
+export async function drawn(
+  task: Task,
+  progress: (done: number, pages: number) => Promise<boolean> | boolean = () => true,
+): Promise<Drawn | undefined> {
+  const { port1, port2 } = new MessageChannel();
+  const stop = new AbortController();
+  port1.on('message', ({ done, pages }: { done: number; pages: number }) => {
+    // Who cannot be told goes on: a database that is away for a moment does not stop the drawing.
+    Promise.resolve(progress(done, pages)).then(
+      (goOn) => goOn || stop.abort(),
+      () => undefined,
+    );
+  });
+  try {
+    return (await pool('draw').run(
+      { task, port: port2 },
+      { name: 'draw', transferList: [port2], signal: stop.signal },
+    )) as Drawn;
+  } catch (error) {
+    if (stop.signal.aborted) return undefined;
+    throw error;
+  } finally {
+    port1.close();
+  }
+}

@@ -1,0 +1,6 @@
+// Outside the built server a thread starts with plain JavaScript: what reads TypeScript has to be brought in first.
+import { register } from 'tsx/esm/api';
+
+register();
+const work = await import('./worker.ts');
+export const { draw, preview, pieces, recipe, shelf, entry, reckoning } = work;

@@ -1,0 +1,51 @@
+/** What takes longer than a visitor may wait for the thread that answers: each export is one kind of work. */
+import type { MessagePort } from 'node:worker_threads';
+import { QUICK } from '~/core/chance/simulate';
+import { gameFor, SHELF, type GameRef } from '~/core/games';
+import { entryOf, type ShelfEntry } from '~/core/games/catalogue';
+import type { Assumptions, Params, Reckoning } from '~/core/games/types';
+import { recipeOf, type KitPlan, type Recipe } from '~/core/kits/recipe';
+import type { PieceChoice } from '~/core/print/pack';
+import { CannotPrint } from '~/core/print/sheet';
+import { pdfOf } from '../print/pdf';
+import { layOut, piecesIn, type Asked, type Pieces, type Preview } from '../print/preview';
+import { sheetsOf, type Task } from '../print/task';
+
+export type Drawn =
+  | { kind: 'done'; pdf: Uint8Array; pages: number }
+  /** It cannot be printed as it was asked for. */
+  | { kind: 'problem'; sentence: string };
+
+/** Draws a PDF, and tells through the port how many of how many pages are drawn. */
+export async function draw({ task, port }: { task: Task; port: MessagePort }): Promise<Drawn> {
+  try {
+    const pages = sheetsOf(task);
+    const tell = (done: number): void => port.postMessage({ done, pages: pages.length });
+    tell(0);
+    const pdf = await pdfOf(pages, task.about, tell);
+    return { kind: 'done', pdf, pages: pages.length };
+  } catch (error) {
+    if (error instanceof CannotPrint) return { kind: 'problem', sentence: error.message };
+    throw error;
+  } finally {
+    port.close();
+  }
+}
+
+export const preview = (asked: Asked): Preview => layOut(asked);
+export const pieces = (asked: Pieces): PieceChoice[] => piecesIn(asked);
+export const recipe = (plan: KitPlan): Recipe => recipeOf(plan);
+export const shelf = (): ShelfEntry[] => SHELF.map(entryOf);
+export const entry = (ref: GameRef): ShelfEntry => entryOf(gameFor(ref));
+
+/** The reckoning of a setting, as a bench shows it at first; undefined where the setting does not work. */
+export function reckoning(asked: {
+  ref: GameRef;
+  params: Params;
+  assumptions: Assumptions;
+}): Reckoning | undefined {
+  const game = gameFor(asked.ref);
+  return Object.keys(game.faults(asked.params)).length
+    ? undefined
+    : game.reckon(asked.params, asked.assumptions, QUICK);
+}
