@@ -11,7 +11,6 @@ import { FAMILY_WORDS } from '~/core/words/family';
 import { say } from '~/core/words/message';
 import { measure } from './fonts';
 import { pdfOf } from './pdf';
-import { warmPrinting } from './warm';
 
 const folder = mkdtempSync(join(tmpdir(), 'fonts-'));
 afterAll(() => rmSync(folder, { recursive: true }));
@@ -101,15 +100,5 @@ describe('lines of the real fonts', () => {
             .join(' '),
         );
       }
-  });
-});
-
-describe('a server that starts', () => {
-  it('has printing ready before the first page is asked for', () => {
-    warmPrinting();
-    const started = performance.now();
-    warmPrinting();
-    // Four packs, one in each language, each well within the time of a page.
-    expect((performance.now() - started) / 4).toBeLessThan(200);
   });
 });

@@ -4,11 +4,12 @@ import { newOwnGame, type OwnGame } from '~/core/own/definition';
 import { ownGameId } from '~/core/own/game';
 import { closeDatabase } from '~/data/db';
 import {
+  addOwnGame,
   archiveOwnGame,
+  changeOwnGame,
   findOwnGame,
   listOwnGames,
   materialsAtHand,
-  saveOwnGame,
   setMaterialsAtHand,
 } from '~/data/queries/games';
 import { createVariant, findKit, findVariant, planOf, saveKit } from '~/data/queries/kits';
@@ -30,18 +31,19 @@ const named = (en: string): OwnGame => ({
   goal: { en: 'Collect {goal}.', es: 'Junten {goal}.' },
 });
 const keep = async (en: string): Promise<string> =>
-  (await saveOwnGame(named(en), { createdBy: world.people.coordinator.id }))!;
+  (await addOwnGame(named(en), world.people.coordinator.id))!;
 
 describe('games of the school', () => {
   it('are kept under a name of their own, changed, and put away', async () => {
     const id = await keep('Ferry Load');
     await keep('Barge');
     expect((await listOwnGames()).map((game) => game.definition.name.en)).toEqual(['Barge', 'Ferry Load']);
-    expect(
-      await saveOwnGame(named('FERRY LOAD'), { createdBy: world.people.coordinator.id }),
-    ).toBeUndefined();
+    expect(await addOwnGame(named('FERRY LOAD'), world.people.coordinator.id)).toBeUndefined();
     const changed = { ...named('Ferry Load'), players: { fewest: 2, most: 3 } };
-    expect(await saveOwnGame(changed, { id })).toBe(id);
+    expect(await changeOwnGame(id, changed, 1, world.people.coordinator.id)).toMatchObject({
+      ok: true,
+      version: 2,
+    });
     expect((await findOwnGame(id))!.definition.players).toEqual({ fewest: 2, most: 3 });
     await archiveOwnGame(id);
     expect(await findOwnGame(id)).toBeUndefined();
@@ -59,7 +61,7 @@ describe('games of the school', () => {
   });
 
   it('are refused with the place when a file is not right, and nothing is kept', async () => {
-    const by = { createdBy: world.people.coordinator.id };
+    const by = world.people.coordinator.id;
     const refused = async (text: string) => {
       const kept = await keepOwnGame(text, by);
       return kept.ok ? {} : kept.errors;
@@ -88,7 +90,12 @@ describe('games of the school', () => {
       ageBand: 'K',
       createdBy: world.people.coordinator.id,
     }))!;
-    await saveOwnGame({ ...definition, end: { when: 'reached', number: 50 } }, { id });
+    await changeOwnGame(
+      id,
+      { ...definition, end: { when: 'reached', number: 50 } },
+      1,
+      world.people.coordinator.id,
+    );
     await archiveOwnGame(id);
     expect((await findVariant(variant.id))!.own!.end.number).toBe(20);
     const kitId = (await saveKit({
@@ -126,7 +133,12 @@ describe('games of the school', () => {
     );
     expect(await checkedLanguages([game])).toEqual({ [game.id]: ['es'] });
     // A line that is worded anew is to be checked anew.
-    await saveOwnGame({ ...named('Ferry Load'), goal: { en: 'Load {goal}.', es: 'Suban {goal}.' } }, { id });
+    await changeOwnGame(
+      id,
+      { ...named('Ferry Load'), goal: { en: 'Load {goal}.', es: 'Suban {goal}.' } },
+      1,
+      world.people.coordinator.id,
+    );
     const anew = gameFor(await requireGame(game.id));
     expect(await checkedLanguages([anew])).toEqual({ [game.id]: [] });
     // A kit that was filled before has the wording that was checked; both together are not.
@@ -148,8 +160,8 @@ describe('the store', () => {
 });
 
 describe('the entries of the shelf', () => {
-  it('say of each preset what its bench says', () => {
-    const entries = shelfEntries();
+  it('say of each preset what its bench says', async () => {
+    const entries = await shelfEntries();
     expect(entries.map((entry) => entry.gameId)).toEqual(SHELF.map((game) => game.id));
     const spill = entries[0]!.presets[0]!;
     const { length, skills } = gameOf('two-tone-spill').reckon(gameOf('two-tone-spill').presets[0]!.params, {
@@ -157,6 +169,6 @@ describe('the entries of the shelf', () => {
       secondsPerTurn: 30,
     });
     expect(spill).toMatchObject({ minutes: length.minutes.mean, skills });
-    expect(shelfEntries()).toBe(entries);
+    expect(await shelfEntries()).toBe(entries);
   });
 });

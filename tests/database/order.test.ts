@@ -98,7 +98,11 @@ describe('a print order from any address', () => {
         expect(loansIn(search)).toBeLessThanOrEqual(100);
         for (const sentence of Object.values(order.errors)) expect(sentence).toMatch(/^[A-Z].*\.$/);
         if (Object.keys(order.errors).length) return;
-        const preview = previewOf(await taskOf(request, order, school), loansIn(search), USUAL_PRINTING);
+        const preview = await previewOf(
+          await taskOf(request, order, school),
+          loansIn(search),
+          USUAL_PRINTING,
+        );
         if (preview.problem) {
           expect(preview.problem).toMatch(/^[A-Z].*\.$/);
           expect(preview.pages).toEqual([]);
@@ -123,7 +127,7 @@ describe('a print order from any address', () => {
       for (const finish of Object.keys(FINISHES)) {
         const order = await readOrder(searchOf({ sides, finish }, []), school);
         const task = await taskOf(request, order, school);
-        const { all } = previewOf(task, 10, USUAL_PRINTING);
+        const { all } = await previewOf(task, 10, USUAL_PRINTING);
         const pages = sheetsOf(task);
         expect(all.pages).toBe(pages.filter(({ shapes }) => shapes.length > 0).length);
         expect(all.sheets).toBe(
@@ -136,7 +140,7 @@ describe('a print order from any address', () => {
 
   it('prints each piece that a kit can lose, and nothing beside it', async () => {
     const base = await taskOf(request, await readOrder(new URLSearchParams(), school), school);
-    const pieces = lostPieces(base);
+    const pieces = await lostPieces(base);
     expect(new Set(pieces.map(({ material }) => material))).toEqual(
       new Set(['mat', 'peg-card', 'record-sheet']),
     );
@@ -144,7 +148,7 @@ describe('a print order from any address', () => {
     for (const { material, name, variant } of pieces) {
       const lost = [material, name, ...(variant === undefined ? [] : [variant])].join('|');
       const order = await readOrder(searchOf({ scope: 'lost', lost }, []), school);
-      const { pages, problem } = previewOf(await taskOf(request, order, school), 1, USUAL_PRINTING);
+      const { pages, problem } = await previewOf(await taskOf(request, order, school), 1, USUAL_PRINTING);
       expect([lost, problem]).toEqual([lost, undefined]);
       const printed = pages.flatMap((page) => page.pieces ?? []);
       expect([lost, printed.length > 0]).toEqual([lost, true]);

@@ -7,6 +7,7 @@ import { loadDemoWhenEmpty } from '~/data/demo/load';
 import { addAnswer, listAnswers, markRead } from '~/data/queries/listening';
 import {
   buildCopies,
+  changeKit,
   createVariant,
   findKit,
   listCopies,
@@ -31,14 +32,7 @@ import { waiting } from '~/data/queries/waiting';
 import { addLineChecks, checkedLanguages, lineChecks, uncheckedLines } from '~/data/queries/words';
 import { lineKey } from '~/core/words/checks';
 import { copy, person, wordingCheck } from '~/data/schema';
-import {
-  mayAnswerNow,
-  mayVisit,
-  signInFailed,
-  signInSucceeded,
-  signInWait,
-  wrongLink,
-} from '~/server/limits';
+import { mayAnswerNow, mayVisit, networkOf, trySignIn, wrongLink } from '~/server/limits';
 import { hashPassword, passwordFits } from '~/server/people/password';
 import { today } from '~/server/today';
 import { emptyDatabase, PASSWORD, smallSchool } from '../world';
@@ -88,30 +82,69 @@ describe('passwords and sessions', () => {
 });
 
 describe('limits', () => {
-  it('slow sign-in per account after five failures, until one succeeds', async () => {
-    for (let i = 0; i < 5; i++) {
-      expect(await signInWait('Maren', '10.0.0.1')).toBe(0);
-      await signInFailed('maren', '10.0.0.1');
-    }
-    expect(await signInWait('MAREN', '10.9.9.9')).toBeGreaterThan(0);
-    expect(await signInWait('Tobin', '10.9.9.9')).toBe(0);
-    await signInSucceeded('Maren');
-    expect(await signInWait('Maren', '10.9.9.9')).toBe(0);
+  const attempt = (name: string, address: string, who?: string, known = false) =>
+    trySignIn({ name, who, address, known });
+
+  it('slow sign-in per person after five tries, until one succeeds', async () => {
+    for (let i = 0; i < 5; i++) expect((await attempt('maren', '10.0.0.1', 'her id')).wait).toBe(0);
+    expect((await attempt('MAREN', '10.0.0.1', 'her id')).wait).toBeGreaterThan(0);
+    expect((await attempt('Tobin', '10.0.0.1', 'his id')).wait).toBe(0);
   });
 
-  it('slow sign-in per address over many accounts', async () => {
-    for (let i = 0; i < 30; i++) await signInFailed(`person ${i}`, '10.0.0.2');
-    expect(await signInWait('somebody else', '10.0.0.2')).toBeGreaterThan(0);
-    expect(await signInWait('somebody else', '10.0.0.3')).toBe(0);
+  it('count tries at the same moment one by one', async () => {
+    const tries = await Promise.all(
+      Array.from({ length: 120 }, () => attempt('Maren', '10.0.0.1', 'her id')),
+    );
+    expect(tries.filter(({ wait }) => wait === 0)).toHaveLength(5);
   });
 
-  it('keep family links from being guessed and answers from flooding', async () => {
-    for (let i = 0; i < 20; i++) await wrongLink('10.0.0.4');
-    expect(await mayVisit('10.0.0.4')).toBe(false);
-    expect(await mayVisit('10.0.0.5')).toBe(true);
+  it('count every spelling that reaches one person, and every address of one network, together', async () => {
+    const names = ['Maren', 'MAREN', 'Ｍａｒｅｎ', ' maren ', 'mAREN'];
+    let open = 0;
+    for (let i = 0; i < 40; i++)
+      if ((await attempt(names[i % 5]!, `192.0.2.${i}`, 'her id')).wait === 0) open++;
+    expect(open).toBe(5);
+    let nobody = 0;
+    for (let i = 0; i < 40; i++)
+      if ((await attempt(names[i % 5]!, `2001:db8:1:2::${i.toString(16)}`)).wait === 0) nobody++;
+    expect(nobody).toBe(5);
+  });
+
+  it('do not let strangers keep a person out of the browser she has signed in with', async () => {
+    let open = 0;
+    for (let i = 0; i < 200; i++) if ((await attempt('Maren', `203.0.${i}.7`, 'her id')).wait === 0) open++;
+    expect(open).toBe(30);
+    const known = await attempt('Maren', '198.51.100.1', 'her id', true);
+    expect(known.wait).toBe(0);
+    await known.succeeded();
+    expect((await attempt('Maren', '198.51.100.1', 'her id', true)).wait).toBe(0);
+  });
+
+  it('slow sign-in per network over many people, and give back what was right', async () => {
+    for (let i = 0; i < 29; i++) await attempt(`person ${i}`, '10.0.2.2');
+    await (await attempt('Tobin', '10.0.2.3', 'his id')).succeeded();
+    expect((await attempt('somebody else', '10.0.2.9')).wait).toBe(0);
+    expect((await attempt('somebody new', '10.0.2.9')).wait).toBeGreaterThan(0);
+    expect((await attempt('somebody new', '10.0.3.9')).wait).toBe(0);
+  });
+
+  it('slow wrong family links, and never a right one behind the same address', async () => {
+    const wrong = [];
+    for (let i = 0; i < 25; i++) wrong.push(await wrongLink('10.0.0.4'));
+    expect(wrong.filter(Boolean)).toHaveLength(20);
+    expect(await mayVisit('copy', '10.0.0.4')).toBe(true);
     const tries = [];
-    for (let i = 0; i < 14; i++) tries.push(await mayAnswerNow('copy'));
+    for (let i = 0; i < 14; i++) tries.push(await mayAnswerNow('loan'));
     expect(tries.filter(Boolean)).toHaveLength(12);
+  });
+
+  it.each([
+    ['192.0.2.77', '192.0.2.0/24'],
+    ['::ffff:192.0.2.77', '192.0.2.0/24'],
+    ['2001:db8:1:2:3:4:5:6', '2001:db8:1:2::/64'],
+    ['unknown', 'unknown'],
+  ])('know the network of %s', (address, network) => {
+    expect(networkOf(address)).toBe(network);
   });
 });
 
@@ -136,7 +169,7 @@ describe('kits and copies', () => {
       variantIds: [ten.id, (await listVariants()).find((one) => one.name === 'Six')!.id],
     };
     expect(await saveKit({ ...kit, name: 'FIRST splits' })).toBeUndefined();
-    expect(await saveKit({ ...kit, name: 'Both' }, kitId)).toBe(kitId);
+    expect(await changeKit(kitId, { ...kit, name: 'Both' }, 1)).toMatchObject({ ok: true, version: 2 });
     expect((await listKits())[0]).toMatchObject({
       name: 'Both',
       variantNames: ['Ten', 'Six'],
@@ -181,10 +214,10 @@ describe('kits and copies', () => {
         newTag: () => randomTag(secureRandom),
         newLinkKey: () => crypto.randomUUID(),
       });
-    expect(await undoBuild(copies[0]!.buildRunId)).toBe(false);
+    expect(await undoBuild(copies[0]!.buildRunId, kitId)).toBe(false);
     const idle = await build();
-    expect(await undoBuild(idle.runId)).toBe(true);
-    expect(await undoBuild(idle.runId)).toBe(false);
+    expect(await undoBuild(idle.runId, kitId)).toBe(true);
+    expect(await undoBuild(idle.runId, kitId)).toBe(false);
     const lentOut = await build();
     const [one] = (await listCopies({ kitId })).filter((copy) => copy.buildRunId === lentOut.runId);
     await lend({
@@ -194,7 +227,7 @@ describe('kits and copies', () => {
       dueOn: '2026-12-15',
       personId: null,
     });
-    expect(await undoBuild(lentOut.runId)).toBe(false);
+    expect(await undoBuild(lentOut.runId, kitId)).toBe(false);
     expect(await db().$count(copy)).toBe(5);
   });
 
@@ -218,7 +251,8 @@ describe('kits and copies', () => {
   it('stay as they were built when the kit changes', async () => {
     const { kitId, copies } = await smallSchool();
     const kit = (await findKit(kitId))!;
-    await saveKit(
+    await changeKit(
+      kitId,
       {
         name: kit.name,
         ageBand: 'K',
@@ -227,7 +261,7 @@ describe('kits and copies', () => {
         assurance: 'usual',
         variantIds: kit.variants.map((one) => one.id),
       },
-      kitId,
+      1,
     );
     const [again] = await listCopies({ ids: [copies[0]!.id] });
     expect(again!.plan.players).toBe(2);

@@ -8,11 +8,12 @@ import { USUAL_PRINTING } from '~/core/print/cost';
 import { findSchool, type School } from '~/data/queries/people';
 import { addLineChecks } from '~/data/queries/words';
 import { saveKitForm } from '~/server/kits/save';
-import { addPrintJob, findPrintJob, printedPdf, tellPrintJob } from '~/data/queries/print';
+import { addPrintJob, findPrintJob, leavePrintJobs, printedPdf, tellPrintJob } from '~/data/queries/print';
 import { schoolMark, schoolPrinting, setSchoolMark, setSchoolPrinting } from '~/data/queries/people';
 import { addAnswer, listAnswers } from '~/data/queries/listening';
 import { lastLoanOf, lend } from '~/data/queries/lending';
-import { drawn, startJob } from '~/server/print/jobs';
+import { startJob, takeOver } from '~/server/print/jobs';
+import { drawn } from '~/server/threads';
 import { MAX_MARK_BYTES, readMark } from '~/server/print/mark';
 import {
   loansIn,
@@ -144,7 +145,7 @@ describe('what is chosen about a pack', () => {
 
   it('gives the pages of one copy, and the work of one and of all', async () => {
     const run = `run=${world.copies[0]!.buildRunId}`;
-    const { pages, one: single, all, cost } = previewOf(await task(run), 10, USUAL_PRINTING);
+    const { pages, one: single, all, cost } = await previewOf(await task(run), 10, USUAL_PRINTING);
     expect(pages.length).toBe(single.pages);
     // Slips share a sheet, so three copies take a little less than three times one.
     expect(all.pages).toBeLessThanOrEqual(3 * single.pages);
@@ -154,7 +155,7 @@ describe('what is chosen about a pack', () => {
     const wrong = await task(
       `${run}&stock=own&columns=6&rows=3&w=99&h=90&left=4&top=9&gapX=2&gapY=0&item=labels`,
     );
-    expect(previewOf(wrong, 10, USUAL_PRINTING)).toMatchObject({
+    expect(await previewOf(wrong, 10, USUAL_PRINTING)).toMatchObject({
       pages: [],
       problem: expect.stringContaining('do not lie on A4 paper') as string,
     });
@@ -162,26 +163,26 @@ describe('what is chosen about a pack', () => {
 
   it('is reckoned with the prices and times of the school', async () => {
     expect(await schoolPrinting()).toEqual(USUAL_PRINTING);
-    const usual = previewOf(await task(one()), 10, await schoolPrinting());
-    await setSchoolPrinting({ ...USUAL_PRINTING, greyCents: 1000, bagSeconds: 1800 });
-    const own = previewOf(await task(one()), 10, await schoolPrinting());
+    const usual = await previewOf(await task(one()), 10, await schoolPrinting());
+    await setSchoolPrinting({ ...USUAL_PRINTING, greyCents: 1000, bagSeconds: 1800 }, 1);
+    const own = await previewOf(await task(one()), 10, await schoolPrinting());
     // Ten cents a page in place of two, thirty minutes a bag in place of three.
     expect(own.all.costCents - usual.all.costCents).toBe(8 * own.all.pages);
     expect(own.all.minutes).toBe(usual.all.minutes + 27);
     expect(own.pages).toEqual(usual.pages);
     // Only what differs is kept: a new price to be reckoned with needs nothing stored.
     expect(await schoolPrinting()).toEqual({ ...USUAL_PRINTING, greyCents: 1000, bagSeconds: 1800 });
-    await setSchoolPrinting(USUAL_PRINTING);
+    await setSchoolPrinting(USUAL_PRINTING, 2);
     expect(await schoolPrinting()).toEqual(USUAL_PRINTING);
   });
 
   it('can be one lost piece, of those the kit has', async () => {
-    const pieces = lostPieces(await task(one()));
+    const pieces = await lostPieces(await task(one()));
     expect(pieces.map(({ material }) => material)).toEqual(['record-sheet', 'mat']);
     const lost = await task(`${one()}&scope=lost&lost=mat|${pieces[1]!.name}`);
-    expect(previewOf(lost, 1, USUAL_PRINTING).pages.map((page) => page.pieces![0]!.material)).toEqual([
-      'mat',
-    ]);
+    expect((await previewOf(lost, 1, USUAL_PRINTING)).pages.map((page) => page.pieces![0]!.material)).toEqual(
+      ['mat'],
+    );
   });
 
   it('says which games have no wording in a home language', async () => {
@@ -220,7 +221,12 @@ describe('a print job', () => {
   }, 40_000);
 
   it('can be stopped, and stays stopped', async () => {
-    const id = await addPrintJob({ query: '', title: 'x', createdBy: world.people.helper.id });
+    const id = await addPrintJob({
+      query: '',
+      title: 'x',
+      createdBy: world.people.helper.id,
+      task: { x: 1 },
+    });
     expect(await tellPrintJob(id, { pagesDone: 3, pages: 9 })).toBe(true);
     expect(await tellPrintJob(id, { state: 'stopped' })).toBe(true);
     expect(await tellPrintJob(id, { state: 'done' })).toBe(false);
@@ -231,15 +237,46 @@ describe('a print job', () => {
     expect(await drawn(wanted)).toMatchObject({ kind: 'done' });
   }, 40_000);
 
-  it('that nobody draws at any more has failed, and is thrown away after a day', async () => {
-    const id = await addPrintJob({ query: '', title: 'x', createdBy: world.people.helper.id });
-    await db().execute(sql`update print_job set alive_at = now() - interval '1 minute' where id = ${id}`);
-    expect(await findPrintJob(id)).toMatchObject({
+  it('is taken over from a server that was stopped, and given up after the third', async () => {
+    const wanted = await task(`run=${world.copies[0]!.buildRunId}`);
+    const id = await addPrintJob({
+      query: 'x=2',
+      title: 'x',
+      createdBy: world.people.helper.id,
+      task: wanted,
+    });
+    // Its server was heard of a moment ago: nobody meddles.
+    await takeOver(id);
+    expect(await findPrintJob(id)).toMatchObject({ state: 'drawing', pagesDone: 0 });
+    await leavePrintJobs([id]);
+    await Promise.all([takeOver(id), takeOver(id), takeOver(id)]);
+    expect(await waitFor(id)).toMatchObject({ state: 'done', pages: sheetsOf(wanted).length });
+    const { rows } = await db().execute(sql`select tries, task from print_job where id = ${id}`);
+    expect(rows).toEqual([{ tries: 2, task: null }]);
+
+    const lost = await addPrintJob({ query: '', title: 'x', createdBy: world.people.helper.id, task: {} });
+    await db().execute(
+      sql`update print_job set tries = 3, alive_at = now() - interval '1 minute' where id = ${lost}`,
+    );
+    await takeOver(lost);
+    expect(await findPrintJob(lost)).toMatchObject({
       state: 'failed',
       problem: expect.stringContaining('draw them again') as string,
     });
+  }, 40_000);
+
+  it('is one when the same order is sent again while it is drawn', async () => {
+    const wanted = await task(`run=${world.copies[0]!.buildRunId}`);
+    const id = await startJob(wanted, 'x=3', world.people.coordinator.id);
+    expect(await startJob(wanted, 'x=3', world.people.coordinator.id)).toBe(id);
+    expect(await startJob(wanted, 'x=3', world.people.helper.id)).not.toBe(id);
+    await waitFor(id);
+  }, 40_000);
+
+  it('is thrown away after a day', async () => {
+    const id = await addPrintJob({ query: '', title: 'x', createdBy: world.people.helper.id, task: {} });
     await db().execute(sql`update print_job set created_at = now() - interval '2 days' where id = ${id}`);
-    await addPrintJob({ query: '', title: 'y', createdBy: world.people.helper.id });
+    await addPrintJob({ query: '', title: 'y', createdBy: world.people.helper.id, task: {} });
     expect(await findPrintJob(id)).toBeUndefined();
   });
 });
@@ -249,22 +286,28 @@ describe('the school’s picture', () => {
     'iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==',
     'base64',
   );
-  it('is known by its first bytes, and refused when it is none or too large', () => {
-    expect(readMark(png)).toEqual({ ok: true, data: `data:image/png;base64,${png.toString('base64')}` });
-    const refused = (bytes: Uint8Array) => {
-      const reading = readMark(bytes);
+  it('is known by its first bytes, and refused when it is none, damaged or too large', async () => {
+    const kept = await readMark(png);
+    expect(kept.ok && kept.data).toMatch(/^data:image\/png;base64,/);
+    const refused = async (bytes: Uint8Array) => {
+      const reading = await readMark(bytes);
       return reading.ok ? 'read' : reading.problem;
     };
-    expect(refused(new Uint8Array())).toBe('Choose a picture first.');
-    expect(refused(Buffer.from('<svg/>'))).toBe('This is no PNG and no JPEG picture.');
-    expect(refused(new Uint8Array(MAX_MARK_BYTES + 1))).toMatch(/201 kB; a label has room for 200/);
+    expect(await refused(new Uint8Array())).toBe('Choose a picture first.');
+    expect(await refused(Buffer.from('<svg/>'))).toBe('This is no PNG and no JPEG picture.');
+    expect(await refused(new Uint8Array(MAX_MARK_BYTES + 1))).toMatch(/201 kB; a label has room for 200/);
+    for (const cut of [12, 30, png.length - 20])
+      expect([cut, await refused(png.subarray(0, cut))]).toEqual([cut, expect.stringContaining('damaged')]);
+    const bent = Buffer.from(png);
+    bent[45] = bent[45]! ^ 0xff;
+    expect(await refused(bent)).toContain('damaged');
   });
   it('stands on bag labels from then on, until it is taken off', async () => {
     const labels = `copy=${world.copies[0]!.id}&item=labels`;
     const images = async () =>
       sheetsOf(await task(labels)).flatMap((sheet) => sheet.shapes.filter((shape) => shape.kind === 'image'));
     expect(await images()).toEqual([]);
-    const read = readMark(png);
+    const read = await readMark(png);
     await setSchoolMark(read.ok ? read.data : null);
     expect(await images()).toHaveLength(1);
     expect(await findSchool()).not.toHaveProperty('mark');
@@ -324,7 +367,9 @@ describe('the form of a kit', () => {
   };
 
   it('says all that is wrong with it at once', async () => {
-    expect(await saveKitForm(form({ name: ' ', players: '9', paper: 'napkin' }))).toEqual({
+    expect(
+      await saveKitForm(form({ name: ' ', players: '9', paper: 'napkin' }), world.people.coordinator.id),
+    ).toEqual({
       ok: false,
       status: 400,
       errors: {
@@ -337,11 +382,15 @@ describe('the form of a kit', () => {
   });
 
   it('refuses a variant that is gone and a name that is taken', async () => {
-    expect(await saveKitForm(form({}, [crypto.randomUUID()]))).toMatchObject({
+    expect(await saveKitForm(form({}, [crypto.randomUUID()]), world.people.coordinator.id)).toMatchObject({
       errors: { variantIds: expect.stringContaining('not there any more') as string },
     });
     const [variant] = await (await import('~/data/queries/kits')).listVariants();
-    expect(await saveKitForm(form({ name: 'first SPLITS' }, [variant!.id]))).toMatchObject({ status: 409 });
-    expect(await saveKitForm(form({}, [variant!.id, variant!.id]))).toMatchObject({ ok: true });
+    expect(
+      await saveKitForm(form({ name: 'first SPLITS' }, [variant!.id]), world.people.coordinator.id),
+    ).toMatchObject({ status: 409 });
+    expect(
+      await saveKitForm(form({}, [variant!.id, variant!.id]), world.people.coordinator.id),
+    ).toMatchObject({ ok: true });
   });
 });

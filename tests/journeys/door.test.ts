@@ -5,7 +5,7 @@ import routes from '~/app/routes';
 import { ROLES, type Role } from '~/core/people/role';
 import { closeDatabase } from '~/data/db';
 import { findSchool } from '~/data/queries/people';
-import { saveOwnGame } from '~/data/queries/games';
+import { addOwnGame } from '~/data/queries/games';
 import { lend } from '~/data/queries/lending';
 import { emptyDatabase, PASSWORD, smallSchool, type SmallSchool } from '../world';
 import { ADDRESS, closeBrowser, expectAccessible, signIn, visitor, open } from './browser';
@@ -28,10 +28,11 @@ const ACCESS: Record<
   { read?: readonly Role[] | typeof PUBLIC; send?: readonly Role[] | typeof PUBLIC }
 > = {
   'routes/home.tsx': { read: all },
-  'routes/healthz.ts': { read: PUBLIC },
   'routes/people/set-up.tsx': { read: PUBLIC, send: PUBLIC },
   'routes/people/sign-in.tsx': { read: PUBLIC, send: PUBLIC },
   'routes/people/sign-out.ts': { read: PUBLIC, send: PUBLIC },
+  'routes/people/new-password.tsx': { read: PUBLIC, send: PUBLIC },
+  'routes/people/me.tsx': { read: all, send: all },
   'routes/choose/shelf.tsx': { read: one },
   'routes/choose/bench.tsx': { read: one, send: one },
   'routes/choose/store.tsx': { read: one, send: one },
@@ -115,9 +116,9 @@ describe('who may go where', () => {
       dueOn: '2026-11-22',
       personId: null,
     });
-    const ownId = (await saveOwnGame(
+    const ownId = (await addOwnGame(
       { ...newOwnGame(), name: { en: 'Ferry Load', es: 'Carga' }, goal: { en: 'Load.', es: 'Suban.' } },
-      { createdBy: world.people.coordinator.id },
+      world.people.coordinator.id,
     ))!;
     const fill = (path: string): string =>
       path
