@@ -1,7 +1,9 @@
 /** The web server of a school: pages, files and print jobs, until it is told to stop. */
 import type { AddressInfo } from 'node:net';
+import type { Duplex } from 'node:stream';
 import * as build from 'virtual:react-router/server-build';
 import type { ServerBuild } from 'react-router';
+import { troubleWords } from '~/core/words/trouble';
 import { closeDatabase, databaseState } from '~/data/db';
 import { beginDaily } from './backup/daily';
 import { log } from './log';
@@ -34,6 +36,16 @@ const server = app.listen(port, host, (error?: Error) => {
   void shelfEntries().catch((failed: unknown) => log.error({ err: failed }, 'the shelf was not reckoned'));
 });
 server.requestTimeout = 60_000;
+// What is no request at all never reaches the application: it gets one sentence, and its connection ends.
+server.on('clientError', (error: NodeJS.ErrnoException, socket: Duplex) => {
+  if (!socket.writable || error.code === 'ECONNRESET') return socket.destroy();
+  const large = error.code === 'HPE_HEADER_OVERFLOW';
+  const status = large ? '431 Request Header Fields Too Large' : '400 Bad Request';
+  const { title, text } = troubleWords(large ? 'tooLarge' : 'unreadable', 'en');
+  socket.end(
+    `HTTP/1.1 ${status}\r\nContent-Type: text/plain; charset=utf-8\r\nConnection: close\r\n\r\n${title}. ${text}\n`,
+  );
+});
 const daily = beginDaily();
 
 async function tellDatabase(): Promise<void> {

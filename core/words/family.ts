@@ -51,6 +51,8 @@ export const FAMILY_WORDS = {
     'refuse.busy': 'Too many visits in a short time. Please wait a few minutes and try again.',
     'refuse.unknown':
       'This link does not belong to a basket. Please scan the square on the label again, or ask at school.',
+    'error.anew':
+      'The answer was not sent yet. Please open this page anew and send it again; what you wrote is still here.',
     'error.number': 'Please write a number from {from} to {to}, or leave it empty.',
     'error.long': 'There is room for {limit} characters here.',
     'error.choice': 'Please choose one of the answers.',
@@ -111,6 +113,8 @@ export const FAMILY_WORDS = {
       'Demasiadas visitas en poco tiempo. Por favor, esperen unos minutos e inténtenlo de nuevo.',
     'refuse.unknown':
       'Este enlace no es de ninguna canasta. Por favor, escaneen otra vez el cuadro de la etiqueta o pregunten en la escuela.',
+    'error.anew':
+      'La respuesta todavía no se envió. Por favor abran esta página de nuevo y envíenla otra vez; lo que escribieron sigue aquí.',
     'error.number': 'Por favor, escriban un número de {from} a {to}, o déjenlo en blanco.',
     'error.long': 'Aquí caben {limit} caracteres.',
     'error.choice': 'Por favor, elijan una de las respuestas.',

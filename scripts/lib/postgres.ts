@@ -26,6 +26,8 @@ import { waiting } from './waiting.ts';
 export interface Cluster {
   /** Connection address of a database in this cluster. */
   url(database: string): string;
+  /** The process of the server. */
+  pid: number;
   stop(): Promise<void>;
 }
 
@@ -168,9 +170,12 @@ function initialise(bin: string, folder: string, owner: Account | undefined): vo
 
 /**
  * Starts (or joins) the cluster `.data/<name>` and answers once it accepts connections.
- * `throwaway` trades safety against a power cut for speed: for tests only.
+ * `port` is the one it had before, for those who look for it there. `throwaway` trades safety against a power cut for speed: for tests only.
  */
-export async function startCluster(name: string, options: { throwaway?: boolean } = {}): Promise<Cluster> {
+export async function startCluster(
+  name: string,
+  options: { throwaway?: boolean; port?: number } = {},
+): Promise<Cluster> {
   const bin = ensureBinaries();
   const owner = account();
   const folder = place(name, owner);
@@ -189,10 +194,14 @@ export async function startCluster(name: string, options: { throwaway?: boolean 
     const runner = readNumber(runnerFile, 0);
     const orphan = !runner || !alive(runner);
     if (orphan) writeFileSync(runnerFile, String(process.pid));
-    return { url: addressOn(runningPort), stop: async () => (orphan ? stopProcess(runningPid) : undefined) };
+    return {
+      url: addressOn(runningPort),
+      pid: runningPid,
+      stop: async () => (orphan ? stopProcess(runningPid) : undefined),
+    };
   }
 
-  const port = await freePort();
+  const port = options.port ?? (await freePort());
   const settings = {
     listen_addresses: '127.0.0.1',
     port: String(port),
@@ -219,7 +228,7 @@ export async function startCluster(name: string, options: { throwaway?: boolean 
   const awaited = waiting('the database server', child);
   while (child.exitCode === null && awaited.goOn()) {
     if (await answers(url('postgres'))) {
-      return { url, stop: () => stopProcess(child.pid!) };
+      return { url, pid: child.pid!, stop: () => stopProcess(child.pid!) };
     }
     await new Promise((done) => setTimeout(done, 100));
   }

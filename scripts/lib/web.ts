@@ -61,6 +61,7 @@ export async function freePortFrom(first: number): Promise<number> {
 
 export interface WebServer {
   address: string;
+  pid: number;
   stop(): Promise<void>;
   /** Settles when the server ends by itself. */
   ended: Promise<number>;
@@ -104,7 +105,7 @@ export async function serve(options: {
       (answer) => answer.ok,
       () => false,
     );
-    if (ready) return { address, stop, ended };
+    if (ready) return { address, pid: child.pid!, stop, ended };
     await new Promise((done) => setTimeout(done, 100));
   }
   const code = child.exitCode;

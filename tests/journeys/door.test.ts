@@ -231,7 +231,12 @@ describe('who may go where', () => {
 
   it('follows no address of elsewhere after signing in', async () => {
     await smallSchool();
-    for (const next of ['//elsewhere.invalid/x', 'http://elsewhere.invalid', '/\\elsewhere.invalid']) {
+    for (const next of [
+      '//elsewhere.invalid/x',
+      'http://elsewhere.invalid',
+      '/\\elsewhere.invalid',
+      '/.//elsewhere.invalid/x',
+    ]) {
       const answer = await fetch(`${ADDRESS}/sign-in?next=${encodeURIComponent(next)}`, {
         method: 'POST',
         redirect: 'manual',
@@ -328,13 +333,14 @@ describe('the door', () => {
     const { page, complaints } = await visitor({ expected: /400|409/ });
     await signIn(page);
     await page.getByRole('link', { name: 'Coordinator' }).click();
+    await page.getByRole('link', { name: 'All people' }).click();
     await page.getByLabel('Name', { exact: true }).fill('Helper');
     await page.getByLabel('Password').fill('short');
     await page.getByRole('button', { name: 'Add this person' }).click();
     await page.getByText('at least 12 characters, please').waitFor();
     await page.getByLabel('Password').fill(PASSWORD);
     await page.getByRole('button', { name: 'Add this person' }).click();
-    await page.getByText('Somebody called “Helper” is or was here already.').waitFor();
+    await page.getByText('Somebody called “Helper” is here already.').waitFor();
     await page.getByLabel('Name', { exact: true }).fill('Ruut');
     await page.getByLabel('Password').fill(PASSWORD);
     await page.getByRole('button', { name: 'Add this person' }).click();
@@ -347,6 +353,11 @@ describe('the door', () => {
     await page.getByText('They can no longer sign in.').waitFor();
     await ruut.page.goto('/lend');
     await ruut.page.waitForURL('**/sign-in**');
+    // A name that is free again can be used by the next one.
+    await page.getByLabel('Name', { exact: true }).fill('ruut');
+    await page.getByLabel('Password').fill(PASSWORD);
+    await page.getByRole('button', { name: 'Add this person' }).click();
+    await page.getByText('ruut can sign in now.').waitFor();
     await page.getByRole('button', { name: 'End the access of Coordinator' }).click();
     await page.getByText('A school needs a coordinator').waitFor();
     expect([...complaints, ...ruut.complaints]).toEqual([]);

@@ -77,7 +77,8 @@ export async function action({ request, params, context }: Route.ActionArgs) {
   if (page.refused) return refuse(`refuse.${page.refused}`, page.status);
   // The answer belongs to the loan that its form was opened for, whoever has the basket by now.
   const loanId = form.get('loan');
-  if (!isId(loanId) || !(await mayStillAnswer(page.copy.id, loanId))) return refuse('refuse.notOut', 403);
+  if (!isId(loanId)) return refuse('error.anew', 400);
+  if (!(await mayStillAnswer(page.copy.id, loanId))) return refuse('refuse.notOut', 403);
   if (!(await mayAnswerNow(loanId))) return refuse('refuse.busy', 429);
   const checked = checkForm(answerSchema, form);
   if (!checked.ok) return refuse('error.top', 400, mistakes(checked.errors));

@@ -1,0 +1,258 @@
+/** What must go when it is asked to, and what must come back. */
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import pg from 'pg';
+import { hashPassword } from '~/server/people/password';
+import { loadDemoWhenEmpty } from '~/data/demo/load';
+import { backUp, restore, sibling } from '~/server/backup/tools';
+import { lendOut, emptyDatabase } from '../world';
+import { lagOf } from './malformed';
+import { raw } from './visitor';
+import type { Field, Row } from './field';
+import { newOwnGame } from '~/core/own/definition';
+import { takeBack } from '~/data/queries/lending';
+import { listAnswers } from '~/data/queries/listening';
+
+/** Every row of every table as text, by table. */
+export async function everything(url: string): Promise<Map<string, string[]>> {
+  const client = new pg.Client({ connectionString: url });
+  await client.connect();
+  try {
+    const { rows: tables } = await client.query<{ name: string }>(
+      `select quote_ident(schemaname) || '.' || quote_ident(tablename) as name from pg_tables where schemaname not in ('pg_catalog', 'information_schema') order by 1`,
+    );
+    const found = new Map<string, string[]>();
+    for (const { name } of tables) {
+      const { rows } = await client.query<{ row: string }>(`select t::text as row from ${name} t order by 1`);
+      found.set(
+        name,
+        rows.map(({ row }) => row),
+      );
+    }
+    return found;
+  } finally {
+    await client.end();
+  }
+}
+
+/** A family that has left traces everywhere is forgotten: no table knows a word of it. */
+export async function forgetting(field: Field, size: number): Promise<Row> {
+  const lost: string[] = [];
+  let searched = 0;
+  for (let i = 0; i < size; i++) {
+    const world = await field.begin();
+    const coordinator = await field.visitor('Coordinator');
+    const words = {
+      name: 'Family Zzyxquorn',
+      reach: '555-0199-7731',
+      allergens: 'wolframite',
+      said: 'quibblefrost',
+      lost: 'grumblewort',
+      more: 'snarkleberry',
+      later: 'Family Zzyxquist',
+    };
+    const made = await coordinator.post('/lend/families/new', {
+      name: words.name,
+      language: 'es',
+      reach: words.reach,
+      underThree: 'true',
+      allergens: words.allergens,
+    });
+    const id = /added=([0-9a-f-]{36})/.exec(made.location ?? '')?.[1] ?? '';
+    const path = `/lend/families/${id}`;
+    const version = await coordinator.form(path, 'reach');
+    await coordinator.post(path, {
+      ...version,
+      name: words.later,
+      language: 'es',
+      reach: words.reach,
+      underThree: 'true',
+      allergens: words.allergens,
+    });
+    world.families[0] = { ...world.families[0]!, id };
+    const loan = await lendOut(world, { lentOn: '2026-11-20', dueOn: '2026-12-20' });
+    const page = await coordinator.get(`/p/${world.copies[0]!.linkKey}/answer?now=1`);
+    const hidden = /name="loan" value="([^"]+)"/.exec(page.text)?.[1] ?? '';
+    const answered = await coordinator.post(`/p/${world.copies[0]!.linkKey}/answer`, {
+      loan: hidden,
+      level: 'justRight',
+      minutes: '9',
+      childDid: words.said,
+      missing: words.lost,
+      anythingElse: words.more,
+    });
+    if (answered.status !== 302) lost.push(`the answer was not kept: ${answered.status}`);
+    const refused = await coordinator.post(path, { intent: 'forget' });
+    if (refused.status !== 409) lost.push(`forgotten while a copy is out: ${refused.status}`);
+    await takeBack({ loanId: loan, returnedOn: '2026-11-25', personId: null, counts: [] });
+    const there = [...(await everything(field.databaseUrl)).values()].flat().join('\n');
+    for (const word of Object.values(words))
+      if (!there.includes(word)) lost.push(`the search is blind: ${word} was not there before`);
+    const forgotten = await coordinator.post(path, { intent: 'forget' });
+    if (forgotten.status !== 302) lost.push(`not forgotten: ${forgotten.status}`);
+    for (const [table, rows] of await everything(field.databaseUrl)) {
+      searched++;
+      for (const word of Object.values(words))
+        if (rows.some((row) => row.includes(word))) lost.push(`${table} still knows ${word}`);
+    }
+    const [answer] = await listAnswers();
+    if (answer?.answer.level !== 'justRight') lost.push('the numbers of the answer are gone too');
+    const listen = await coordinator.get('/listen');
+    if (Object.values(words).some((word) => listen.text.includes(word)))
+      lost.push('Listen still shows their words');
+  }
+  return { what: 'forgetting a family, searched in every table', tried: searched, lost };
+}
+
+/** An answer belongs to the loan its page was opened for, whoever has the basket when it is sent. */
+export async function answersOfOthers(field: Field, size: number): Promise<Row> {
+  const lost: string[] = [];
+  let refused = 0;
+  for (let i = 0; i < size; i++) {
+    const world = await field.begin();
+    const { Visitor } = await import('./visitor');
+    const phone = new Visitor(field.servers[i % 2]!.address);
+    const path = `/p/${world.copies[0]!.linkKey}/answer`;
+    const first = await lendOut(world, { lentOn: '2026-11-01', dueOn: '2026-11-22' });
+    const form = await phone.form(path, 'childDid');
+    const today = new Date().toISOString().slice(0, 10);
+    await takeBack({ loanId: first, returnedOn: today, personId: null, counts: [] });
+    const second = await lendOut(world, { family: 1, lentOn: today, dueOn: '2027-01-20' });
+    await phone.post(path, { ...form, childDid: 'ours', level: 'tooHard' });
+    const kept = (await listAnswers()).map(({ answer }) => answer);
+    if (kept.length !== 1 || kept[0]!.loanId !== first)
+      lost.push('the answer of the first family went to the next one');
+    // The same phone opens the page anew: it still speaks for the first family.
+    const anew = await phone.form(path, 'childDid');
+    if (anew.loan === second) lost.push('the page of the first family opens for the next one');
+    const without = await phone.post(path, { childDid: 'whose', level: 'tooHard' });
+    if (without.status === 400) refused++;
+    else lost.push(`an answer for no loan was taken: ${without.status}`);
+    const other = new Visitor(phone.address);
+    const theirs = await other.form(path, 'childDid');
+    if (theirs.loan !== second) lost.push('the next family cannot answer');
+  }
+  return { what: 'answers sent after the basket went on', tried: size * 3, refused, lost };
+}
+
+/** Backs up, restores into a new database and compares every row of every table; what holds something is not written over. */
+export async function backupAndRestore(field: Field, size: number): Promise<Row> {
+  const lost: string[] = [];
+  const folder = mkdtempSync(join(tmpdir(), 'fern-backup-'));
+  let rows = 0;
+  let note = '';
+  try {
+    for (let i = 0; i < size; i++) {
+      await emptyDatabase();
+      await loadDemoWhenEmpty(hashPassword);
+      const from = Date.now();
+      const { file, bytes } = await backUp(field.databaseUrl, folder, new Date(Date.UTC(2026, 0, 1 + i)));
+      const wrote = Date.now() - from;
+      const into = `fern_restored_${i}`;
+      const client = new pg.Client({ connectionString: sibling(field.databaseUrl, 'postgres') });
+      await client.connect();
+      await client.query(`drop database if exists ${into}`);
+      const again = Date.now();
+      await restore(file, field.databaseUrl, into);
+      note = `written in ${wrote} ms (${Math.ceil(bytes / 1000)} kB), restored in ${Date.now() - again} ms`;
+      const [before, after] = [
+        await everything(field.databaseUrl),
+        await everything(sibling(field.databaseUrl, into)),
+      ];
+      if ([...before.keys()].join() !== [...after.keys()].join()) lost.push('the tables are not the same');
+      for (const [table, list] of before) {
+        rows += list.length;
+        if (list.join('\n') !== after.get(table)?.join('\n')) lost.push(`${table} came back otherwise`);
+      }
+      for (const target of [undefined, into])
+        if (
+          await restore(file, field.databaseUrl, target).then(
+            () => true,
+            () => false,
+          )
+        )
+          lost.push('a database that holds something was written over');
+      await client.query(`drop database if exists ${into}`);
+      await client.end();
+    }
+  } finally {
+    rmSync(folder, { recursive: true, force: true });
+  }
+  return { what: 'backup, restore, every row compared', tried: rows, lost, note };
+}
+
+/** Games that would take minutes to reckon are refused in a sentence, and others are answered meanwhile. */
+export async function heavyGames(field: Field, size: number): Promise<Row> {
+  await field.begin();
+  const coordinator = await field.visitor('Coordinator');
+  const lost: string[] = [];
+  let refused = 0;
+  let longest = 0;
+  const turn = { kind: 'draw', count: 3, from: 0, to: 20, copies: 8 } as const;
+  const cells = Array.from({ length: 24 }, (_, i) => i);
+  const heavy = [
+    { turn, make: 'cover', cells, end: { when: 'covered', number: 1 } },
+    {
+      turn: { ...turn, kind: 'roll' },
+      make: 'cover',
+      cells: [0, 60, ...cells.slice(2)],
+      end: { when: 'covered', number: 1 },
+    },
+    {
+      turn: { ...turn, kind: 'roll' },
+      make: 'collect',
+      end: { when: 'turns', number: 200 },
+      players: { fewest: 1, most: 8 },
+    },
+    {
+      turn: { ...turn, kind: 'show', count: 1, from: 0, to: 1 },
+      make: 'path',
+      end: { when: 'reached', number: 200 },
+    },
+    {
+      turn: { ...turn, kind: 'roll', count: 3, from: 0, to: 1 },
+      make: 'path',
+      end: { when: 'reached', number: 200 },
+    },
+  ];
+  const names = [
+    'Race to {goal}',
+    '<b>Bold</b>',
+    "{'",
+    '}{',
+    '{goal, plural, one {x}}',
+    'Tom & Jerry’s "game"',
+  ];
+  for (let i = 0; i < size; i++)
+    for (const [h, change] of [...heavy, ...names].entries()) {
+      const named = typeof change === 'string';
+      const game = {
+        ...newOwnGame(),
+        name: { en: named ? change : `Heavy ${i} ${h}`, es: `x${i}` },
+        goal: { en: 'Load.', es: 'Suban.' },
+        ...(named ? {} : change),
+      };
+      if (named) game.name.en = `${change} ${i}`;
+      const watch = lagOf(coordinator.address);
+      const answer = await coordinator.post('/choose/own/new', { definition: JSON.stringify(game) });
+      if (answer.status === 400) refused++;
+      else if (answer.status !== 302) lost.push(`${game.name.en}: ${answer.status}`);
+      const shelf = await coordinator.get('/choose');
+      if (shelf.status !== 200) lost.push(`the shelf after ${game.name.en}: ${shelf.status}`);
+      if (answer.location) {
+        const bench = await coordinator.get(answer.location);
+        if (bench.status !== 200) lost.push(`the bench of ${game.name.en}: ${bench.status}`);
+      }
+      longest = Math.max(longest, await watch());
+    }
+  const { status } = await raw(coordinator.address, { method: 'GET', path: '/healthz' });
+  if (status !== 200) lost.push(`health: ${status}`);
+  return {
+    what: 'own games that are heavy, or oddly named',
+    tried: size * (heavy.length + names.length),
+    refused,
+    lost,
+    note: `others waited ${longest} ms at most`,
+  };
+}
