@@ -115,6 +115,8 @@ export function gameFor({ gameId, own }: GameRef): Game {
 function openOwn(own: OwnGame, gameId: string): Game {
   const names = own.name as Partial<OwnGame['name']> | undefined;
   const name = typeof names?.en === 'string' && names.en.trim() ? names.en : 'A game of your own';
+  const { closed } = own as { closed?: unknown };
+  if (typeof closed === 'string') return closedGame(gameId, name, closed);
   try {
     const [fault] = Object.values(ownFaults(own));
     return fault ? closedGame(gameId, name, fault) : ownGame(own, gameId);

@@ -5,10 +5,15 @@ import { bench } from '~/core/games/draw';
 import { reckoned, stop } from '~/core/games/make';
 import { defineGame, type Game } from '~/core/games/types';
 import { literal } from '~/core/words/message';
+import type { OwnGame } from './definition';
 
 const closed = new WeakSet<Game>();
 /** Whether this only stands in the place of a game. */
 export const isClosed = (game: Game): boolean => closed.has(game);
+
+/** In the place of rules that cannot be opened: `gameFor` makes a closed game of it, here and in the browser. */
+export const closedRules = (name: string, why: string): OwnGame =>
+  ({ name: { en: name, es: name }, closed: why }) as unknown as OwnGame;
 
 /** A game without parts and steps that says why it cannot be opened. It takes any parameters. */
 export function closedGame(id: string, name: string, why: string): Game {

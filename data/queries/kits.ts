@@ -7,15 +7,17 @@ import type { Paper } from '~/core/print/sheet';
 import { db, refusedBy, transaction, type Queryable } from '../db';
 import { buildRun, copy, family, kit, kitVariant, loan, variant } from '../schema';
 import { log, saveOver, type Saving } from './changes';
+import { sound, soundPlan } from './sound';
 
 export type Variant = typeof variant.$inferSelect;
 export type Kit = typeof kit.$inferSelect;
 
-export const listVariants = (): Promise<Variant[]> =>
-  db().select().from(variant).where(isNull(variant.archivedAt)).orderBy(asc(variant.name));
+export const listVariants = async (): Promise<Variant[]> =>
+  (await db().select().from(variant).where(isNull(variant.archivedAt)).orderBy(asc(variant.name))).map(sound);
 
 export async function findVariant(id: string): Promise<Variant | undefined> {
-  return (await db().select().from(variant).where(eq(variant.id, id)))[0];
+  const [found] = await db().select().from(variant).where(eq(variant.id, id));
+  return found && sound(found);
 }
 
 /** Saves a variant. Answers undefined when the name is taken. */
@@ -87,7 +89,7 @@ export async function findKit(id: string): Promise<KitWithVariants | undefined> 
     .innerJoin(variant, eq(variant.id, kitVariant.variantId))
     .where(eq(kitVariant.kitId, id))
     .orderBy(asc(kitVariant.position));
-  return { ...found, variants: rows.map((row) => row.variant) };
+  return { ...found, variants: rows.map((row) => sound(row.variant)) };
 }
 
 /** The plan that the recipe of this kit is reckoned from. */
@@ -327,6 +329,7 @@ const copyRows = () =>
 // A left join that finds nothing gives nulls in every column of the loan.
 const asCopy = (row: Awaited<ReturnType<typeof copyRows>>[number]): CopyRow => ({
   ...row,
+  plan: soundPlan(row.plan),
   loan: row.loan?.id ? (row.loan as CopyRow['loan']) : null,
 });
 

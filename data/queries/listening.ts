@@ -4,6 +4,7 @@ import type { KitPlan } from '~/core/kits/recipe';
 import { db, transaction } from '../db';
 import { answer, buildRun, copy, family, kit, loan } from '../schema';
 import { lockCopyOf, lockFamily } from './lending';
+import { soundPlan } from './sound';
 
 /**
  * Stores an answer. The same `sendKey` a second time changes nothing, and answers false; so does a loan that was
@@ -36,24 +37,26 @@ export interface AnswerRow {
 }
 
 /** Every answer in order of arrival, with what it is about. */
-export const listAnswers = (): Promise<AnswerRow[]> =>
-  db()
-    .select({
-      answer,
-      familyId: loan.familyId,
-      familyName: family.name,
-      tag: copy.tag,
-      kitId: kit.id,
-      kitName: kit.name,
-      plan: buildRun.plan,
-    })
-    .from(answer)
-    .innerJoin(loan, eq(loan.id, answer.loanId))
-    .innerJoin(family, eq(family.id, loan.familyId))
-    .innerJoin(copy, eq(copy.id, loan.copyId))
-    .innerJoin(buildRun, eq(buildRun.id, copy.buildRunId))
-    .innerJoin(kit, eq(kit.id, copy.kitId))
-    .orderBy(asc(answer.sentAt));
+export const listAnswers = async (): Promise<AnswerRow[]> =>
+  (
+    await db()
+      .select({
+        answer,
+        familyId: loan.familyId,
+        familyName: family.name,
+        tag: copy.tag,
+        kitId: kit.id,
+        kitName: kit.name,
+        plan: buildRun.plan,
+      })
+      .from(answer)
+      .innerJoin(loan, eq(loan.id, answer.loanId))
+      .innerJoin(family, eq(family.id, loan.familyId))
+      .innerJoin(copy, eq(copy.id, loan.copyId))
+      .innerJoin(buildRun, eq(buildRun.id, copy.buildRunId))
+      .innerJoin(kit, eq(kit.id, copy.kitId))
+      .orderBy(asc(answer.sentAt))
+  ).map((row) => ({ ...row, plan: soundPlan(row.plan) }));
 
 /** Marks answers as read, or as unread again. */
 export async function markRead(ids: string[], read: boolean): Promise<void> {

@@ -44,7 +44,7 @@ export class Field {
   }
 
   private serve = async (first: number): Promise<WebServer> =>
-    serve({ port: await freePortFrom(first), databaseUrl: this.databaseUrl, quiet: true });
+    serve({ port: await freePortFrom(first), databaseUrl: this.databaseUrl, quiet: !process.env.PROBE_LOUD });
 
   /** Begins anew with a small school. */
   async begin(): Promise<SmallSchool> {

@@ -1,5 +1,6 @@
 /** All that is tried, with how often: in the tests of every day, and in the probe. */
 import { answersOfOthers, backupAndRestore, forgetting, heavyGames } from './keeping';
+import { brokenThings } from './broken';
 import { passwordLinks, passwordsTried, redirects, rolesEverywhere } from './door';
 import { connectionsEnded, databaseHeld, databaseKilled, serverKilled, serverStopped } from './falls';
 import type { Field, Row } from './field';
@@ -23,6 +24,7 @@ export const TRIALS: Record<string, Trial> = {
   malformedRequests: { run: malformedRequests, test: 1200, probe: 10_000 },
   largeBodies: { run: largeBodies, test: 1, probe: 3 },
   heavyGames: { run: heavyGames, test: 1, probe: 2 },
+  brokenThings: { run: brokenThings, test: 1, probe: 1 },
   passwordsTried: { run: passwordsTried, test: 40, probe: 120 },
   passwordLinks: { run: passwordLinks, test: 1, probe: 3 },
   redirects: { run: redirects, test: 16, probe: 48 },

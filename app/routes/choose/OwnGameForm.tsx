@@ -44,6 +44,7 @@ export function OwnGameForm({
   id,
   version = 0,
   late,
+  unreadable,
 }: {
   title: string;
   /** Under this name what was written is kept in the browser until it is saved. */
@@ -55,6 +56,8 @@ export function OwnGameForm({
   /** The version that is stored; 0 for a new game. */
   version?: number;
   late?: Late<OwnGame>;
+  /** What was stored could not be read; the form begins anew. */
+  unreadable?: boolean;
 }) {
   const draft = useDraft<OwnGame>(draftKey, { value: initial, version }, late);
   const { value: own, set } = draft;
@@ -82,6 +85,12 @@ export function OwnGameForm({
             Write numbers in sentences as {'{'}goal{'}'} or {'{'}count{'}'}: they stay right in both languages
             when the game is changed.
           </Heading>
+          {unreadable && (
+            <Said kind="stop" word="Cannot be opened">
+              The rules that were kept under this name cannot be read. What stands here is a new beginning;
+              keep it, or put the game away below.
+            </Said>
+          )}
           {late ? (
             <TooLate late={late} draft={draft} words={OWN_FIELDS} what="this game" />
           ) : (

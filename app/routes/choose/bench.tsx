@@ -14,6 +14,7 @@ import {
   type Params,
 } from '~/core/games/types';
 import { variantSchema } from '~/core/kits/forms';
+import { isClosed } from '~/core/own/closed';
 import { storedId } from '~/core/own/game';
 import { nameOf, say, WORDED } from '~/core/words/message';
 import { archiveVariant, createVariant, findVariant } from '~/data/queries/kits';
@@ -95,8 +96,11 @@ export async function action({ request, params }: Route.ActionArgs) {
   const errors: FieldErrors = {
     ...(about.ok ? {} : about.errors),
     ...(settings.ok ? {} : { params: Object.values(settings.errors).join(' ') }),
+    ...(isClosed(gameFor(gameRef))
+      ? { params: 'This game cannot be opened, so no variant of it is kept.' }
+      : {}),
   };
-  if (!about.ok || !settings.ok) return data({ errors }, { status: 400 });
+  if (!about.ok || !settings.ok || Object.keys(errors).length) return data({ errors }, { status: 400 });
   const saved = await createVariant({
     gameId: params.gameId,
     ...about.value,

@@ -1,6 +1,7 @@
 import { data, Form, redirect } from 'react-router';
 import type { FieldErrors } from '~/core/check/check';
 import type { OwnGame } from '~/core/own/definition';
+import { showable } from '~/core/own/check';
 import { ownGameId } from '~/core/own/game';
 import { archiveOwnGame, findOwnGame } from '~/data/queries/games';
 import { changesOf, lateOf } from '~/server/changes';
@@ -28,7 +29,7 @@ async function storedGame(ownId: string) {
 export async function loader({ request, params }: Route.LoaderArgs) {
   await requireRole(request, 'coordinator');
   const stored = await storedGame(params.ownId);
-  return { ...stored, changes: await changesOf('own game', stored.id) };
+  return { ...stored, ...showable(stored.definition), changes: await changesOf('own game', stored.id) };
 }
 
 export async function action({ request, params }: Route.ActionArgs) {
@@ -56,7 +57,8 @@ export default function EditOwnGame({ loaderData, actionData }: Route.ComponentP
     <>
       <OwnGameForm
         key={`${loaderData.id} ${loaderData.version}`}
-        title={loaderData.definition.name.en}
+        title={loaderData.definition.name.en || 'A game of your own'}
+        unreadable={!loaderData.whole}
         draftKey={`own game ${loaderData.id}`}
         initial={loaderData.definition}
         version={loaderData.version}

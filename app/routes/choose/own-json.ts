@@ -1,3 +1,4 @@
+import { showable } from '~/core/own/check';
 import { findOwnGame } from '~/data/queries/games';
 import { isId } from '~/server/ids';
 import { requireRole } from '~/server/people/session';
@@ -10,8 +11,8 @@ export async function loader({ request, params }: Route.LoaderArgs) {
   const stored = isId(params.ownId) ? await findOwnGame(params.ownId) : undefined;
   if (!stored) throw notFound('This game');
   const name =
-    stored.definition.name.en
-      .toLowerCase()
+    showable(stored.definition)
+      .definition.name.en.toLowerCase()
       .replace(/[^a-z0-9]+/g, '-')
       .replace(/^-|-$/g, '') || 'game';
   return new Response(`${JSON.stringify(stored.definition, null, 2)}\n`, {
