@@ -121,7 +121,7 @@ export function DraftNote<T extends object>({
     >
       What stands here was typed before in this browser and was not saved.
       {newer.length > 0 &&
-        ` Meanwhile somebody changed: ${newer.map(words.label).join(', ')}. Your draft does not show it yet; saving keeps both where they do not meet.`}
+        ` Meanwhile somebody changed ${newer.map(({ field, to }) => `${words.label(field)} to “${words.show(field, to)}”`).join(', ')}. Your draft does not show it yet; saving keeps both where they do not meet.`}
     </Said>
   );
 }
@@ -149,7 +149,7 @@ const short = (text: string): string => (text.length > MOST_CHARS ? `${text.slic
 
 /** Who changed what, the newest first; out of the way until somebody asks. */
 export const Changes = ({ rows, words }: { rows: readonly ChangeRow[]; words: FieldWords }) => (
-  <details>
+  <details style={{ marginTop: '0.4rem' }}>
     <summary>Who changed what</summary>
     {rows.length === 0 ? (
       <Faint>Nothing was changed yet.</Faint>

@@ -86,7 +86,7 @@ export interface Draft<T> {
   /** Begins anew from what is stored. */
   drop: () => void;
   /** Whether this is a draft that was put back; `newer` names the fields that were changed in the store since. */
-  restored?: { newer: string[] };
+  restored?: { newer: { field: string; to: unknown }[] };
 }
 
 /**
@@ -107,7 +107,7 @@ export function useDraft<T extends object>(
     version: one.version,
   });
   const [standing, setStanding] = useState<Standing<T>>(late ? from(late) : begin);
-  const [restored, setRestored] = useState<{ newer: string[] }>();
+  const [restored, setRestored] = useState<Draft<T>['restored']>();
   const [seen, setSeen] = useState(late);
   if (late && late !== seen) {
     setSeen(late);
@@ -123,10 +123,7 @@ export function useDraft<T extends object>(
     // eslint-disable-next-line react-hooks/set-state-in-effect
     setStanding({ value: kept.value, base: kept.base, version: kept.version });
     setRestored({
-      newer:
-        kept.version < stored.version
-          ? merge(kept.base, kept.base, stored.value).taken.map((one) => one.field)
-          : [],
+      newer: kept.version < stored.version ? merge(kept.base, kept.base, stored.value).taken : [],
     });
     // Read once, after hydration.
     // eslint-disable-next-line react-hooks/exhaustive-deps

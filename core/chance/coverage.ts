@@ -170,8 +170,6 @@ export function drawsToFill(needed: readonly Needed[]): Pmf {
   if (wanted.length === 0) return { from: 0, p: [1] };
   checkOdds(wanted.map((one) => one.chance));
   const most = mostDrawsToFill(wanted);
-  const logFactorial = [0];
-  for (let n = 1; n <= most; n++) logFactorial.push(logFactorial[n - 1]! + Math.log(n));
   // filled[n]: chance that the outcomes taken so far are filled when n draws are left for them.
   const rest = 1 - wanted.reduce((total, one) => total + one.chance, 0);
   let mass = Math.max(0, rest);
@@ -189,13 +187,7 @@ export function drawsToFill(needed: readonly Needed[]): Pmf {
       const reach = REACH_SD * Math.sqrt(n * share * (1 - share)) + REACH_SD;
       const last = Math.min(n, Math.ceil(n * share + reach));
       let j = Math.max(0, Math.floor(n * share - reach));
-      let term = Math.exp(
-        logFactorial[n]! -
-          logFactorial[j]! -
-          logFactorial[n - j]! +
-          j * Math.log(share) +
-          (n - j) * Math.log1p(-share),
-      );
+      let term = binomialAt(n, j, share);
       let total = 0;
       for (; j <= last; j++) {
         if (j >= times) total += term * before[n - j]!;
@@ -210,14 +202,36 @@ export function drawsToFill(needed: readonly Needed[]): Pmf {
   };
 }
 
+/** ln n!, each computed once. */
+const logFactorials = [0];
+function logFactorial(n: number): number {
+  for (let k = logFactorials.length; k <= n; k++) logFactorials.push(logFactorials[k - 1]! + Math.log(k));
+  return logFactorials[n]!;
+}
+
+/** Chance that `k` of `n` draws show an outcome of chance `p`, 0 < p < 1; through logarithms, so that it never vanishes too early. */
+const binomialAt = (n: number, k: number, p: number): number =>
+  Math.exp(
+    logFactorial(n) - logFactorial(k) - logFactorial(n - k) + k * Math.log(p) + (n - k) * Math.log1p(-p),
+  );
+
 /** Chance that fewer than `times` of `draws` draws show an outcome of this chance. */
 function binomialBelow(draws: number, chance: number, times: number): number {
-  if (chance >= 1) return draws < times ? 1 : 0;
-  let term = Math.exp(draws * Math.log1p(-chance));
+  if (draws < times) return 1;
+  if (chance >= 1) return 0;
+  // From the likeliest count that is asked for, downwards and upwards.
+  const start = Math.min(times - 1, Math.floor((draws + 1) * chance));
+  const odds = chance / (1 - chance);
   let total = 0;
-  for (let k = 0; k < times; k++) {
+  let term = binomialAt(draws, start, chance);
+  for (let k = start; k >= 0 && term > 0; k--) {
     total += term;
-    term *= ((draws - k) / (k + 1)) * (chance / (1 - chance));
+    term *= k / ((draws - k + 1) * odds);
+  }
+  term = binomialAt(draws, start, chance);
+  for (let k = start; k < times - 1 && term > 0; k++) {
+    term *= ((draws - k) / (k + 1)) * odds;
+    total += term;
   }
   return Math.min(1, total);
 }

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { choose } from './binomial';
-import { drawsToFill, meanDrawsToFill, meanDrawsToSeeAll } from './coverage';
+import { drawsToFill, meanDrawsToFill, meanDrawsToSeeAll, mostDrawsToFill } from './coverage';
 import { enoughDrawn, hypergeometric, noneDrawn } from './hypergeometric';
 import { endings, pathTurns, turnsToEnd, turnsUntilFirst } from './markov';
 import {
@@ -137,6 +137,18 @@ describe('filling up', () => {
       ),
       { numRuns: 40 },
     );
+  });
+  it('takes hundreds of draws as exactly as a few', () => {
+    // A large share and many draws: far out, a binomial summed from nothing would have been nothing.
+    for (const chance of [0.5, 0.9, 1 / 216]) {
+      const needed = [{ chance, times: 400 > 1 / chance ? 400 : 2 }];
+      const all = drawsToFill(needed);
+      expect(total(all)).toBeCloseTo(1, 10);
+      expect(mean(all)).toBeCloseTo(needed[0]!.times / chance, 1);
+      expect(all.p.length - 1).toBe(mostDrawsToFill(needed));
+    }
+    const dice = [3, 4, 5, 6, 7, 8].map((k) => ({ chance: k / 216, times: 2 }));
+    expect(mean(drawsToFill(dice))).toBeCloseTo(meanDrawsToFill(dice), 2);
   });
   it('of nothing takes no draw, and of what never comes is refused', () => {
     expect(drawsToFill([{ chance: 0.5, times: 0 }])).toEqual(point(0));

@@ -51,7 +51,12 @@ describe('a recipe', () => {
 
   it('says which paper parts the pack cannot draw: some of a game of one’s own, none of the shelf', () => {
     const part = (material: string, times: number) => ({ material, times, each: 'game' as const });
-    const own = { ...newOwnGame(), parts: [part('board', 2), part('number-card', 8)] };
+    const own = {
+      ...newOwnGame(),
+      name: { en: 'Spin', es: 'Giro' },
+      goal: { en: 'Spin.', es: 'Giren.' },
+      parts: [part('board', 2), part('number-card', 8)],
+    };
     const mine = { gameId: ownGameId('x'), own, name: 'Mine', params: ownGame(own, 'x').presets[0]!.params };
     const notice = recipeOf({ ...plan, variants: [six, mine] }).notices.find(
       (one) => one.code === 'by-hand',

@@ -1,3 +1,4 @@
+import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { Ajv } from 'ajv';
 import { mean } from '~/core/chance/pmf';
@@ -7,9 +8,11 @@ import { gameFor } from '~/core/games';
 import { checkParams } from '~/core/games/params';
 import { sample, apart } from '~/core/games/testing';
 import { recipeOf } from '~/core/kits/recipe';
-import { say, WORDED } from '~/core/words/message';
+import { nameOf, say, WORDED } from '~/core/words/message';
 import { checkOwnGame } from './check';
 import { newOwnGame, ownFaults, ownGameSchema, type OwnGame } from './definition';
+import { closedRules, isClosed } from './closed';
+import { MOST_STEPS, tooMuch } from './cost';
 import { ownGame, ownGameId, storedId } from './game';
 import { outcomes, results } from './reckon';
 
@@ -199,6 +202,29 @@ describe('a definition', () => {
       expect(faults[place]).toMatch(reason);
     },
   );
+  it.each(['Race to {goal}', '<b>Bold</b>', "{'}", '}{ #', '{goal, plural, one {x}}', 'Tom’s "7" & more'])(
+    'may be called %j, and is shown so everywhere',
+    (en) => {
+      const own = named({ name: { en, es: `${en} en casa` } });
+      expect(checkOwnGame(own)).toEqual({ ok: true, value: own });
+      const game = gameFor({ gameId: 'own-test', own });
+      expect([nameOf(game, 'en'), nameOf(game, 'es')]).toEqual([en, `${en} en casa`]);
+      expect(game.reckon(game.presets[0]!.params, assume('K')).explained.length).toBeGreaterThan(0);
+    },
+  );
+  it('with a sentence that cannot be said for every number is refused', () => {
+    for (const [en, es] of [
+      ['Take {count, plural, one {# chip}}.', 'Tomen {count, plural, one {# ficha} other {# fichas}}.'],
+      ['Take {count, number, ::currency/XX}.', 'Tomen {count}.'],
+    ])
+      expect(Object.keys(ownFaults(named(step(en!, es!))))).toContain('steps.3.en');
+    expect(ownFaults(named(step('Take <b>{count}</b>.', 'Tomen <b>{count}</b>.')))).toEqual({});
+  });
+  it('drops characters that nobody sees, and refuses what has no end', () => {
+    const checked = checkOwnGame(named({ name: { en: 'Ferry\u200b Load\u202e', es: 'Carga' } }));
+    expect(checked.ok && checked.value.name.en).toBe('Ferry Load');
+    expect(checkOwnGame({ ...named(), cells: [Infinity] }).ok).toBe(false);
+  });
   it('of another shape is refused by its place', () => {
     const broken = {
       ...named(),
@@ -215,5 +241,95 @@ describe('a definition', () => {
     ]);
     expect(checkOwnGame([]).ok).toBe(false);
     expect(checkOwnGame({ ...named(), format: 'something else' }).ok).toBe(false);
+  });
+});
+
+describe('what it costs to reckon a game', () => {
+  const size = fc.record({
+    kind: fc.constantFrom('roll' as const, 'draw' as const, 'spin' as const),
+    count: fc.integer({ min: 1, max: 3 }),
+    from: fc.integer({ min: 0, max: 3 }),
+    to: fc.constantFrom(4, 6, 10, 20),
+    copies: fc.constantFrom(1, 4, 8),
+    make: fc.constantFrom('cover' as const, 'collect' as const, 'path' as const),
+    cells: fc.array(fc.nat(60), { minLength: 1, maxLength: 24 }),
+    number: fc.constantFrom(1, 20, 200),
+    turns: fc.boolean(),
+    most: fc.integer({ min: 1, max: 8 }),
+  });
+  it('is known beforehand: whatever is accepted is reckoned in a moment, and the rest says why not', () => {
+    let refused = 0;
+    let slowest = 0;
+    fc.assert(
+      fc.property(size, ({ kind, count, from, to, copies, make, cells, number, turns, most }) => {
+        const end = make === 'cover' ? 'covered' : turns ? 'turns' : 'reached';
+        const draft = named({
+          turn: { kind, count, from, to, copies },
+          make,
+          players: { fewest: 1, most },
+          end: { when: end, number },
+        });
+        const possible = [...results(draft, count).keys()].filter((one) => one <= 60);
+        const own =
+          make === 'cover'
+            ? { ...draft, cells: cells.map((cell) => possible[cell % possible.length]!) }
+            : draft;
+        const heavy = tooMuch(own, { players: most, count, number, cells: own.cells });
+        for (const sentence of Object.values(heavy)) expect(sentence).toMatch(/^[A-Z0-9].*\.$/);
+        if (Object.keys(heavy).length) {
+          refused++;
+          expect(checkOwnGame(own).ok).toBe(false);
+          return;
+        }
+        const game = ownGame(own, 'x');
+        const started = performance.now();
+        game.reckon({ ...game.presets[0]!.params, players: most }, assume('K'));
+        slowest = Math.max(slowest, performance.now() - started);
+      }),
+      { numRuns: 250, seed: 9 },
+    );
+    expect(refused).toBeGreaterThan(5);
+    // Wanted are 50 ms; a test machine may be busy with other things.
+    expect(slowest).toBeLessThan(400);
+    expect(MOST_STEPS).toBeLessThan(1e7);
+  }, 60_000);
+  it('is known for a turn of the bench as for the game itself', () => {
+    const own = named({ turn: turn({ count: 2 }), make: 'collect', end: { when: 'turns', number: 5 } });
+    const game = ownGame(own, 'x');
+    expect(checkParams(game, { ...game.presets[0]!.params, number: 5 }).ok).toBe(true);
+    const wide = ownGame(
+      { ...own, turn: turn({ count: 3, from: 0, to: 20 }), players: { fewest: 1, most: 8 } },
+      'x',
+    );
+    expect(checkParams(wide, { players: 8, count: 3, number: 200 })).toMatchObject({
+      ok: false,
+      errors: { number: expect.stringContaining('fewer turns') as string },
+    });
+  });
+});
+
+describe('a game that cannot be opened', () => {
+  const shut = (own: unknown) => gameFor({ gameId: 'own-x', own: own as OwnGame });
+  it('is stood in for by one that says so, and takes nothing down', () => {
+    for (const own of [
+      {},
+      { name: { en: 'Old', es: 'Viejo' } },
+      { ...named(), parts: [{ material: 'nothing' }] },
+      { ...named(), players: null },
+      closedRules('Old', 'it is old.'),
+    ]) {
+      const game = shut(own);
+      expect(isClosed(game)).toBe(true);
+      expect(nameOf(game, 'en').length).toBeGreaterThan(0);
+      const plan = { ageBand: 'K' as const, players: 2, assurance: 'usual' as const };
+      const recipe = recipeOf({
+        ...plan,
+        variants: [{ gameId: 'own-x', own: own as OwnGame, name: 'Ours', params: { x: 1 } }],
+      });
+      expect(recipe.notices.map(({ code, severity }) => [code, severity])).toContainEqual(['closed', 'stop']);
+      expect([...game.play({}, seeded(1))]).toEqual([]);
+    }
+    expect(isClosed(gameFor({ gameId: 'no-such-game' }))).toBe(true);
+    expect(isClosed(shut(named()))).toBe(false);
   });
 });

@@ -115,26 +115,23 @@ async function moreGames(createdBy: string): Promise<void> {
   ];
   await keep('harvest-mat', 'matched', 'Harvest, matched mat');
   await keep('row-call', 'two', 'Row call for two');
-  await saveKit({
-    name: 'Rainy afternoon',
-    ageBand: 'g1',
-    players: 2,
-    paper: 'letter',
-    assurance: 'usual',
-    variantIds,
-  });
+  await saveKit(
+    {
+      name: 'Rainy afternoon',
+      ageBand: 'g1',
+      players: 2,
+      paper: 'letter',
+      assurance: 'usual',
+      variantIds,
+    },
+    createdBy,
+  );
   await addOwnGame(FERRY_LOAD, createdBy);
-  await setMaterialsAtHand([
-    'two-colour-counter',
-    'chip',
-    'cube',
-    'die',
-    'card-deck',
-    'cup',
-    'pencil',
-    'hop-stone',
-    'paper-clip',
-  ]);
+  await setMaterialsAtHand(
+    ['two-colour-counter', 'chip', 'cube', 'die', 'card-deck', 'cup', 'pencil', 'hop-stone', 'paper-clip'],
+    undefined,
+    createdBy,
+  );
 }
 
 /** Loads the scenario when there is no school yet. Answers whether it did. */
@@ -151,23 +148,28 @@ export async function loadDemoWhenEmpty(
     personName: first!.name,
     passwordHash: await hashPassword(first!.password),
   });
+  const by = coordinator!.id;
   const helpers: Person[] = [];
   for (const one of others)
     helpers.push(
-      await createPerson({ name: one.name, role: one.role, passwordHash: await hashPassword(one.password) }),
+      await createPerson(
+        { name: one.name, role: one.role, passwordHash: await hashPassword(one.password) },
+        by,
+      ),
     );
-  const by = coordinator!.id;
-
   const families: Family[] = [];
   for (const [i, one] of FAMILIES.entries()) {
     families.push(
-      (await createFamily({
-        name: one.name,
-        language: one.language,
-        reach: `555-01${String(i + 10)}`,
-        underThree: one.underThree ?? false,
-        allergens: one.allergens ?? '',
-      }))!,
+      (await createFamily(
+        {
+          name: one.name,
+          language: one.language,
+          reach: `555-01${String(i + 10)}`,
+          underThree: one.underThree ?? false,
+          allergens: one.allergens ?? '',
+        },
+        by,
+      ))!,
     );
   }
 
@@ -185,30 +187,39 @@ export async function loadDemoWhenEmpty(
   const five = (await variantFrom('5-ordered', 'Spill five', 'K'))!;
   await variantFrom('8-unordered', 'Spill eight', 'g1');
 
-  const sixKit = (await saveKit({
-    name: 'First splits',
-    ageBand: 'g1',
-    players: 2,
-    paper: 'letter',
-    assurance: 'usual',
-    variantIds: [six.id],
-  }))!;
-  const tenKit = (await saveKit({
-    name: 'Partners of ten',
-    ageBand: 'g1',
-    players: 2,
-    paper: 'letter',
-    assurance: 'usual',
-    variantIds: [six.id, ten.id],
-  }))!;
-  await saveKit({
-    name: 'Small hands',
-    ageBand: 'K',
-    players: 2,
-    paper: 'letter',
-    assurance: 'usual',
-    variantIds: [five.id],
-  });
+  const sixKit = (await saveKit(
+    {
+      name: 'First splits',
+      ageBand: 'g1',
+      players: 2,
+      paper: 'letter',
+      assurance: 'usual',
+      variantIds: [six.id],
+    },
+    by,
+  ))!;
+  const tenKit = (await saveKit(
+    {
+      name: 'Partners of ten',
+      ageBand: 'g1',
+      players: 2,
+      paper: 'letter',
+      assurance: 'usual',
+      variantIds: [six.id, ten.id],
+    },
+    by,
+  ))!;
+  await saveKit(
+    {
+      name: 'Small hands',
+      ageBand: 'K',
+      players: 2,
+      paper: 'letter',
+      assurance: 'usual',
+      variantIds: [five.id],
+    },
+    by,
+  );
 
   await moreGames(by);
 

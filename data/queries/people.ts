@@ -160,7 +160,7 @@ async function addPerson(tx: Queryable, input: NewPerson, by: string | null): Pr
     .values({ ...input, nameKey: nameKey(input.name) })
     .returning(personColumns);
   const after = { name: input.name, role: input.role };
-  await log(tx, { thing: 'person', thingId: made!.id, kind: 'added', after, personId: by });
+  await log(tx, { thing: 'person', thingId: made!.id, kind: 'added', after, personId: by ?? made!.id });
   return made!;
 }
 

@@ -1,11 +1,13 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { sameName, type FamilyFields } from '~/core/lending/families';
+import Papa from 'papaparse';
+import { visible } from '~/core/check/keepable';
 import { familiesFromCsv, familiesToCsv } from './csv';
 
 const text = fc
-  .string({ unit: fc.constantFrom(...'ab Ñé,";\'=+-@\n0'), maxLength: 12 })
-  .map((value) => value.trim().normalize('NFC'));
+  .string({ unit: fc.constantFrom(...'ab Ñé,";|\'=+-@\n0＝'), maxLength: 12 })
+  .map((value) => visible(value));
 const families = fc
   .uniqueArray(
     fc.record({
@@ -40,6 +42,21 @@ describe('families as CSV', () => {
     ]);
     expect(csv).toContain("'=1+1,en,'+555");
     expect(csv.split('\r\n')).toHaveLength(3);
+  });
+
+  it('write no cell that runs in a program that cuts cells at another sign', () => {
+    fc.assert(
+      fc.property(families, (list) => {
+        const csv = familiesToCsv(list);
+        for (const delimiter of [',', ';', '|', '\t'])
+          for (const row of Papa.parse<string[]>(csv, { delimiter }).data)
+            for (const cell of row) expect(cell.replace(/^[\s"]+/, '')).not.toMatch(/^[=+\-@\uff1d]/);
+      }),
+    );
+    const csv = familiesToCsv([
+      { name: 'Family Auk; =1+1', language: 'en', reach: 'a;@SUM(1)', underThree: false, allergens: 'x|-2' },
+    ]);
+    expect(csv).toContain("Family Auk; '=1+1,en,a;'@SUM(1),no,x|'-2");
   });
 
   it('say of every bad row why, and keep the good ones', () => {

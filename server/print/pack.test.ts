@@ -244,6 +244,8 @@ describe('a pack', () => {
     const part = (material: string, times: number) => ({ material, times, each: 'game' as const });
     const own = {
       ...newOwnGame(),
+      name: { en: 'Spin', es: 'Giro' },
+      goal: { en: 'Spin.', es: 'Giren.' },
       cells: [4, 5, 6, 7],
       turn: { ...newOwnGame().turn, kind: 'spin' as const, from: 1, to: 6 },
       parts: [

@@ -113,7 +113,7 @@ function OneFamily({ loaderData, actionData }: Route.ComponentProps) {
             {actionData.problem}
           </Said>
         )}
-        {search.has('saved') && !actionData && (
+        {search.has('saved') && !actionData && !draft.restored && (
           <Said kind="done" word="Saved" live>
             What changed is kept.
             {search.has('merged') &&
@@ -180,38 +180,40 @@ function OneFamily({ loaderData, actionData }: Route.ComponentProps) {
           </Stack>
         </Sheet>
       </Stack>
-      <Sheet aria-labelledby="forget">
-        <Stack $gap="0.7rem">
-          <h2 id="forget">Forget this family</h2>
-          {!asking ? (
-            <>
-              <p>
-                On their request: name, reach, flags and the words of their answers are wiped; past loans stay
-                as loans of nobody. Older backups hold them until they are replaced.
-              </p>
-              <Button quiet clay onPress={() => setAsking(true)}>
-                Forget this family …
-              </Button>
-            </>
-          ) : (
-            <Form method="post" onSubmit={draft.drop}>
-              <input type="hidden" name="intent" value="forget" />
-              <Stack $gap="0.7rem">
-                <p>{family.name} will be gone from every list. This cannot be undone.</p>
-                <Row $gap="0.6rem">
-                  <Button type="submit" clay>
-                    Forget them for good
-                  </Button>
-                  <Button quiet onPress={() => setAsking(false)}>
-                    Keep them
-                  </Button>
-                </Row>
-              </Stack>
-            </Form>
-          )}
-        </Stack>
+      <Stack>
+        <Sheet aria-labelledby="forget">
+          <Stack $gap="0.7rem">
+            <h2 id="forget">Forget this family</h2>
+            {!asking ? (
+              <>
+                <p>
+                  On their request: name, reach, flags and the words of their answers are wiped; past loans
+                  stay as loans of nobody. Older backups hold them until they are replaced.
+                </p>
+                <Button quiet clay onPress={() => setAsking(true)}>
+                  Forget this family …
+                </Button>
+              </>
+            ) : (
+              <Form method="post" onSubmit={draft.drop}>
+                <input type="hidden" name="intent" value="forget" />
+                <Stack $gap="0.7rem">
+                  <p>{family.name} will be gone from every list. This cannot be undone.</p>
+                  <Row $gap="0.6rem">
+                    <Button type="submit" clay>
+                      Forget them for good
+                    </Button>
+                    <Button quiet onPress={() => setAsking(false)}>
+                      Keep them
+                    </Button>
+                  </Row>
+                </Stack>
+              </Form>
+            )}
+          </Stack>
+        </Sheet>
         <Changes rows={changes} words={FAMILY_FIELDS} />
-      </Sheet>
+      </Stack>
     </Workplace>
   );
 }

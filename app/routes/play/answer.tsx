@@ -182,7 +182,8 @@ export default function Answer({ loaderData, actionData }: Route.ComponentProps)
       </FamilyFrame>
     );
   }
-  if (loaderData.state === 'refused') {
+  // What was written stays in sight, also when it cannot be sent any more.
+  if (loaderData.state === 'refused' && !actionData) {
     return (
       <FamilyFrame language={language} path={path}>
         <h1>{words('tell')}</h1>
@@ -201,7 +202,11 @@ export default function Answer({ loaderData, actionData }: Route.ComponentProps)
       <h1>{words('tell')}</h1>
       <p>{words('tellWhy')}</p>
       <FormFrame method="post" action={`${path}/answer?lang=${language}`}>
-        <input type="hidden" name="loan" value={kept.loan || loaderData.loanId} />
+        <input
+          type="hidden"
+          name="loan"
+          value={kept.loan || ('loanId' in loaderData ? loaderData.loanId : '')}
+        />
         {actionData && <FamilyNote>{words(actionData.top)}</FamilyNote>}
         {NUMBERS.map(({ name, from, to }) => (
           <div key={name}>
