@@ -31,6 +31,15 @@ export default defineConfig({
       {
         ...shared,
         test: {
+          name: 'probe',
+          include: ['tests/probe/**/*.test.ts'],
+          testTimeout: 240_000,
+          hookTimeout: 300_000,
+        },
+      },
+      {
+        ...shared,
+        test: {
           name: 'journeys',
           include: ['tests/journeys/**/*.test.ts'],
           fileParallelism: false,

@@ -57,7 +57,7 @@ let cluster: Cluster | undefined;
 for (const signal of ['SIGINT', 'SIGTERM'] as const)
   process.on(signal, () => void (cluster?.stop() ?? Promise.resolve()).then(() => process.exit(1)));
 
-/** `npm test -- unit`, `-- database` or `-- journeys` runs that part alone, and `-- journeys desk` the files of that name. */
+/** `npm test -- unit`, `-- database`, `-- journeys` or `-- probe` runs that part alone, and `-- journeys desk` the files of that name. */
 const only = process.argv[2];
 const wanted = (part: string): boolean => only === undefined || only === part;
 
@@ -72,6 +72,10 @@ if (wanted('unit')) {
   await vitest('unit');
 }
 if (wanted('database') || wanted('journeys')) await withDatabase();
+if (wanted('probe')) {
+  console.log('Probe: two servers, a database, and what may happen to them');
+  await vitest('probe');
+}
 console.log(`\n${passed} passed, ${failed} failed`);
 process.exit(failed ? 1 : 0);
 

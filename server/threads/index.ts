@@ -7,6 +7,7 @@ import type { ShelfEntry } from '~/core/games/catalogue';
 import type { Assumptions, Params, Reckoning } from '~/core/games/types';
 import type { KitPlan, Recipe } from '~/core/kits/recipe';
 import type { PieceChoice } from '~/core/print/pack';
+import type { ReadCsv } from '../families/csv';
 import type { Asked, Pieces, Preview } from '../print/preview';
 import type { Task } from '../print/task';
 import { rememberedBy } from './remembered';
@@ -50,6 +51,9 @@ export const piecesOf = rememberedBy<Pieces, PieceChoice[]>((asked) => reckon('p
 export const recipeOf = rememberedBy<KitPlan, Recipe>((plan) => reckon('recipe', plan), 64);
 /** What the shelf says of a game of the school's own. */
 export const entryOf = rememberedBy<GameRef, ShelfEntry>((ref) => reckon('entry', ref), 200);
+/** A list of families, row by row. */
+export const readFamilies = (text: string, existing: string[]): Promise<ReadCsv> =>
+  reckon('families', { text, existing });
 export const shelf = (): Promise<ShelfEntry[]> =>
   pool('reckon').run(undefined, { name: 'shelf' }) as Promise<ShelfEntry[]>;
 /** What a bench shows at first. */

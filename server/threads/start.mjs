@@ -3,4 +3,4 @@ import { register } from 'tsx/esm/api';
 
 register();
 const work = await import('./worker.ts');
-export const { draw, preview, pieces, recipe, shelf, entry, reckoning } = work;
+export const { draw, families, preview, pieces, recipe, shelf, entry, reckoning } = work;

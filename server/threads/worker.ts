@@ -7,6 +7,7 @@ import type { Assumptions, Params, Reckoning } from '~/core/games/types';
 import { recipeOf, type KitPlan, type Recipe } from '~/core/kits/recipe';
 import type { PieceChoice } from '~/core/print/pack';
 import { CannotPrint } from '~/core/print/sheet';
+import { familiesFromCsv, type ReadCsv } from '../families/csv';
 import { pdfOf } from '../print/pdf';
 import { layOut, piecesIn, type Asked, type Pieces, type Preview } from '../print/preview';
 import { sheetsOf, type Task } from '../print/task';
@@ -33,6 +34,8 @@ export async function draw({ task, port }: { task: Task; port: MessagePort }): P
 }
 
 export const preview = (asked: Asked): Preview => layOut(asked);
+export const families = ({ text, existing }: { text: string; existing: string[] }): ReadCsv =>
+  familiesFromCsv(text, existing);
 export const pieces = (asked: Pieces): PieceChoice[] => piecesIn(asked);
 export const recipe = (plan: KitPlan): Recipe => recipeOf(plan);
 export const shelf = (): ShelfEntry[] => SHELF.map(entryOf);

@@ -2,8 +2,9 @@ import { data, Form, redirect, useNavigation } from 'react-router';
 import { count } from '~/core/words/numbers';
 import { LANGUAGES } from '~/core/words/message';
 import { importFamilies, listFamilies } from '~/data/queries/families';
-import { familiesFromCsv, MAX_CSV_BYTES, type ReadRow } from '~/server/families/csv';
+import { MAX_CSV_BYTES, type ReadRow } from '~/server/families/csv';
 import { requireRole } from '~/server/people/session';
+import { readFamilies } from '~/server/threads';
 import { Button, ButtonLink } from '~/app/ui/Button';
 import { Said } from '~/app/ui/Notices';
 import { Faint, Heading, Row, Sheet, Stack, State, TableFrame, Wide } from '~/app/ui/Page';
@@ -15,6 +16,9 @@ export async function loader({ request }: Route.LoaderArgs) {
   await requireRole(request, 'coordinator');
   return null;
 }
+
+/** So many rows are shown, those with a problem first. */
+const MOST_SHOWN = 200;
 
 interface Preview {
   problem?: string;
@@ -37,7 +41,7 @@ export async function action({ request }: Route.ActionArgs) {
   if (!text.trim()) return refuse('Choose a file first.');
   if (text.length > MAX_CSV_BYTES) return refuse('This list is too long to be read at once.');
   const existing = (await listFamilies()).map((family) => family.name);
-  const read = familiesFromCsv(text, existing);
+  const read = await readFamilies(text, existing);
   if (!read.ok) return refuse(read.problem);
   if (form.get('intent') !== 'import') return data<Preview>({ text, rows: read.rows });
   const added = await importFamilies(
@@ -128,7 +132,7 @@ export default function ImportFamilies({ actionData }: Route.ComponentProps) {
                   </tr>
                 </thead>
                 <tbody>
-                  {[...bad, ...good].map((row) => (
+                  {[...bad, ...good].slice(0, MOST_SHOWN).map((row) => (
                     <tr key={row.row}>
                       <td>{row.row}</td>
                       <td>{row.name || <Faint as="span">no name</Faint>}</td>
@@ -149,6 +153,12 @@ export default function ImportFamilies({ actionData }: Route.ComponentProps) {
                 </tbody>
               </table>
             </TableFrame>
+            {rows.length > MOST_SHOWN && (
+              <Faint>
+                {count(rows.length - MOST_SHOWN, 'more row')} {bad.length > MOST_SHOWN ? '' : 'that are right '}
+                are not shown.
+              </Faint>
+            )}
           </>
         )}
       </Stack>
