@@ -158,7 +158,12 @@ export async function restore(
   if (into !== undefined)
     made = await asked(sibling(url, 'postgres'), async (client) => {
       const { rowCount } = await client.query('select 1 from pg_database where datname = $1', [into]);
-      if (!rowCount) await client.query(`create database "${into}"`);
+      if (!rowCount)
+        await client.query(`create database "${into}"`).catch((error: Error & { code?: string }) => {
+          throw error.code === '42501'
+            ? new BackupTrouble(`This account may not make databases. Make it first: createdb ${into}`)
+            : error;
+        });
       return !rowCount;
     });
   const held = await asked(target, async (client) => {
