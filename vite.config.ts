@@ -21,8 +21,22 @@ const keepServerCodeHome: Plugin = {
 export default defineConfig(({ isSsrBuild }) => ({
   plugins: [reactRouter(), keepServerCodeHome],
   resolve: { tsconfigPaths: true },
-  // Its CommonJS build has no default export for Node's own modules.
-  ssr: { noExternal: ['styled-components'] },
+  ssr: {
+    noExternal: [
+      // Its CommonJS build has no default export for Node's own modules.
+      'styled-components',
+      // Of these only a part is used: built in, they are read in a moment instead of file by file at every start.
+      'react-aria-components',
+      'react-aria',
+      'react-stately',
+      /^@react-(aria|stately|types)\//,
+      /^@internationalized\//,
+      'recharts',
+      'lucide-react',
+      'drizzle-orm',
+      '@sinclair/typebox',
+    ],
+  },
   build: {
     assetsInlineLimit: 0,
     // The web server is built together with the pages: one program, and one pool of connections.
