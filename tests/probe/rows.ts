@@ -1,4 +1,5 @@
 /** All that is tried, with how often: in the tests of every day, and in the probe. */
+import { slowSettings } from './heavy';
 import { answersOfOthers, backupAndRestore, forgetting, heavyGames } from './keeping';
 import { brokenThings } from './broken';
 import { passwordLinks, passwordsTried, redirects, rolesEverywhere } from './door';
@@ -25,6 +26,7 @@ export const TRIALS: Record<string, Trial> = {
   largeBodies: { run: largeBodies, test: 1, probe: 3 },
   heavyGames: { run: heavyGames, test: 1, probe: 2 },
   brokenThings: { run: brokenThings, test: 1, probe: 1 },
+  slowSettings: { run: slowSettings, test: 1, probe: 2 },
   passwordsTried: { run: passwordsTried, test: 40, probe: 120 },
   passwordLinks: { run: passwordLinks, test: 1, probe: 3 },
   redirects: { run: redirects, test: 16, probe: 48 },

@@ -21,6 +21,7 @@ import { findVariant, listVariants } from '~/data/queries/kits';
 import { requireGame } from '~/server/games/find';
 import { isId } from '~/server/ids';
 import { requireRole } from '~/server/people/session';
+import { reckoningOf } from '~/server/threads';
 import { notFound } from '~/server/refusals';
 import { ButtonLink } from '~/app/ui/Button';
 import { Pick } from '~/app/ui/fields';
@@ -111,7 +112,10 @@ export async function loader({ request }: Route.LoaderArgs) {
     value: `variant:${id}`,
     label: `Your variant “${name}”`,
   }));
-  return { sides: [a, b] as const, options: [...variants, ...options] };
+  const firstOf = ({ ref, params, ageBand }: Side) =>
+    reckoningOf({ ref, params, assumptions: assume(ageBand) });
+  const firsts = await Promise.all([firstOf(a), firstOf(b)]);
+  return { sides: [a, b] as const, firsts, options: [...variants, ...options] };
 }
 
 const Pair = styled.div`
@@ -158,10 +162,10 @@ function read(knob: Knob, value: ParamValue): string {
 }
 
 export default function Compare({ loaderData }: Route.ComponentProps) {
-  const { sides, options } = loaderData;
+  const { sides, firsts, options } = loaderData;
   const [a, b] = sides;
-  const left = useReckoning(a.ref, a.params, assume(a.ageBand)).reckoning!;
-  const right = useReckoning(b.ref, b.params, assume(b.ageBand)).reckoning!;
+  const left = useReckoning(a.ref, a.params, assume(a.ageBand), { ...a, reckoning: firsts[0] }).reckoning!;
+  const right = useReckoning(b.ref, b.params, assume(b.ageBand), { ...b, reckoning: firsts[1] }).reckoning!;
   const navigate = useNavigate();
   const go = (keys: readonly string[]): void =>
     void navigate(

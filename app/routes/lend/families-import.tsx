@@ -155,7 +155,8 @@ export default function ImportFamilies({ actionData }: Route.ComponentProps) {
             </TableFrame>
             {rows.length > MOST_SHOWN && (
               <Faint>
-                {count(rows.length - MOST_SHOWN, 'more row')} {bad.length > MOST_SHOWN ? '' : 'that are right '}
+                {count(rows.length - MOST_SHOWN, 'more row')}{' '}
+                {bad.length > MOST_SHOWN ? '' : 'that are right '}
                 are not shown.
               </Faint>
             )}
