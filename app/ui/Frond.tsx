@@ -162,7 +162,7 @@ export const Frond = ({ waiting, person }: FrondProps) => (
       </nav>
       <form className="who" method="post" action="/sign-out" onSubmit={() => forgetDrafts()}>
         <div>
-          <NavLink to="/me">{person.name}</NavLink>
+          <NavLink to={person.role === 'coordinator' ? '/people' : '/me'}>{person.name}</NavLink>
         </div>
         <button type="submit">Sign out</button>
       </form>

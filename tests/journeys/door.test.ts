@@ -333,7 +333,6 @@ describe('the door', () => {
     const { page, complaints } = await visitor({ expected: /400|409/ });
     await signIn(page);
     await page.getByRole('link', { name: 'Coordinator' }).click();
-    await page.getByRole('link', { name: 'All people' }).click();
     await page.getByLabel('Name', { exact: true }).fill('Helper');
     await page.getByLabel('Password').fill('short');
     await page.getByRole('button', { name: 'Add this person' }).click();

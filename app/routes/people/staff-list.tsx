@@ -11,7 +11,7 @@ import { passwordLinkOf } from '~/server/links';
 import { givePasswordLink } from '~/server/people/passwords';
 import { hashPassword } from '~/server/people/password';
 import { requireRole } from '~/server/people/session';
-import { Button } from '~/app/ui/Button';
+import { Button, ButtonLink } from '~/app/ui/Button';
 import { Changes, plainValue, type FieldWords } from '~/app/ui/Changes';
 import { Choice, TextBox } from '~/app/ui/fields';
 import { Said } from '~/app/ui/Notices';
@@ -69,14 +69,23 @@ export default function People({ loaderData, actionData }: Route.ComponentProps)
   return (
     <Workplace>
       <Stack>
-        <Heading title="People">Who may sign in, and what is each of them here for?</Heading>
+        <Heading
+          title="People"
+          action={
+            <ButtonLink quiet href="/me">
+              Your own sign-in
+            </ButtonLink>
+          }
+        >
+          Who may sign in, and what is each of them here for?
+        </Heading>
         {errors.end && (
           <Said kind="stop" word="Not ended" live>
             {errors.end}
           </Said>
         )}
         {actionData?.link && (
-          <Said kind="done" word="A link for a new password" live>
+          <Said kind="done" word="A one-time link for a new password" live>
             Give it to {loaderData.people.find((one) => one.id === actionData.link?.id)?.name} in person or by
             a message only they read. It works once, within {LINK_HOURS} hours, and is shown only now:
             <p style={{ overflowWrap: 'anywhere', userSelect: 'all' }}>
@@ -115,12 +124,8 @@ export default function People({ loaderData, actionData }: Route.ComponentProps)
                       <Form method="post">
                         <input type="hidden" name="intent" value="link" />
                         <input type="hidden" name="person" value={person.id} />
-                        <Button
-                          type="submit"
-                          quiet
-                          aria-label={`Give ${person.name} a link for a new password`}
-                        >
-                          Link for a new password
+                        <Button type="submit" quiet aria-label={`Give ${person.name} a one-time link`}>
+                          One-time link
                         </Button>
                       </Form>
                       <Form method="post">
