@@ -29,6 +29,7 @@ import { Knobs } from '~/app/ui/Knobs';
 import { LengthRibbon } from '~/app/ui/LengthRibbon';
 import { Notices, Said } from '~/app/ui/Notices';
 import { Faint, Heading, Row, Sheet, Stack, TableFrame, Workplace } from '~/app/ui/Page';
+import { OnceAlive } from '~/app/ui/OnceAlive';
 import { PartsTable, Reckonings, roomOf } from '~/app/ui/Reckonings';
 import { Rehearsal } from '~/app/ui/Rehearsal';
 import { GameDrawing } from '~/app/ui/SheetView';
@@ -248,7 +249,9 @@ function Bench({ gameRef, chosen, variantId, first, ...start }: Route.ComponentP
                 <Faint>
                   {reckoning.skills.join(', ')}. First number down the side, second along the top.
                 </Faint>
-                <Weave practice={reckoning.practice} />
+                <OnceAlive height={320}>
+                  <Weave practice={reckoning.practice} />
+                </OnceAlive>
               </Sheet>
               <Sheet aria-labelledby="parts" style={{ flex: '1 1 380px' }}>
                 <Stack $gap="0.8rem">
@@ -266,7 +269,9 @@ function Bench({ gameRef, chosen, variantId, first, ...start }: Route.ComponentP
             {game.solve && (
               <Sheet aria-labelledby="solver">
                 <h2 id="solver">Try a layout</h2>
-                <Solver game={game} params={params} />
+                <OnceAlive height={300}>
+                  <Solver game={game} params={params} />
+                </OnceAlive>
               </Sheet>
             )}
             {game.peek && (

@@ -31,6 +31,7 @@ import { Faint, Heading, Row, Sheet, Stack, TableFrame, Wide } from '~/app/ui/Pa
 import { roomOf, shown } from '~/app/ui/Reckonings';
 import { GameDrawing } from '~/app/ui/SheetView';
 import { color } from '~/app/ui/theme';
+import { OnceAlive } from '~/app/ui/OnceAlive';
 import { useReckoning } from '~/app/ui/useReckoning';
 import { Weave } from '~/app/ui/Weave';
 import type { Route } from './+types/compare';
@@ -208,7 +209,9 @@ export default function Compare({ loaderData }: Route.ComponentProps) {
                     <GameDrawing shapes={game.drawing} width={90} />
                   </Row>
                   <LengthRibbon length={reckoning.length} />
-                  <Weave practice={reckoning.practice} />
+                  <OnceAlive height={320}>
+                    <Weave practice={reckoning.practice} />
+                  </OnceAlive>
                   <Notices notices={reckoning.notices.filter((notice) => notice.severity !== 'know')} />
                   <ButtonLink
                     quiet
