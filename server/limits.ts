@@ -1,4 +1,5 @@
 /** Limits on how often something may be tried. Counted in PostgreSQL, so that all server processes share them. */
+import { createHash } from 'node:crypto';
 import ipaddr from 'ipaddr.js';
 import { RateLimiterPostgres, RateLimiterRes } from 'rate-limiter-flexible';
 import { nameKey } from '~/core/people/name';
@@ -82,7 +83,10 @@ export async function trySignIn(input: {
   known: boolean;
 }): Promise<SignInTry> {
   const network = networkOf(input.address);
-  const who = input.who ?? `nobody ${nameKey(input.name).slice(0, 100)}`;
+  // What was typed in place of a name is nobody's to read: people type passwords there.
+  const who =
+    input.who ??
+    `nobody ${createHash('sha256').update(nameKey(input.name)).digest('base64url').slice(0, 22)}`;
   const mine = `${who} ${input.known ? 'known' : network}`;
   const counted: [Limit, string][] = [
     [perPerson, mine],

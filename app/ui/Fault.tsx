@@ -1,6 +1,6 @@
 import { isRouteErrorResponse } from 'react-router';
 import styled from 'styled-components';
-import { ButtonLink } from './Button';
+import { Button, ButtonLink } from './Button';
 import { color } from './theme';
 
 const Frame = styled.main`
@@ -18,6 +18,8 @@ const Frame = styled.main`
 export interface FaultProps {
   title: string;
   text: string;
+  /** It passes by itself: the same page can be asked for again. */
+  passes?: boolean;
 }
 
 /** What a person is told about an error. What the server logged is never shown. */
@@ -28,7 +30,7 @@ export function faultOf(error: unknown): FaultProps {
     // The server answered before the application did: its first sentence is the title.
     if (typeof error.data === 'string' && [400, 403, 413, 415, 503].includes(error.status)) {
       const [, title, text] = /^([^.]+)\. ([^]+)$/.exec(error.data.trim()) ?? [];
-      if (title && text && text.length < 600) return { title, text };
+      if (title && text && text.length < 600) return { title, text, passes: error.status === 503 };
     }
     if (error.status === 404)
       return {
@@ -45,7 +47,7 @@ export function faultOf(error: unknown): FaultProps {
 }
 
 /** An error as a page of its own. */
-export const Fault = ({ title, text }: FaultProps) => (
+export const Fault = ({ title, text, passes }: FaultProps) => (
   <Frame>
     <svg
       width="72"
@@ -61,6 +63,10 @@ export const Fault = ({ title, text }: FaultProps) => (
     </svg>
     <h1>{title}</h1>
     <p>{text}</p>
-    <ButtonLink href="/">Go to the first page</ButtonLink>
+    {passes ? (
+      <Button onPress={() => window.location.reload()}>Try again</Button>
+    ) : (
+      <ButtonLink href="/">Go to the first page</ButtonLink>
+    )}
   </Frame>
 );

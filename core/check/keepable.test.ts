@@ -24,6 +24,15 @@ describe('text as it can be seen', () => {
     for (const text of ['👩‍👧 Family', 'نامه‌ای', '❤️']) expect(visible(text)).toBe(text.normalize('NFC'));
   });
 
+  it('takes time in its length, whatever it is made of', () => {
+    for (const part of ['\u200d', 'a\u200d', ' \u200c', '\ufe0f ', '\ud800', '\u3164', "'=", ' \n'])
+      for (const lines of [true, false]) {
+        const from = performance.now();
+        visible(`x${part.repeat(200_000)}y`, lines);
+        expect([part, performance.now() - from < 1500]).toEqual([part, true]);
+      }
+  });
+
   it('keeps line ends where there are lines', () => {
     expect(visible('one\r\ntwo\tthree', true)).toBe('one\ntwo\tthree');
     expect(visible('one\r\ntwo\tthree')).toBe('one two three');
@@ -59,6 +68,7 @@ describe('values from outside', () => {
     expect(() => readJson('['.repeat(2_000_000))).toThrow(RangeError);
     expect(readJson('['.repeat(MOST_DEPTH) + ']'.repeat(MOST_DEPTH))).toBeDefined();
     expect(() => readJson('{"a":}')).toThrow(SyntaxError);
+    expect(() => readJson(`[${'1,'.repeat(100_000)}1]`)).toThrow(RangeError);
   });
 
   it('make a sentence and never an error, whatever they are', () => {

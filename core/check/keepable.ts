@@ -1,5 +1,7 @@
 /** What may be kept at all: text without characters that hide or break things, numbers that end, shallow values. */
 
+/** A value from outside has no more parts than this; the largest of ours, a game's definition, has some hundreds. */
+const MOST_PARTS = 5000;
 /** Values from outside are nested no deeper than this; the deepest of ours, a game's definition, has four levels. */
 export const MOST_DEPTH = 24;
 
@@ -7,7 +9,9 @@ const CONTROL = /(?![\n\t])\p{Cc}/gu;
 const JOINER = '(?:\\u200c|\\u200d|\\ufe0e|\\ufe0f)';
 /** Characters that take no room and change what is seen around them. Joiners and signs of emoji stay between others. */
 const UNSEEN = new RegExp(`(?!${JOINER})\\p{Default_Ignorable_Code_Point}|[\\u2800\\ufff9-\\ufffb]`, 'gu');
-const LOOSE_JOINER = new RegExp(`(?<=^|\\s)${JOINER}+|(?:\\u200c|\\u200d)+(?=\\s|$)`, 'gu');
+const BLANK = /\s/;
+const JOINERS = '\u200c\u200d\ufe0e\ufe0f';
+
 const LONE_HALF = /[\ud800-\udbff](?![\udc00-\udfff])|(?<![\ud800-\udbff])[\udc00-\udfff]/;
 const LONE_HALVES = new RegExp(LONE_HALF, 'g');
 
@@ -22,10 +26,29 @@ export function visible(text: string, lines = false): string {
     .replace(/\r\n?/g, '\n')
     .replace(CONTROL, '')
     .replace(UNSEEN, '')
-    .replace(lines ? /[^\S\n\t]/gu : /\s+/gu, ' ')
-    .replace(LOOSE_JOINER, '');
-  return seen.trim();
+    .replace(lines ? /[^\S\n\t]/gu : /\s+/gu, ' ');
+  return withoutLooseJoiners(seen).trim();
 }
+
+/** Joiners that join nothing, at the ends of words, are dropped. Takes time in the length of the text. */
+function withoutLooseJoiners(text: string): string {
+  if (![...JOINERS].some((joiner) => text.includes(joiner))) return text;
+  let made = '';
+  // Joiners that wait for the letter they join to the one before.
+  let held = '';
+  let inWord = false;
+  for (const char of text)
+    if (JOINERS.includes(char)) held += inWord ? char : '';
+    else {
+      const blank = BLANK.test(char);
+      made += (blank ? signsOf(held) : held) + char;
+      held = '';
+      inWord = !blank;
+    }
+  return made + signsOf(held);
+}
+/** Signs that say how a picture is drawn stay behind it. */
+const signsOf = (held: string): string => held.replace(/[\u200c\u200d]/g, '');
 
 /** What cannot be kept in a value from a file or a browser: its path with dots, and a sentence. */
 export function unkeepable(
@@ -50,10 +73,11 @@ export function unkeepable(
 
 /**
  * Reads JSON that came from outside. Throws SyntaxError where it is no JSON, and RangeError where it is nested so
- * deeply that reading on would be of no use; neither takes longer than the text is long.
+ * deeply, or has so many parts, that reading on would be of no use; neither takes longer than the text is long.
  */
 export function readJson(text: string): unknown {
   let depth = 0;
+  let parts = 0;
   let inText = false;
   for (let i = 0; i < text.length; i++) {
     const char = text.charCodeAt(i);
@@ -64,6 +88,7 @@ export function readJson(text: string): unknown {
     else if (char === 0x5b || char === 0x7b) {
       if (++depth > MOST_DEPTH) throw new RangeError('nested too deeply');
     } else if (char === 0x5d || char === 0x7d) depth--;
+    else if (char === 0x2c && ++parts > MOST_PARTS) throw new RangeError('too many parts');
   }
   return JSON.parse(text) as unknown;
 }

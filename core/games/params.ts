@@ -4,6 +4,10 @@ import { readCards } from '~/core/cards/deck';
 import { checkJson, type Checked, type FieldErrors } from '~/core/check/check';
 import type { Game, Params } from './types';
 
+/** No list of a setting is longer: a deck has fifty-two cards, and two of them are named at most. */
+const MOST_ITEMS = 200;
+const MOST_CHARS = 2000;
+
 /** Signs as they are found on keyboards. */
 const KEYBOARD_SIGNS: Record<string, string> = { '-': '−', '*': '×', x: '×', X: '×', '/': '÷', ':': '÷' };
 
@@ -13,6 +17,16 @@ const KEYBOARD_SIGNS: Record<string, string> = { '-': '−', '*': '×', x: '×',
  */
 export function checkParams(game: Game, input: unknown): Checked<Params> {
   const properties = game.schema.properties as Record<string, TSchema>;
+  const long = Object.entries(typeof input === 'object' && input !== null ? input : {}).find(
+    ([, value]: [string, unknown]) =>
+      (typeof value === 'string' && value.length > MOST_CHARS) ||
+      (Array.isArray(value) && value.length > MOST_ITEMS),
+  );
+  if (long)
+    return {
+      ok: false,
+      errors: { [long[0]]: `${properties[long[0]]?.title ?? 'This'} is too long to be read.` },
+    };
   const eased =
     typeof input === 'object' && input !== null && !Array.isArray(input)
       ? Object.fromEntries(

@@ -25,9 +25,12 @@ export function familiesToCsv(families: readonly FamilyFields[]): string {
 const FORMULA = /(^|[;,|\t\r\n])([\s"]*)('*)([=+\-@\uff1d\uff0b\uff0d\uff20])/g;
 const toCell = (text: string): string => text.replace(FORMULA, "$1$2'$3$4");
 const fromCell = (text: string): string =>
-  text.replace(FORMULA, (all, sign: string, between: string, marks: string, first: string) =>
-    marks ? `${sign}${between}${marks.slice(1)}${first}` : all,
-  );
+  // Longer than any field of ours: it is refused anyway.
+  text.length > 2000
+    ? text
+    : text.replace(FORMULA, (all, sign: string, between: string, marks: string, first: string) =>
+        marks ? `${sign}${between}${marks.slice(1)}${first}` : all,
+      );
 
 export interface ReadRow {
   /** Line in the file, the heading being line 1. */

@@ -23,7 +23,7 @@ function readOwnGame(text: string): Read {
   } catch (error) {
     return whole(
       error instanceof RangeError
-        ? 'This is nested too deeply to be a game. Nothing was read.'
+        ? 'This is nested too deeply, or has too many parts, to be a game. Nothing was read.'
         : `This is not JSON: something is wrong ${whereOf(text)}.`,
     );
   }

@@ -11,6 +11,8 @@ const KINDS: readonly { type: string; starts: readonly number[] }[] = [
 
 export type MarkReading = { ok: true; data: string } | { ok: false; problem: string };
 
+/** On a label it is a few centimetres wide: more points than this are not seen. */
+const MOST_SIDE = 1200;
 /** A picture has at most so many points: a small file can unfold to a very large one. */
 const MOST_POINTS = 16_000_000;
 
@@ -33,7 +35,9 @@ export async function readMark(bytes: Uint8Array): Promise<MarkReading> {
       'This picture is damaged or unusually large. Open it in a picture program, save it anew and choose it again.',
   };
   try {
-    const picture = sharp(bytes, { failOn: 'warning', limitInputPixels: MOST_POINTS }).autoOrient();
+    const picture = sharp(bytes, { failOn: 'warning', limitInputPixels: MOST_POINTS })
+      .autoOrient()
+      .resize({ width: MOST_SIDE, height: MOST_SIDE, fit: 'inside', withoutEnlargement: true });
     const written =
       kind.type === 'image/png'
         ? picture.toColourspace('srgb').png()
