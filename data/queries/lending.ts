@@ -1,31 +1,10 @@
-import { and, asc, desc, eq, gt, isNull, lt, sql } from 'drizzle-orm';
+import { and, asc, desc, eq, gt, isNull, sql } from 'drizzle-orm';
 import { db, refusedBy, transaction, type Queryable } from '../db';
 import { answer, buildRun, copy, family, kit, loan, loanEvent, partCount } from '../schema';
+import { record, takeBackCounts, type Count } from './counts';
+import { lockCopy, lockCopyOf, lockFamily } from './locks';
 
 export type LendResult = { ok: true; loanId: string } | { ok: false; reason: 'out' | 'gone' };
-
-/** Locks a copy: whatever happens to one copy happens one after the other. False when there is none. */
-async function lockCopy(tx: Queryable, copyId: string): Promise<boolean> {
-  const rows = await tx.select({ id: copy.id }).from(copy).where(eq(copy.id, copyId)).for('update');
-  return rows.length > 0;
-}
-
-/** Locks the copy of a loan, which never changes; its id, or undefined when there is no such loan. */
-export async function lockCopyOf(tx: Queryable, loanId: string): Promise<string | undefined> {
-  const [found] = await tx.select({ copyId: loan.copyId }).from(loan).where(eq(loan.id, loanId));
-  if (found) await lockCopy(tx, found.copyId);
-  return found?.copyId;
-}
-
-/** Holds a family in its place: it is not forgotten meanwhile. False when it was. */
-export async function lockFamily(tx: Queryable, familyId: string): Promise<boolean> {
-  const rows = await tx
-    .select({ id: family.id })
-    .from(family)
-    .where(and(eq(family.id, familyId), isNull(family.forgottenAt)))
-    .for('share');
-  return rows.length > 0;
-}
 
 /**
  * Lends a copy. The copy's row is locked, and a unique index refuses a second open loan whatever happens: of two
@@ -195,12 +174,6 @@ export function undoLoan(loanId: string, personId: string): Promise<Undone> {
   });
 }
 
-export interface Count {
-  material: string;
-  expected: number;
-  counted: number;
-}
-
 /** Takes a copy back and records what was counted. Answers false when the loan is not open any more. */
 export function takeBack(input: {
   loanId: string;
@@ -309,109 +282,6 @@ async function laterThan(
       ? 'Parts were put back into this copy since. Undo that first; nothing was changed.'
       : 'This copy was counted again since. Nothing was changed.';
   return undefined;
-}
-
-async function record(
-  tx: Queryable,
-  copyId: string,
-  cause: 'return' | 'mend' | 'undone',
-  counts: Count[],
-  personId: string | null,
-  loanId: string | null,
-): Promise<void> {
-  if (counts.length)
-    await tx.insert(partCount).values(counts.map((count) => ({ copyId, loanId, cause, personId, ...count })));
-}
-
-/** Enters, for some counts of a copy, what was counted before the first of them. */
-async function takeBackCounts(
-  tx: Queryable,
-  copyId: string,
-  entries: readonly (Count & { serial: number })[],
-  personId: string,
-): Promise<void> {
-  const before = await latestCounts(tx, copyId, Math.min(...entries.map((entry) => entry.serial)));
-  const undone = entries.map(({ material, expected }) => ({
-    material,
-    expected,
-    counted: before.find((one) => one.material === material)?.counted ?? expected,
-  }));
-  await record(tx, copyId, 'undone', undone, personId, null);
-}
-
-/** The latest count of every part of a copy; with `before`, as it stood before the entry of that serial. */
-async function latestCounts(tx: Queryable, copyId: string, before?: number): Promise<Count[]> {
-  return tx
-    .selectDistinctOn([partCount.material], {
-      material: partCount.material,
-      expected: partCount.expected,
-      counted: partCount.counted,
-    })
-    .from(partCount)
-    .where(and(eq(partCount.copyId, copyId), before === undefined ? undefined : lt(partCount.serial, before)))
-    .orderBy(partCount.material, desc(partCount.serial));
-}
-
-export interface Shortage extends Count {
-  copyId: string;
-  tag: string;
-  kitName: string;
-}
-
-/** Parts that copies lack now, by their latest counts; of one copy or of all. */
-export async function listShortages(copyId?: string): Promise<Shortage[]> {
-  const latest = await db()
-    .selectDistinctOn([partCount.copyId, partCount.material], {
-      copyId: partCount.copyId,
-      tag: copy.tag,
-      kitName: kit.name,
-      material: partCount.material,
-      expected: partCount.expected,
-      counted: partCount.counted,
-    })
-    .from(partCount)
-    .innerJoin(copy, eq(copy.id, partCount.copyId))
-    .innerJoin(kit, eq(kit.id, copy.kitId))
-    .where(copyId ? eq(partCount.copyId, copyId) : undefined)
-    .orderBy(partCount.copyId, partCount.material, desc(partCount.serial));
-  return latest.filter((one) => one.counted < one.expected);
-}
-
-/** Records that the missing parts of a copy were put back. */
-export function mend(copyId: string, personId: string): Promise<number> {
-  return transaction(async (tx) => {
-    await lockCopy(tx, copyId);
-    const short = (await latestCounts(tx, copyId)).filter((one) => one.counted < one.expected);
-    await record(
-      tx,
-      copyId,
-      'mend',
-      short.map((one) => ({ ...one, counted: one.expected })),
-      personId,
-      null,
-    );
-    return short.length;
-  });
-}
-
-/** Takes back the last mending of a copy. Answers false when something was counted since, or nothing was mended. */
-export function undoMend(copyId: string, personId: string): Promise<boolean> {
-  return transaction(async (tx) => {
-    await lockCopy(tx, copyId);
-    const counts = await tx
-      .select()
-      .from(partCount)
-      .where(eq(partCount.copyId, copyId))
-      .orderBy(desc(partCount.serial));
-    const last = counts[0];
-    if (last?.cause !== 'mend') return false;
-    // Entries of one transaction carry the same instant.
-    const entries = counts.filter(
-      (entry) => entry.cause === 'mend' && entry.at.getTime() === last.at.getTime(),
-    );
-    await takeBackCounts(tx, copyId, entries, personId);
-    return true;
-  });
 }
 
 export interface StrandEvent {

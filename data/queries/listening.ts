@@ -3,7 +3,7 @@ import type { Answer } from '~/core/listening/answer';
 import type { KitPlan } from '~/core/kits/recipe';
 import { db, transaction } from '../db';
 import { answer, buildRun, copy, family, kit, loan } from '../schema';
-import { lockCopyOf, lockFamily } from './lending';
+import { lockCopyOf, lockFamily } from './locks';
 import { soundPlan } from './sound';
 
 /**

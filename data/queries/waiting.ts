@@ -1,7 +1,7 @@
 /** What waits at each station, for the leaves of the frond. */
 import { sql } from 'drizzle-orm';
 import { db } from '../db';
-import { listShortages } from './lending';
+import { listShortages } from './counts';
 import { uncheckedLines } from './words';
 
 export interface Waiting {

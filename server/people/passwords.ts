@@ -2,7 +2,8 @@
 import { randomBytes } from 'node:crypto';
 import { checkForm, type FieldErrors } from '~/core/check/check';
 import { LINK_HOURS, newPasswordSchema } from '~/core/people/forms';
-import { addPasswordLink, passwordHashOf, setPassword } from '~/data/queries/people';
+import { passwordHashOf } from '~/data/queries/people';
+import { addPasswordLink, setPassword } from '~/data/queries/sessions';
 import { ownPasswordRight, tryOwnPassword } from '../limits';
 import { hashPassword, passwordFits } from './password';
 import { hashOf } from './session';

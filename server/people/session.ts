@@ -4,16 +4,15 @@
  */
 import { createHash, randomBytes } from 'node:crypto';
 import { createCookie, redirect } from 'react-router';
+import { findSchool, type Person } from '~/data/queries/people';
 import {
   createSession,
   isKnownBrowser,
   rememberBrowser,
   deleteSession,
   extendSession,
-  findSchool,
   findSession,
-  type Person,
-} from '~/data/queries/people';
+} from '~/data/queries/sessions';
 import type { Role } from '~/core/people/role';
 import { notAllowed } from '../refusals';
 import { browserWords } from './browser';

@@ -20,16 +20,8 @@ import { createFamily, familyFields, forgetFamily, updateFamily } from '~/data/q
 import { changeKit, findKit, saveKit, VariantGone, archiveVariant } from '~/data/queries/kits';
 import { changeDue, findLoan, takeBack, undoLoan, undoReturn } from '~/data/queries/lending';
 import { addAnswer } from '~/data/queries/listening';
-import {
-  addPasswordLink,
-  deactivatePerson,
-  endSessions,
-  findPasswordLink,
-  listSessions,
-  createPerson,
-  setSchoolMark,
-  schoolVersions,
-} from '~/data/queries/people';
+import { deactivatePerson, createPerson, setSchoolMark, schoolVersions } from '~/data/queries/people';
+import { addPasswordLink, endSessions, findPasswordLink, listSessions } from '~/data/queries/sessions';
 import { sound, soundPlan } from '~/data/queries/sound';
 import { lineChecks, saveLineWords } from '~/data/queries/words';
 import { isClosed } from '~/core/own/closed';

@@ -10,18 +10,16 @@ import {
   updateFamily,
 } from '~/data/queries/families';
 import { findCopy } from '~/data/queries/kits';
+import { listShortages, mend, undoMend } from '~/data/queries/counts';
 import {
   changeDue,
   findLoan,
   lastLoanOf,
   lend,
   listOut,
-  listShortages,
-  mend,
   strandOf,
   takeBack,
   undoLoan,
-  undoMend,
   undoReturn,
 } from '~/data/queries/lending';
 import { loan, loanEvent } from '~/data/schema';

@@ -20,13 +20,8 @@ import {
 import { randomTag } from '~/core/lending/tag';
 import { secureRandom } from '~/server/random';
 import { lend, listOut } from '~/data/queries/lending';
-import {
-  createSession,
-  deleteSession,
-  findPersonByName,
-  findSession,
-  setUpSchool,
-} from '~/data/queries/people';
+import { findPersonByName, setUpSchool } from '~/data/queries/people';
+import { createSession, deleteSession, findSession } from '~/data/queries/sessions';
 import { answeredSince, reachSince } from '~/data/queries/reach';
 import { waiting } from '~/data/queries/waiting';
 import { addLineChecks, checkedLanguages, lineChecks, uncheckedLines } from '~/data/queries/words';

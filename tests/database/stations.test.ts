@@ -16,15 +16,14 @@ import {
   markPrinted,
   saveKit,
 } from '~/data/queries/kits';
+import { mend, undoMend } from '~/data/queries/counts';
 import {
   listClosed,
   listLoansOfFamily,
   listOut,
-  mend,
   strandOf,
   takeBack,
   undoLoan,
-  undoMend,
   undoReturn,
 } from '~/data/queries/lending';
 import { addAnswer, listAnswers, markRead } from '~/data/queries/listening';

@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { showTag } from '~/core/lending/tag';
 import { addAnswer, listAnswers } from '~/data/queries/listening';
-import { listShortages, takeBack } from '~/data/queries/lending';
+import { listShortages } from '~/data/queries/counts';
+import { takeBack } from '~/data/queries/lending';
 import { today } from '~/server/today';
 import { lendOut } from '../world';
 import { smallSchoolForEach, expectAccessible, open, signIn, visitor } from './browser';

@@ -1,7 +1,7 @@
 /** Settings that take long to reckon, in everything that is shown of them: the server goes on answering others. */
 import { gameOf } from '~/core/games';
 import type { Field, Row } from './field';
-import { lagOf } from './malformed';
+import { lagOf } from './bodies';
 
 /** The settings that take longest of all that the knobs of the shelf can be turned to. */
 const SLOW: readonly [gameId: string, change: Record<string, unknown>][] = [

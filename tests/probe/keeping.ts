@@ -7,7 +7,7 @@ import { hashPassword } from '~/server/people/password';
 import { loadDemoWhenEmpty } from '~/data/demo/load';
 import { backUp, restore, sibling } from '~/server/backup/tools';
 import { lendOut, emptyDatabase } from '../world';
-import { lagOf } from './malformed';
+import { lagOf } from './bodies';
 import { raw } from './visitor';
 import type { Field, Row } from './field';
 import { newOwnGame } from '~/core/own/definition';

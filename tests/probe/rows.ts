@@ -5,7 +5,8 @@ import { brokenThings } from './broken';
 import { passwordLinks, passwordsTried, redirects, rolesEverywhere } from './door';
 import { connectionsEnded, databaseHeld, databaseKilled, serverKilled, serverStopped } from './falls';
 import type { Field, Row } from './field';
-import { largeBodies, malformedRequests } from './malformed';
+import { largeBodies } from './bodies';
+import { malformedRequests } from './malformed';
 import { archivingWhileAdding, lendingRaces, sentAgain } from './races';
 import { staleForms, undoing } from './stale';
 

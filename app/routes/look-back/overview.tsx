@@ -3,7 +3,7 @@ import { materialOf } from '~/core/kits/materials';
 import { daysAfter, showDay } from '~/core/lending/due';
 import { showTag } from '~/core/lending/tag';
 import { LANGUAGES } from '~/core/words/message';
-import { listShortages, mend, undoMend } from '~/data/queries/lending';
+import { listShortages, mend, undoMend } from '~/data/queries/counts';
 import { answeredSince, reachSince } from '~/data/queries/reach';
 import { isId } from '~/server/ids';
 import { requireRole } from '~/server/people/session';

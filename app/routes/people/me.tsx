@@ -1,7 +1,7 @@
 import { data, Form, Link, redirect, useNavigation, useSearchParams } from 'react-router';
 import type { FieldErrors } from '~/core/check/check';
 import { ROLE_NAMES } from '~/core/people/role';
-import { endSessions, listSessions } from '~/data/queries/people';
+import { endSessions, listSessions } from '~/data/queries/sessions';
 import { showTime } from '~/server/changes';
 import { isId } from '~/server/ids';
 import { changeOwnPassword } from '~/server/people/passwords';
@@ -11,6 +11,7 @@ import { TextBox } from '~/app/ui/fields';
 import { Said } from '~/app/ui/Notices';
 import { NotSaved } from '~/app/ui/NotSaved';
 import { Faint, Heading, Sheet, Stack, State, TableFrame, Workplace } from '~/app/ui/Page';
+import { NewPasswordFields } from './NewPasswordFields';
 import type { Route } from './+types/me';
 
 export const meta: Route.MetaFunction = () => [{ title: 'Your sign-in · Fern Basket' }];
@@ -140,21 +141,7 @@ export default function Me({ loaderData, actionData }: Route.ComponentProps) {
               autoComplete="current-password"
               error={errors.old}
             />
-            <TextBox
-              name="password"
-              label="New password"
-              inputType="password"
-              autoComplete="new-password"
-              error={errors.password}
-              hint="At least 12 characters; a few words in a row are fine."
-            />
-            <TextBox
-              name="again"
-              label="The new password again"
-              inputType="password"
-              autoComplete="new-password"
-              error={errors.again}
-            />
+            <NewPasswordFields errors={errors} />
             <Button type="submit" isPending={busy}>
               Change the password
             </Button>

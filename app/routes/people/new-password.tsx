@@ -1,15 +1,15 @@
 import { data, Form, redirect, useNavigation } from 'react-router';
-import { findPasswordLink, spendPasswordLink } from '~/data/queries/people';
+import { findPasswordLink, spendPasswordLink } from '~/data/queries/sessions';
 import { mayTryLink } from '~/server/limits';
 import { hashPassword } from '~/server/people/password';
 import { passwordFaults } from '~/server/people/passwords';
 import { hashOf, signIn } from '~/server/people/session';
 import { notFound, tooOften } from '~/server/refusals';
 import { Button } from '~/app/ui/Button';
-import { TextBox } from '~/app/ui/fields';
 import { NotSaved } from '~/app/ui/NotSaved';
 import { Stack } from '~/app/ui/Page';
 import { Door } from './Door';
+import { NewPasswordFields } from './NewPasswordFields';
 import type { Route } from './+types/new-password';
 
 export const meta: Route.MetaFunction = () => [
@@ -54,22 +54,7 @@ export default function NewPassword({ loaderData, actionData }: Route.ComponentP
         <Stack>
           <NotSaved errors={errors} />
           <input type="hidden" name="username" autoComplete="username" value={loaderData.name} readOnly />
-          <TextBox
-            name="password"
-            label="New password"
-            inputType="password"
-            autoComplete="new-password"
-            error={errors.password}
-            hint="At least 12 characters; a few words in a row are fine."
-            autoFocus
-          />
-          <TextBox
-            name="again"
-            label="The password again"
-            inputType="password"
-            autoComplete="new-password"
-            error={errors.again}
-          />
+          <NewPasswordFields again="The password again" errors={errors} autoFocus />
           <Button type="submit" isPending={busy}>
             Set this password and sign in
           </Button>

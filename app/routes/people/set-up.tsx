@@ -10,6 +10,7 @@ import { Choice, TextBox, TickBox } from '~/app/ui/fields';
 import { Said } from '~/app/ui/Notices';
 import { Row, Stack } from '~/app/ui/Page';
 import { Door } from './Door';
+import { NewPasswordFields } from './NewPasswordFields';
 import type { Route } from './+types/set-up';
 
 export const meta: Route.MetaFunction = () => [{ title: 'Set up · Fern Basket' }];
@@ -97,21 +98,7 @@ export default function SetUp({ actionData }: Route.ComponentProps) {
             error={errors.personName}
             hint="You will be the coordinator."
           />
-          <TextBox
-            name="password"
-            label="Password"
-            inputType="password"
-            autoComplete="new-password"
-            error={errors.password}
-            hint="At least 12 characters; a few words in a row are fine."
-          />
-          <TextBox
-            name="again"
-            label="The password again"
-            inputType="password"
-            autoComplete="new-password"
-            error={errors.again}
-          />
+          <NewPasswordFields label="Password" again="The password again" errors={errors} />
           <Button type="submit" isPending={busy}>
             Set up the school
           </Button>

@@ -1,14 +1,8 @@
 import { Form, Link, data, useSearchParams } from 'react-router';
 import { dueState, dueWords, showDay } from '~/core/lending/due';
 import { showTag } from '~/core/lending/tag';
-import {
-  findLoan,
-  listClosed,
-  listOut,
-  listShortages,
-  undoReturn,
-  type Undone,
-} from '~/data/queries/lending';
+import { listShortages } from '~/data/queries/counts';
+import { findLoan, listClosed, listOut, undoReturn, type Undone } from '~/data/queries/lending';
 import { isId } from '~/server/ids';
 import { materialOf } from '~/core/kits/materials';
 import { requireRole } from '~/server/people/session';

@@ -1,0 +1,115 @@
+/** What was counted of the parts of a copy, and what it lacks. */
+import { and, desc, eq, lt } from 'drizzle-orm';
+import { db, transaction, type Queryable } from '../db';
+import { copy, kit, partCount } from '../schema';
+import { lockCopy } from './locks';
+
+export interface Count {
+  material: string;
+  expected: number;
+  counted: number;
+}
+
+/** Enters counts of a copy. */
+export async function record(
+  tx: Queryable,
+  copyId: string,
+  cause: 'return' | 'mend' | 'undone',
+  counts: Count[],
+  personId: string | null,
+  loanId: string | null,
+): Promise<void> {
+  if (counts.length)
+    await tx.insert(partCount).values(counts.map((count) => ({ copyId, loanId, cause, personId, ...count })));
+}
+
+/** Enters, for some counts of a copy, what was counted before the first of them. */
+export async function takeBackCounts(
+  tx: Queryable,
+  copyId: string,
+  entries: readonly (Count & { serial: number })[],
+  personId: string,
+): Promise<void> {
+  const before = await latestCounts(tx, copyId, Math.min(...entries.map((entry) => entry.serial)));
+  const undone = entries.map(({ material, expected }) => ({
+    material,
+    expected,
+    counted: before.find((one) => one.material === material)?.counted ?? expected,
+  }));
+  await record(tx, copyId, 'undone', undone, personId, null);
+}
+
+/** The latest count of every part of a copy; with `before`, as it stood before the entry of that serial. */
+async function latestCounts(tx: Queryable, copyId: string, before?: number): Promise<Count[]> {
+  return tx
+    .selectDistinctOn([partCount.material], {
+      material: partCount.material,
+      expected: partCount.expected,
+      counted: partCount.counted,
+    })
+    .from(partCount)
+    .where(and(eq(partCount.copyId, copyId), before === undefined ? undefined : lt(partCount.serial, before)))
+    .orderBy(partCount.material, desc(partCount.serial));
+}
+
+export interface Shortage extends Count {
+  copyId: string;
+  tag: string;
+  kitName: string;
+}
+
+/** Parts that copies lack now, by their latest counts; of one copy or of all. */
+export async function listShortages(copyId?: string): Promise<Shortage[]> {
+  const latest = await db()
+    .selectDistinctOn([partCount.copyId, partCount.material], {
+      copyId: partCount.copyId,
+      tag: copy.tag,
+      kitName: kit.name,
+      material: partCount.material,
+      expected: partCount.expected,
+      counted: partCount.counted,
+    })
+    .from(partCount)
+    .innerJoin(copy, eq(copy.id, partCount.copyId))
+    .innerJoin(kit, eq(kit.id, copy.kitId))
+    .where(copyId ? eq(partCount.copyId, copyId) : undefined)
+    .orderBy(partCount.copyId, partCount.material, desc(partCount.serial));
+  return latest.filter((one) => one.counted < one.expected);
+}
+
+/** Records that the missing parts of a copy were put back. */
+export function mend(copyId: string, personId: string): Promise<number> {
+  return transaction(async (tx) => {
+    await lockCopy(tx, copyId);
+    const short = (await latestCounts(tx, copyId)).filter((one) => one.counted < one.expected);
+    await record(
+      tx,
+      copyId,
+      'mend',
+      short.map((one) => ({ ...one, counted: one.expected })),
+      personId,
+      null,
+    );
+    return short.length;
+  });
+}
+
+/** Takes back the last mending of a copy. Answers false when something was counted since, or nothing was mended. */
+export function undoMend(copyId: string, personId: string): Promise<boolean> {
+  return transaction(async (tx) => {
+    await lockCopy(tx, copyId);
+    const counts = await tx
+      .select()
+      .from(partCount)
+      .where(eq(partCount.copyId, copyId))
+      .orderBy(desc(partCount.serial));
+    const last = counts[0];
+    if (last?.cause !== 'mend') return false;
+    // Entries of one transaction carry the same instant.
+    const entries = counts.filter(
+      (entry) => entry.cause === 'mend' && entry.at.getTime() === last.at.getTime(),
+    );
+    await takeBackCounts(tx, copyId, entries, personId);
+    return true;
+  });
+}
