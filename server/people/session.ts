@@ -25,7 +25,7 @@ const USED_MS = 600_000;
 const cookie = createCookie('fern', { httpOnly: true, sameSite: 'lax', path: '/' });
 /** A browser that signed somebody in is known for half a year: strangers' tries do not lock it out. */
 const KNOWN_DAYS = 180;
-const known = createCookie('fern-known', { httpOnly: true, sameSite: 'lax', path: '/sign-in' });
+const known = createCookie('fern-known', { httpOnly: true, sameSite: 'lax', path: '/' });
 export const hashOf = (token: string): string => createHash('sha256').update(token).digest('hex');
 const isHttps = (request: Request): boolean => new URL(request.url).protocol === 'https:';
 

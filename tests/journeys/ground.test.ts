@@ -9,6 +9,7 @@ import { addOwnGame } from '~/data/queries/games';
 import { findKit, listCopies } from '~/data/queries/kits';
 import { takeBack } from '~/data/queries/lending';
 import { listAnswers } from '~/data/queries/listening';
+import { trySignIn } from '~/server/limits';
 import { today } from '~/server/today';
 import { lendOut, PASSWORD } from '../world';
 import { ADDRESS, expectAccessible, open, signIn, smallSchoolForEach, visitor } from './browser';
@@ -179,6 +180,24 @@ describe('one’s own sign-in', () => {
     await elsewhere.page.goto('/lend');
     await elsewhere.page.waitForURL('**/sign-in**');
     expect(complaints).toEqual([]);
+  });
+
+  it('is not shut by strangers who try passwords: her own browser still lets her in', async () => {
+    const { page, complaints } = await visitor();
+    await signIn(page, 'Helper');
+    await page.getByRole('button', { name: 'Sign out' }).click();
+    await page.waitForURL('**/sign-in');
+    for (let i = 0; i < 40; i++)
+      await trySignIn({ name: 'Helper', who: world.people.helper.id, address: `203.0.${i}.7`, known: false });
+    const stranger = await visitor({ expected: /429/ });
+    await open(stranger.page, '/sign-in');
+    await stranger.page.getByLabel('Name').fill('Helper');
+    await stranger.page.getByLabel('Password').fill(PASSWORD);
+    await stranger.page.getByRole('button', { name: 'Sign in' }).click();
+    await stranger.page.getByText('Too many tries.').waitFor();
+    await signIn(page, 'Helper');
+    await page.getByRole('heading', { name: 'Lend', level: 1 }).waitFor();
+    expect([...complaints, ...stranger.complaints]).toEqual([]);
   });
 
   it('is opened again with a link that a coordinator gives, once', async () => {
