@@ -99,6 +99,21 @@ export function TooLate<T extends object>({
   );
 }
 
+/** Says that what stands in a form was kept by this browser, and throws it away when that is wanted. */
+export const KeptHere = ({ onDrop, children }: { onDrop: () => void; children?: ReactNode }) => (
+  <Said
+    kind="know"
+    word="A draft of yours"
+    action={
+      <Button quiet onPress={onDrop}>
+        Throw the draft away
+      </Button>
+    }
+  >
+    What stands here was typed before in this browser and was not saved.{children}
+  </Said>
+);
+
 /** Says that what stands in a form is a draft of this browser, and what is newer in the store. */
 export function DraftNote<T extends object>({
   draft,
@@ -110,19 +125,10 @@ export function DraftNote<T extends object>({
   if (!draft.restored) return null;
   const { newer } = draft.restored;
   return (
-    <Said
-      kind="know"
-      word="A draft of yours"
-      action={
-        <Button quiet onPress={draft.drop}>
-          Throw the draft away
-        </Button>
-      }
-    >
-      What stands here was typed before in this browser and was not saved.
+    <KeptHere onDrop={draft.drop}>
       {newer.length > 0 &&
         ` Meanwhile somebody changed ${newer.map(({ field, to }) => `${words.label(field)} to “${words.show(field, to)}”`).join(', ')}. Your draft does not show it yet; saving keeps both where they do not meet.`}
-    </Said>
+    </KeptHere>
   );
 }
 

@@ -4,6 +4,7 @@ import { listVariants } from '~/data/queries/kits';
 import { saveKitForm } from '~/server/kits/save';
 import { requireRole } from '~/server/people/session';
 import { Heading, Stack, Workplace, Sheet } from '~/app/ui/Page';
+import { KeptHere } from '~/app/ui/Changes';
 import { useRemembered } from '~/app/ui/remember';
 import { Contents, KitForm, RecipeMargin, recipeOfDraft, shownOf, type KitDraft } from './KitForm';
 import type { Route } from './+types/new';
@@ -24,18 +25,19 @@ export async function action({ request }: Route.ActionArgs) {
 
 export default function NewKit({ loaderData, actionData }: Route.ComponentProps) {
   const { variants, paper } = loaderData;
-  const {
-    value: draft,
-    set,
-    forget,
-  } = useRemembered<KitDraft>('new kit', {
+  const empty: KitDraft = {
     name: '',
     ageBand: 'g1',
     players: 2,
     paper,
     assurance: 'usual',
     variantIds: [],
-  });
+  };
+  const { value: draft, set, forget, restored } = useRemembered<KitDraft>('new kit', empty);
+  const drop = (): void => {
+    set(empty);
+    forget();
+  };
   const recipe = shownOf(recipeOfDraft(draft, variants));
   return (
     <Workplace>
@@ -43,6 +45,7 @@ export default function NewKit({ loaderData, actionData }: Route.ComponentProps)
         <Heading title="A new kit">
           For whom is it, and what goes in? The margin counts as you choose.
         </Heading>
+        {restored && <KeptHere onDrop={drop} />}
         <Sheet aria-label="The kit">
           <KitForm
             draft={draft}

@@ -5,6 +5,7 @@ import { createFamily } from '~/data/queries/families';
 import { findSchool } from '~/data/queries/people';
 import { requireRole } from '~/server/people/session';
 import { Faint, Heading, Margin, Sheet, Stack, Workplace } from '~/app/ui/Page';
+import { KeptHere } from '~/app/ui/Changes';
 import { useRemembered } from '~/app/ui/remember';
 import { FamilyForm } from './FamilyForm';
 import type { Route } from './+types/family-new';
@@ -32,11 +33,16 @@ export async function action({ request }: Route.ActionArgs) {
 const EMPTY: FamilyFields = { name: '', language: 'en', reach: '', underThree: false, allergens: '' };
 
 export default function NewFamily({ loaderData, actionData }: Route.ComponentProps) {
-  const { value, set, forget } = useRemembered('new family', EMPTY);
+  const { value, set, forget, restored } = useRemembered('new family', EMPTY);
+  const drop = (): void => {
+    set(EMPTY);
+    forget();
+  };
   return (
     <Workplace>
       <Stack>
         <Heading title="Add a family" />
+        {restored && <KeptHere onDrop={drop} />}
         <Sheet>
           <FamilyForm
             value={value}

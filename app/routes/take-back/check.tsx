@@ -26,6 +26,7 @@ import {
   Workplace,
 } from '~/app/ui/Page';
 import { useReadyAction } from '~/app/ui/ScanLine';
+import { KeptHere } from '~/app/ui/Changes';
 import { useRemembered } from '~/app/ui/remember';
 import type { KitPart } from '~/core/kits/recipe';
 import type { Route } from './+types/check';
@@ -105,14 +106,13 @@ function Counting({
   const busy = useNavigation().state !== 'idle';
   const submit = useSubmit();
   const [search] = useSearchParams();
+  const complete = Object.fromEntries(parts.map((part) => [part.material, part.quantity]));
   const {
     value: counts,
     set,
     forget,
-  } = useRemembered<Record<string, number>>(
-    `return ${loan.id}`,
-    Object.fromEntries(parts.map((part) => [part.material, part.quantity])),
-  );
+    restored,
+  } = useRemembered<Record<string, number>>(`return ${loan.id}`, complete);
   const missing = parts.filter((part) => (counts[part.material] ?? 0) < part.quantity);
   const says = loan.closedAs
     ? undefined
@@ -144,6 +144,14 @@ function Counting({
           there.
         </Heading>
         {problem && <Said kind="stop">{problem}</Said>}
+        {restored && !loan.closedAs && (
+          <KeptHere
+            onDrop={() => {
+              set(complete);
+              forget();
+            }}
+          />
+        )}
         <Sheet>
           <Form method="post" onSubmit={forget}>
             <Stack>
