@@ -1,7 +1,7 @@
 /** What was counted of the parts of a copy, and what it lacks. */
-import { and, desc, eq, lt } from 'drizzle-orm';
+import { and, desc, eq, lt, sql } from 'drizzle-orm';
 import { db, transaction, type Queryable } from '../db';
-import { copy, kit, partCount } from '../schema';
+import { partCount } from '../schema';
 import { lockCopy } from './locks';
 
 export interface Count {
@@ -58,23 +58,23 @@ export interface Shortage extends Count {
   kitName: string;
 }
 
-/** Parts that copies lack now, by their latest counts; of one copy or of all. */
+/**
+ * Parts that copies lack now, by their latest counts; of one copy or of all. Only what was ever short is looked at
+ * again, so that the many complete counts of the years are not read.
+ */
 export async function listShortages(copyId?: string): Promise<Shortage[]> {
-  const latest = await db()
-    .selectDistinctOn([partCount.copyId, partCount.material], {
-      copyId: partCount.copyId,
-      tag: copy.tag,
-      kitName: kit.name,
-      material: partCount.material,
-      expected: partCount.expected,
-      counted: partCount.counted,
-    })
-    .from(partCount)
-    .innerJoin(copy, eq(copy.id, partCount.copyId))
-    .innerJoin(kit, eq(kit.id, copy.kitId))
-    .where(copyId ? eq(partCount.copyId, copyId) : undefined)
-    .orderBy(partCount.copyId, partCount.material, desc(partCount.serial));
-  return latest.filter((one) => one.counted < one.expected);
+  const { rows } = await db().execute<Shortage & Record<string, unknown>>(sql`
+    select c.id as "copyId", c.tag, k.name as "kitName", last.material, last.expected, last.counted
+    from (select distinct copy_id, material from part_count
+          where counted < expected ${copyId ? sql`and copy_id = ${copyId}` : sql``}) ever
+    cross join lateral (
+      select material, expected, counted from part_count p
+      where p.copy_id = ever.copy_id and p.material = ever.material order by p.serial desc limit 1) last
+    join copy c on c.id = ever.copy_id
+    join kit k on k.id = c.kit_id
+    where last.counted < last.expected
+    order by c.id, last.material`);
+  return rows;
 }
 
 /** Records that the missing parts of a copy were put back. */

@@ -69,7 +69,10 @@ export const kitVariant = pgTable(
       .references(() => variant.id),
     position: integer().notNull(),
   },
-  (table) => [primaryKey({ columns: [table.kitId, table.variantId] })],
+  (table) => [
+    primaryKey({ columns: [table.kitId, table.variantId] }),
+    index('kit_variant_by_variant').on(table.variantId),
+  ],
 );
 
 /** A batch of copies made together. `plan` and `parts` are as they were that day: later changes leave built copies alone. */

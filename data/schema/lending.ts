@@ -59,6 +59,13 @@ export const loan = pgTable(
     uniqueIndex('copy_is_out_already')
       .on(table.copyId)
       .where(sql`${table.closedAs} is null`),
+    index('loan_by_copy').on(table.copyId),
+    index('loan_ended')
+      .on(table.returnedOn, table.createdAt)
+      .where(sql`${table.closedAs} is not null`),
+    index('loan_out_by_family')
+      .on(table.familyId)
+      .where(sql`${table.closedAs} is null`),
     index('loan_by_family').on(table.familyId),
     index('loan_by_due').on(table.dueOn),
     check('due_after_lent', sql`${table.dueOn} >= ${table.lentOn}`),
@@ -104,7 +111,11 @@ export const partCount = pgTable(
     serial: integer().notNull().generatedAlwaysAsIdentity(),
   },
   (table) => [
-    index('part_count_by_copy').on(table.copyId, table.material),
+    index('part_count_latest').on(table.copyId, table.material, table.serial),
+    index('part_count_short')
+      .on(table.copyId, table.material)
+      .where(sql`${table.counted} < ${table.expected}`),
+    index('part_count_by_loan').on(table.loanId),
     check('counts_are_possible', sql`${table.counted} >= 0 and ${table.expected} >= 0`),
   ],
 );

@@ -1,3 +1,4 @@
+import { sql } from 'drizzle-orm';
 import { index, integer, pgTable, text, timestamp, uuid } from 'drizzle-orm/pg-core';
 import type { Level } from '~/core/listening/answer';
 import { loan } from './lending';
@@ -23,5 +24,10 @@ export const answer = pgTable(
     sentAt: timestamp({ withTimezone: true }).notNull().defaultNow(),
     readAt: timestamp({ withTimezone: true }),
   },
-  (table) => [index('answer_by_loan').on(table.loanId)],
+  (table) => [
+    index('answer_by_loan').on(table.loanId),
+    index('answer_new')
+      .on(table.sentAt)
+      .where(sql`${table.readAt} is null`),
+  ],
 );

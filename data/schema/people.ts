@@ -72,7 +72,7 @@ export const session = pgTable(
     usedAt: timestamp({ withTimezone: true }).notNull().defaultNow(),
     createdAt: timestamp({ withTimezone: true }).notNull().defaultNow(),
   },
-  (table) => [index('session_by_expiry').on(table.expiresAt)],
+  (table) => [index('session_by_expiry').on(table.expiresAt), index('session_by_person').on(table.personId)],
 );
 
 /** A link with which a person sets a new password, once. Only the hash of its key is kept. */

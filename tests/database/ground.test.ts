@@ -126,7 +126,7 @@ describe('the connection', () => {
       const client = new pg.Client({ connectionString: process.env.DATABASE_URL });
       await client.connect();
       const { rows } = await client.query('select count(*)::int as n from drizzle.__drizzle_migrations');
-      expect((rows[0] as { n: number }).n).toBe(5);
+      expect((rows[0] as { n: number }).n).toBeGreaterThan(4);
       await client.end();
     } finally {
       process.env.DATABASE_URL = before;

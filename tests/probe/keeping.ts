@@ -139,7 +139,7 @@ export async function answersOfOthers(field: Field, size: number): Promise<Row> 
 }
 
 /** Many years of a large school: 2,000 families, 400 copies, 20,000 loans with what was counted and answered. */
-async function growSchool(): Promise<void> {
+export async function growSchool(): Promise<void> {
   await db().execute(sql`
     insert into family (name, language, reach)
     select 'Family number ' || n, (array['en', 'es', 'ar', 'pt'])[1 + n % 4], '555-' || n from generate_series(1, 2000) n`);
