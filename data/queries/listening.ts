@@ -1,4 +1,4 @@
-import { and, asc, eq, inArray, isNull, sql } from 'drizzle-orm';
+import { and, desc, eq, inArray, isNull, sql } from 'drizzle-orm';
 import type { Answer } from '~/core/listening/answer';
 import type { KitPlan } from '~/core/kits/recipe';
 import { db, transaction } from '../db';
@@ -36,7 +36,10 @@ export interface AnswerRow {
   plan: KitPlan;
 }
 
-/** Every answer in order of arrival, with what it is about. */
+/** So many answers are listened to at once: years of them would keep everybody waiting. */
+const MOST_ANSWERS = 1000;
+
+/** The newest answers in order of arrival, with what they are about. */
 export const listAnswers = async (): Promise<AnswerRow[]> =>
   (
     await db()
@@ -55,8 +58,11 @@ export const listAnswers = async (): Promise<AnswerRow[]> =>
       .innerJoin(copy, eq(copy.id, loan.copyId))
       .innerJoin(buildRun, eq(buildRun.id, copy.buildRunId))
       .innerJoin(kit, eq(kit.id, copy.kitId))
-      .orderBy(asc(answer.sentAt))
-  ).map((row) => ({ ...row, plan: soundPlan(row.plan) }));
+      .orderBy(desc(answer.sentAt))
+      .limit(MOST_ANSWERS)
+  )
+    .reverse()
+    .map((row) => ({ ...row, plan: soundPlan(row.plan) }));
 
 /** Marks answers as read, or as unread again. */
 export async function markRead(ids: string[], read: boolean): Promise<void> {

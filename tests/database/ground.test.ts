@@ -15,11 +15,13 @@ import {
   transaction,
 } from '~/data/db';
 import { logOf } from '~/data/queries/changes';
+import { listShortages } from '~/data/queries/counts';
 import { claimDaily, tellDaily } from '~/data/queries/daily';
 import { createFamily, familyFields, forgetFamily, updateFamily } from '~/data/queries/families';
 import { changeKit, findKit, saveKit, VariantGone, archiveVariant } from '~/data/queries/kits';
 import { changeDue, findLoan, takeBack, undoLoan, undoReturn } from '~/data/queries/lending';
-import { addAnswer } from '~/data/queries/listening';
+import { addAnswer, listAnswers } from '~/data/queries/listening';
+import { waiting } from '~/data/queries/waiting';
 import { deactivatePerson, createPerson, setSchoolMark, schoolVersions } from '~/data/queries/people';
 import { addPasswordLink, endSessions, findPasswordLink, listSessions } from '~/data/queries/sessions';
 import { sound, soundPlan } from '~/data/queries/sound';
@@ -352,6 +354,31 @@ describe('a saved setting', () => {
     expect(
       soundPlan({ ageBand: 'K', players: 2, assurance: 'usual' } as Parameters<typeof soundPlan>[0]).variants,
     ).toEqual([]);
+  });
+});
+
+describe('years of a school', () => {
+  it('are listened to by their newest answers, and read for what is short without all that was complete', async () => {
+    const loan = await lendOut(world, { lentOn: '2026-11-01', dueOn: '2026-11-22' });
+    await db().execute(sql`
+      insert into answer (send_key, loan_id, language, level, sent_at)
+      select 'old ' || n, ${loan}, 'es', 'justRight', now() - make_interval(mins => n) from generate_series(1, 1200) n`);
+    const answers = await listAnswers();
+    expect([answers.length, answers.at(-1)!.answer.sendKey, answers[0]!.answer.sendKey]).toEqual([
+      1000,
+      'old 1',
+      'old 1000',
+    ]);
+    const [copy, other] = world.copies;
+    const count = (copyId: string, counted: number) =>
+      db().execute(
+        sql`insert into part_count (copy_id, cause, material, expected, counted) values (${copyId}, 'return', 'two-colour-counter', 6, ${counted})`,
+      );
+    for (const counted of [4, 6, 5]) await count(copy!.id, counted);
+    for (const counted of [2, 6]) await count(other!.id, counted);
+    expect((await listShortages()).map(({ tag, counted }) => [tag, counted])).toEqual([[copy!.tag, 5]]);
+    expect(await listShortages(other!.id)).toEqual([]);
+    expect(await waiting('2026-11-26')).toMatchObject({ lookBack: 1, lend: 2, listen: 1200 });
   });
 });
 

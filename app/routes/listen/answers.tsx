@@ -68,13 +68,17 @@ export async function loader({ request }: Route.LoaderArgs) {
       kitName,
       sentence: sentenceFor(heard, subject, expected),
       next: next && { ...next, gameId: only?.variant.gameId, rung: rung?.label },
-      rows: rows.reverse().map(({ answer, familyName, tag }) => ({
-        ...answer,
-        sentAt: answer.sentAt.toISOString().slice(0, 10),
-        isNew: answer.readAt === null,
-        familyName,
-        tag,
-      })),
+      older: Math.max(0, rows.length - MOST_SHOWN),
+      rows: rows
+        .reverse()
+        .slice(0, MOST_SHOWN)
+        .map(({ answer, familyName, tag }) => ({
+          ...answer,
+          sentAt: answer.sentAt.toISOString().slice(0, 10),
+          isNew: answer.readAt === null,
+          familyName,
+          tag,
+        })),
     };
   };
   return {
@@ -125,6 +129,8 @@ async function keepSlip(slip: string, words: string) {
       );
 }
 const MOST_WORDS = 1500;
+/** So many answers of one basket are shown, the newest; all of them count in its sentence. */
+const MOST_SHOWN = 40;
 
 const Voice = styled.article<{ $new: boolean }>`
   padding: 0.7rem 0 0.7rem 1rem;
@@ -224,6 +230,9 @@ export default function Answers({ loaderData, actionData }: Route.ComponentProps
                   {row.anythingElse && <p lang={row.language}>{row.anythingElse}</p>}
                 </Voice>
               ))}
+              {one.older > 0 && (
+                <Faint>{count(one.older, 'older answer')} counted above and not shown.</Faint>
+              )}
             </Stack>
           </Sheet>
         ))}

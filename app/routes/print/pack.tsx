@@ -1,4 +1,4 @@
-import { useRef } from 'react';
+import { useRef, type FormEvent } from 'react';
 import { data, Form, Link, redirect, useNavigation, useSubmit } from 'react-router';
 import { showTag } from '~/core/lending/tag';
 import { LANGUAGES } from '~/core/words/message';
@@ -156,7 +156,18 @@ export default function Pack({ loaderData, actionData }: Route.ComponentProps) {
       afterMs,
     );
   };
-  const busy = useNavigation().state !== 'idle';
+  const navigation = useNavigation();
+  const busy = navigation.state !== 'idle';
+  // Pages that are still being laid out keep nobody from drawing: what is chosen is drawn, seen or not.
+  const sending = busy && navigation.formMethod === 'POST';
+  const draw = (event: FormEvent): void => {
+    if (!form.current) return;
+    event.preventDefault();
+    clearTimeout(later.current);
+    const chosen = new URLSearchParams();
+    for (const [name, value] of new FormData(form.current)) chosen.append(name, String(value));
+    void submit({ intent: 'draw' }, { method: 'post', action: `/print?index&${chosen}` });
+  };
   if (choosable.length === 0) {
     return (
       <Workplace>
@@ -230,8 +241,8 @@ export default function Pack({ loaderData, actionData }: Route.ComponentProps) {
         )}
         {ready && (
           <Stack $gap="0.6rem">
-            <Form method="post">
-              <Button type="submit" name="intent" value="draw" isPending={busy}>
+            <Form method="post" onSubmit={draw}>
+              <Button type="submit" name="intent" value="draw" isPending={sending}>
                 {choices.scope === 'each' ? `Draw ${many} as PDF` : 'Draw these pages as PDF'}
               </Button>
             </Form>
