@@ -1,4 +1,4 @@
-import type { ReactNode } from 'react';
+import { useEffect, useRef, type ReactNode } from 'react';
 import styled from 'styled-components';
 import type { Merge } from '~/core/check/merge';
 import { Button } from './Button';
@@ -47,55 +47,63 @@ export function TooLate<T extends object>({
   what: string;
 }) {
   const value = draft.value as Record<string, unknown>;
+  const place = useRef<HTMLDivElement>(null);
+  // The button that was pressed may stand far below: what has to be decided comes into sight.
+  useEffect(() => {
+    place.current?.scrollIntoView({ block: 'start' });
+    place.current?.focus({ preventScroll: true });
+  }, [late]);
   return (
-    <Said kind="mind" word="Not saved yet" live>
-      {late.by} changed {what} at {late.at}, while you had it open. Both of you changed the same:
-      <TableFrame>
-        <table>
-          <thead>
-            <tr>
-              <th scope="col">What</th>
-              <th scope="col">Before</th>
-              <th scope="col">{late.by} made it</th>
-              <th scope="col">You made it</th>
-              <th scope="col">What shall stand?</th>
-            </tr>
-          </thead>
-          <tbody>
-            {late.clashes.map(({ field, base, mine, theirs }) => {
-              const name = words.label(field);
-              const takesTheirs = JSON.stringify(value[field]) === JSON.stringify(theirs);
-              return (
-                <tr key={field}>
-                  <th scope="row">{name}</th>
-                  <td>{base === undefined ? 'not known any more' : words.show(field, base)}</td>
-                  <td>{words.show(field, theirs)}</td>
-                  <td>{words.show(field, mine)}</td>
-                  <td>
-                    <Button
-                      quiet
-                      aria-label={takesTheirs ? `${name}: take mine after all` : `${name}: take theirs`}
-                      onPress={() =>
-                        draft.set((old) => ({ ...old, [field]: takesTheirs ? mine : theirs }) as T)
-                      }
-                    >
-                      {takesTheirs ? 'Theirs stands. Take mine' : 'Mine stands. Take theirs'}
-                    </Button>
-                  </td>
-                </tr>
-              );
-            })}
-          </tbody>
-        </table>
-      </TableFrame>
-      {late.taken.length > 0 && (
-        <p>
-          {late.by} also changed, and it stays:{' '}
-          {late.taken.map(({ field, to }) => `${words.label(field)}: ${words.show(field, to)}`).join('; ')}.
-        </p>
-      )}
-      <p>Look at the form once more and save it again: then what stands there is kept.</p>
-    </Said>
+    <div ref={place} tabIndex={-1} style={{ scrollMarginTop: '1rem', outline: 'none' }}>
+      <Said kind="mind" word="Not saved yet" live>
+        {late.by} changed {what} at {late.at}, while you had it open. Both of you changed the same:
+        <TableFrame>
+          <table>
+            <thead>
+              <tr>
+                <th scope="col">What</th>
+                <th scope="col">Before</th>
+                <th scope="col">{late.by} made it</th>
+                <th scope="col">You made it</th>
+                <th scope="col">What shall stand?</th>
+              </tr>
+            </thead>
+            <tbody>
+              {late.clashes.map(({ field, base, mine, theirs }) => {
+                const name = words.label(field);
+                const takesTheirs = JSON.stringify(value[field]) === JSON.stringify(theirs);
+                return (
+                  <tr key={field}>
+                    <th scope="row">{name}</th>
+                    <td>{base === undefined ? 'not known any more' : words.show(field, base)}</td>
+                    <td>{words.show(field, theirs)}</td>
+                    <td>{words.show(field, mine)}</td>
+                    <td>
+                      <Button
+                        quiet
+                        aria-label={takesTheirs ? `${name}: take mine after all` : `${name}: take theirs`}
+                        onPress={() =>
+                          draft.set((old) => ({ ...old, [field]: takesTheirs ? mine : theirs }) as T)
+                        }
+                      >
+                        {takesTheirs ? 'Theirs stands. Take mine' : 'Mine stands. Take theirs'}
+                      </Button>
+                    </td>
+                  </tr>
+                );
+              })}
+            </tbody>
+          </table>
+        </TableFrame>
+        {late.taken.length > 0 && (
+          <p>
+            {late.by} also changed, and it stays:{' '}
+            {late.taken.map(({ field, to }) => `${words.label(field)}: ${words.show(field, to)}`).join('; ')}.
+          </p>
+        )}
+        <p>Look at the form once more and save it again: then what stands there is kept.</p>
+      </Said>
+    </div>
   );
 }
 

@@ -135,7 +135,7 @@ export default function Desk({ loaderData, actionData }: Route.ComponentProps) {
               </ul>
             </Said>
           )}
-          {actionData && !actionData.problem && (
+          {actionData && !actionData.problem && (actionData.saved > 0 || actionData.clashes.length === 0) && (
             <Said kind="done" word="Saved" live>
               {actionData.saved === 0
                 ? 'Nothing had changed.'
