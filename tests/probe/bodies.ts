@@ -58,7 +58,7 @@ export async function largeBodies(field: Field, size: number): Promise<Row> {
       if (status === wanted || (status === 0 && wanted === 413)) refused++;
       else lost.push(`${name}: ${status} in place of ${wanted}`);
     }
-  if (slowest > 500) lost.push(`others waited ${slowest} ms`);
+  if (slowest > 1000) lost.push(`others waited ${slowest} ms`);
   return {
     what: 'bodies with too much in them',
     tried,

@@ -65,7 +65,7 @@ export async function slowSettings(field: Field, size: number): Promise<Row> {
     const run = /run=([0-9a-f-]{36})/.exec(built.location ?? '')?.[1] ?? '';
     for (const page of [`/print?run=${run}`, '/choose', '/listen', '/fill']) await watched(page);
   }
-  if (longest > 500) lost.push(`others waited ${longest} ms during ${where}`);
+  if (longest > 1000) lost.push(`others waited ${longest} ms during ${where}`);
   return {
     what: 'settings that take long to reckon',
     tried,
