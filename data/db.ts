@@ -139,6 +139,16 @@ export function refusedBy(error: unknown): string | undefined {
   return undefined;
 }
 
+/** Does `work`; answers undefined when this unique constraint refused it, such as a name that is taken. */
+export async function unlessTaken<T>(constraint: string, work: () => Promise<T>): Promise<T | undefined> {
+  try {
+    return await work();
+  } catch (error) {
+    if (refusedBy(error) === constraint) return undefined;
+    throw error;
+  }
+}
+
 /** `away`: nobody answers; `busy`: no answer in time; `empty`: there is no schema yet, or an older one. */
 export type DatabaseTrouble = 'away' | 'busy' | 'empty';
 

@@ -91,13 +91,15 @@ export interface Draft<T> {
 
 /**
  * A draft of a stored thing that several people may change. It survives a closed tab, knows on which version it
- * stands, and says so when it is put back. When a save came too late, it goes on from what was merged (`late`). The
+ * stands, and says so when it is put back. When a save came too late, it goes on from what was merged (`late`); what
+ * was refused, so or for its mistakes (`refused`), is kept on as typed and not as sent. The
  * component that uses it is keyed by the version, so that it begins anew when something was saved.
  */
 export function useDraft<T extends object>(
   key: string,
   stored: { value: T; version: number },
   late?: { merged: T; version: number },
+  refused?: object,
 ): Draft<T> {
   const name = nameOfDraft(use(PersonContext), key);
   const begin: Standing<T> = { value: stored.value, base: stored.value, version: stored.version };
@@ -129,6 +131,12 @@ export function useDraft<T extends object>(
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [name]);
   const keep = (next: Kept<T>): void => localStorage.setItem(name, JSON.stringify(next));
+  const wrong = refused !== undefined && Object.keys(refused).length > 0;
+  useEffect(() => {
+    if (late || wrong) keep(standing);
+    // Once for each answer of the server; what is typed later keeps itself.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [late, refused, wrong]);
   const set = (next: Next<T>): void =>
     setStanding((old) => {
       const made = { ...old, value: nextOf(next, old.value) };

@@ -1,6 +1,6 @@
 import { and, asc, eq, inArray, isNull, sql } from 'drizzle-orm';
 import type { FamilyFields } from '~/core/lending/families';
-import { db, refusedBy, transaction } from '../db';
+import { db, transaction, unlessTaken } from '../db';
 import { answer, family, loan } from '../schema';
 import { forgetLog, log, saveOver, type Saving } from './changes';
 
@@ -50,7 +50,7 @@ export async function createFamily(
   input: FamilyInput,
   personId: string | null = null,
 ): Promise<Family | undefined> {
-  return taken(() =>
+  return unlessTaken('family_name_is_taken', () =>
     transaction(async (tx) => {
       const [made] = await tx.insert(family).values(input).returning();
       await log(tx, { thing: 'family', thingId: made!.id, kind: 'added', after: input, personId });
@@ -69,7 +69,7 @@ export async function updateFamily(
   openedOn: number,
   personId: string | null = null,
 ): Promise<Saving<FamilyFields> | 'gone' | undefined> {
-  return taken(() =>
+  return unlessTaken('family_name_is_taken', () =>
     transaction(async (tx) => {
       const [now] = await tx.select().from(family).where(eq(family.id, id)).for('update');
       if (!now || now.forgottenAt) return 'gone' as const;
@@ -88,15 +88,6 @@ export async function updateFamily(
       });
     }),
   );
-}
-
-async function taken<T>(work: () => Promise<T>): Promise<T | undefined> {
-  try {
-    return await work();
-  } catch (error) {
-    if (refusedBy(error) === 'family_name_is_taken') return undefined;
-    throw error;
-  }
 }
 
 /** Adds many families at once, or none. Names that are there already are left as they are. Answers how many were added. */

@@ -2,7 +2,7 @@ import { and, asc, eq, isNull, notInArray } from 'drizzle-orm';
 import { mergeSets } from '~/core/check/merge';
 import { checkOwnGame } from '~/core/own/check';
 import type { OwnGame } from '~/core/own/definition';
-import { db, refusedBy, transaction } from '../db';
+import { db, transaction, unlessTaken } from '../db';
 import { materialAtHand, ownGame, school } from '../schema';
 import { log, saveOver, type Saving } from './changes';
 
@@ -26,7 +26,7 @@ export async function findOwnGame(id: string): Promise<StoredGame | undefined> {
 
 /** Keeps a new game. Answers its id, or undefined when the name is taken. */
 export function addOwnGame(definition: OwnGame, createdBy: string): Promise<string | undefined> {
-  return taken(() =>
+  return unlessTaken('own_game_name_is_taken', () =>
     transaction(async (tx) => {
       const [saved] = await tx
         .insert(ownGame)
@@ -51,7 +51,7 @@ export function changeOwnGame(
   openedOn: number,
   personId: string,
 ): Promise<Saving<OwnGame> | 'gone' | undefined> {
-  return taken(() =>
+  return unlessTaken('own_game_name_is_taken', () =>
     transaction(async (tx) => {
       const [now] = await tx.select().from(ownGame).where(eq(ownGame.id, id)).for('update');
       if (!now || now.archivedAt) return 'gone' as const;
@@ -71,15 +71,6 @@ export function changeOwnGame(
       });
     }),
   );
-}
-
-async function taken<T>(work: () => Promise<T>): Promise<T | undefined> {
-  try {
-    return await work();
-  } catch (error) {
-    if (refusedBy(error) === 'own_game_name_is_taken') return undefined;
-    throw error;
-  }
 }
 
 /** Puts a game away: variants that were saved of it keep their rules. */

@@ -4,7 +4,7 @@ import type { AgeBand, Params } from '~/core/games/types';
 import type { OwnGame } from '~/core/own/definition';
 import type { Assurance } from '~/core/kits/recipe';
 import type { Paper } from '~/core/print/sheet';
-import { db, refusedBy, transaction, type Queryable } from '../db';
+import { db, transaction, unlessTaken, type Queryable } from '../db';
 import { buildRun, copy, family, kit, kitVariant, loan, variant } from '../schema';
 import { log, saveOver, type Saving } from './changes';
 import { sound, soundPlan } from './sound';
@@ -29,12 +29,10 @@ export async function createVariant(input: {
   ageBand: AgeBand;
   createdBy: string;
 }): Promise<Variant | undefined> {
-  try {
-    return (await db().insert(variant).values(input).returning())[0];
-  } catch (error) {
-    if (refusedBy(error) === 'variant_name_is_taken') return undefined;
-    throw error;
-  }
+  return unlessTaken(
+    'variant_name_is_taken',
+    async () => (await db().insert(variant).values(input).returning())[0],
+  );
 }
 
 /** Puts a variant away. Answers the kits that hold it, and changes nothing, when there are any. */
@@ -122,7 +120,7 @@ export function saveKit(
   { variantIds, ...input }: KitInput,
   personId: string | null = null,
 ): Promise<string | undefined> {
-  return taken(() =>
+  return unlessTaken('kit_name_is_taken', () =>
     transaction(async (tx) => {
       await lockVariants(tx, variantIds);
       const [saved] = await tx.insert(kit).values(input).returning({ id: kit.id });
@@ -144,7 +142,7 @@ export function changeKit(
   openedOn: number,
   personId: string | null = null,
 ): Promise<Saving<KitInput> | 'gone' | undefined> {
-  return taken(() =>
+  return unlessTaken('kit_name_is_taken', () =>
     transaction(async (tx) => {
       await lockVariants(tx, mine.variantIds);
       const [now] = await tx.select().from(kit).where(eq(kit.id, id)).for('update');
@@ -194,15 +192,6 @@ async function putIn(tx: Queryable, kitId: string, variantIds: readonly string[]
     await tx
       .insert(kitVariant)
       .values(variantIds.map((variantId, position) => ({ kitId, variantId, position })));
-}
-
-async function taken<T>(work: () => Promise<T>): Promise<T | undefined> {
-  try {
-    return await work();
-  } catch (error) {
-    if (refusedBy(error) === 'kit_name_is_taken') return undefined;
-    throw error;
-  }
 }
 
 /**

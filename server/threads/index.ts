@@ -20,24 +20,18 @@ const filename = resolve(import.meta.env?.PROD ? 'build/threads/worker.js' : 'se
 const LONGEST_MS = 8000;
 
 const made = new Map<'reckon' | 'draw', Piscina>();
+/** The pool of a kind of work, with one thread that has read the code, from the first time it is asked for. */
 function pool(name: 'reckon' | 'draw'): Piscina {
   const known = made.get(name);
   if (known) return known;
   const threads = new Piscina({
     filename,
-    minThreads: name === 'reckon' ? 1 : 0,
+    minThreads: 1,
     maxThreads: 2,
     idleTimeout: 120_000,
   });
   made.set(name, threads);
   return threads;
-}
-
-/** Ends the threads; they are started anew when there is work. */
-export async function endThreads(): Promise<void> {
-  const all = [...made.values()];
-  made.clear();
-  await Promise.all(all.map((threads) => threads.destroy()));
 }
 
 const reckon = <Q, A>(name: string, asked: Q): Promise<A> =>

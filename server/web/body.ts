@@ -5,7 +5,7 @@ import type { IncomingMessage } from 'node:http';
 const MOST_BYTES = 1_000_000;
 const MOST_FILE_BYTES = 1_300_000;
 /** Fields of one form; the words desk has some hundred, a long summer of unread answers some thousand. */
-export const MOST_FIELDS = 5000;
+const MOST_FIELDS = 5000;
 
 export type Body =
   { ok: true; bytes: Buffer } | { ok: false; status: 400 | 413 | 415; trouble: 'tooLarge' | 'unreadable' };

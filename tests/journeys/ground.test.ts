@@ -91,6 +91,22 @@ describe('a draft', () => {
     expect(complaints).toEqual([]);
   });
 
+  it('that came too late is still there when the tab is closed before anything was decided', async () => {
+    const { page, complaints } = await visitor({ expected: /409/ });
+    await signIn(page);
+    const path = `/lend/families/${world.families[0]!.id}`;
+    await open(page, path);
+    await page.getByLabel('How to reach them').fill('at the gate');
+    await change({ reach: '555-0100' });
+    await page.getByRole('button', { name: 'Save this family' }).click();
+    await page.getByText(/Helper changed this family at/).waitFor();
+    await open(page, path);
+    await page.getByText('A draft of yours').waitFor();
+    expect(await page.getByLabel('How to reach them').inputValue()).toBe('at the gate');
+    expect((await family()).reach).toBe('555-0100');
+    expect(complaints).toEqual([]);
+  });
+
   it('of a kit stands beside what somebody else changed meanwhile', async () => {
     const { page, complaints } = await visitor({ expected: /409/ });
     await signIn(page);

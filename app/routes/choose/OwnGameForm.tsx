@@ -59,7 +59,7 @@ export function OwnGameForm({
   /** What was stored could not be read; the form begins anew. */
   unreadable?: boolean;
 }) {
-  const draft = useDraft<OwnGame>(draftKey, { value: initial, version }, late);
+  const draft = useDraft<OwnGame>(draftKey, { value: initial, version }, late, refused);
   const { value: own, set } = draft;
   const busy = useNavigation().state !== 'idle';
   const faults = ownFaults(own);

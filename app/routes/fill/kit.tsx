@@ -275,7 +275,7 @@ function Change({
     assurance: kit.assurance,
     variantIds: kit.variants.map((variant) => variant.id),
   };
-  const draft = useDraft<KitDraft>(`kit ${kit.id}`, { value: start, version: kit.version }, late);
+  const draft = useDraft<KitDraft>(`kit ${kit.id}`, { value: start, version: kit.version }, late, errors);
   const words = kitFields(variants);
   const recipe = same(draft.value, start) ? stored : shownOf(recipeOfDraft(draft.value, variants));
   return (

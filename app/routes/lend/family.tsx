@@ -99,7 +99,7 @@ function OneFamily({ loaderData, actionData }: Route.ComponentProps) {
   const { id, version, family, loans, languages, changes, today } = loaderData;
   const [search] = useSearchParams();
   const late = actionData?.late;
-  const draft = useDraft<FamilyFields>(`family ${id}`, { value: family, version }, late);
+  const draft = useDraft<FamilyFields>(`family ${id}`, { value: family, version }, late, actionData?.errors);
   const [asking, setAsking] = useState(false);
   return (
     <Workplace>

@@ -120,6 +120,7 @@ function Boxes({ loaderData, actionData }: Route.ComponentProps) {
     'printing prices',
     { value: shown(loaderData.printing), version: loaderData.version },
     late,
+    actionData?.errors,
   );
   const { value, set } = draft;
   const busy = useNavigation().state !== 'idle';
