@@ -1,8 +1,8 @@
 /** `npm run bench`: how long the heavy things take on this machine, against what is wanted. */
 import { FULL, simulatePlays } from '~/core/chance/simulate.ts';
 import { seeded } from '~/core/chance/random.ts';
-import { gameOf, SHELF } from '~/core/games/index.ts';
-import { assume } from '~/core/games/types.ts';
+import { gameOf, SHELF } from '~/core/games/shelf/index.ts';
+import { assume } from '~/core/games/kit/types.ts';
 import { recipeOf, type KitPlan } from '~/core/kits/recipe.ts';
 import { drawn } from '~/server/threads/index.ts';
 import type { Task } from '~/server/print/task.ts';

@@ -1,8 +1,8 @@
 /** `npm run -s reckon -- <game-id> '<params as JSON>'`: the reckoning as JSON. Exit code 2 for bad input. */
 import { FULL } from '~/core/chance/simulate.ts';
-import { findGame, SHELF } from '~/core/games/index.ts';
-import { checkParams } from '~/core/games/params.ts';
-import { assume } from '~/core/games/types.ts';
+import { findGame, SHELF } from '~/core/games/shelf/index.ts';
+import { checkParams } from '~/core/games/kit/params.ts';
+import { assume } from '~/core/games/kit/types.ts';
 
 function refuse(line: string): never {
   console.error(line);

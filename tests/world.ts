@@ -1,8 +1,8 @@
 /** A small school to test with, made anew for each test. */
 import { sql } from 'drizzle-orm';
-import { gameOf } from '~/core/games';
+import { gameOf } from '~/core/games/shelf';
 import { secureRandom } from '~/server/random';
-import { randomTag } from '~/core/lending/tag';
+import { randomTag } from '~/core/kits/tag';
 import { db } from '~/data/db';
 import { createFamily, type Family } from '~/data/queries/families';
 import {

@@ -1,6 +1,6 @@
 import { redirect } from 'react-router';
 import { requireRole } from '~/server/people/session';
-import { STATIONS } from '~/app/ui/stations';
+import { STATIONS } from '~/app/desk/stations';
 import type { Route } from './+types/home';
 
 /** The first page of a person is the first station where they work. */

@@ -1,16 +1,16 @@
 import { redirect } from 'react-router';
-import { SHELF } from '~/core/games';
+import { SHELF } from '~/core/games/shelf';
 import { findByText } from '~/core/lending/families';
 import { searchable } from '~/core/words/search';
 import { dueWords } from '~/core/lending/due';
-import { readTag, showTag } from '~/core/lending/tag';
+import { readTag, showTag } from '~/core/kits/tag';
 import { readSlip, slipSentence } from '~/core/listening/slip';
 import { LANGUAGES, nameOf } from '~/core/words/message';
 import { listFamilies } from '~/data/queries/families';
 import { findCopy, listKits } from '~/data/queries/kits';
 import { requireRole } from '~/server/people/session';
 import { today } from '~/server/today';
-import type { ScanChoice, ScanReading } from '~/app/ui/ScanLine';
+import type { ScanChoice, ScanReading } from '~/app/desk/ScanLine';
 import type { Route } from './+types/scan';
 
 const MOST_CHOICES = 6;

@@ -1,6 +1,6 @@
 import type { ReactNode } from 'react';
 import styled from 'styled-components';
-import type { Notice } from '~/core/games/types';
+import type { Notice } from '~/core/games/kit/types';
 import { Button } from './Button';
 import { color, cut } from './theme';
 

@@ -1,18 +1,18 @@
 import { renderToStaticMarkup } from 'react-dom/server';
 import { MemoryRouter } from 'react-router';
 import { describe, expect, it } from 'vitest';
-import { knobs } from '~/core/check/schema';
-import { figure } from '~/core/games/make';
-import { gameOf } from '~/core/games';
+import { knobs } from '~/core/games/kit/knobs';
+import { figure } from '~/core/games/kit/make';
+import { gameOf } from '~/core/games/shelf';
 import type { ROLES } from '~/core/people/role';
-import { DueFlag } from './DueFlag';
+import { DueFlag } from '~/app/desk/DueFlag';
 import { Choice, NumberBox, Pick, TextBox, TickBox } from './fields';
-import { Frond } from './Frond';
-import { Knobs } from './Knobs';
+import { Frond } from '~/app/desk/Frond';
+import { Knobs } from '~/app/game/Knobs';
 import { Notices, Said } from './Notices';
 import { Empty, Entered, Entries, Heading, State } from './Page';
-import { shown } from './Reckonings';
-import { STATIONS } from './stations';
+import { shown } from '~/app/game/Reckonings';
+import { STATIONS } from '~/app/desk/stations';
 
 const nothing = (): void => undefined;
 const text = (html: string): string =>

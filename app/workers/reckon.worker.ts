@@ -1,7 +1,7 @@
 /** Reckons a game with all its heavy figures, away from the page, and tells how far it is. */
 import { FULL } from '~/core/chance/simulate';
-import { gameFor, type GameRef } from '~/core/games';
-import type { Assumptions, Params, Reckoning } from '~/core/games/types';
+import { gameFor, type GameRef } from '~/core/own/open';
+import type { Assumptions, Params, Reckoning } from '~/core/games/kit/types';
 
 export interface ReckonRequest {
   gameRef: GameRef;

@@ -1,7 +1,8 @@
 import { Type } from '@sinclair/typebox';
 import { describe, expect, it } from 'vitest';
 import { checkForm, checkJson } from './check';
-import { knobs, Line, OneOf, Text, Whole } from './schema';
+import { Line, OneOf, Text, Whole } from './schema';
+import { knobs } from '~/core/games/kit/knobs';
 
 const schema = Type.Object(
   {

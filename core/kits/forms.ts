@@ -1,8 +1,8 @@
 /** The forms of variants and kits. */
 import { Type } from '@sinclair/typebox';
 import { Line, OneOf, Whole } from '~/core/check/schema';
-import { AGE_BANDS, type AgeBand } from '~/core/games/types';
-import { PAPERS, type Paper } from '~/core/print/sheet';
+import { AGE_BANDS, type AgeBand } from '~/core/games/kit/types';
+import { PAPERS, type Paper } from '~/core/paper/sheet';
 import { ASSURANCES, type Assurance } from './recipe';
 
 const ageBand = OneOf<AgeBand>(AGE_BANDS, { title: 'Grade band' });

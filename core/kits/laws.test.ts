@@ -1,11 +1,11 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { SHELF } from '~/core/games';
-import { AGE_BANDS, type AgeBand } from '~/core/games/types';
-import { PACK_ITEMS, type PackItem } from '~/core/print/choices';
-import { packSheets } from '~/core/print/pack';
-import { contextOf, PAPER_NAMES } from '~/core/print/testing';
-import { materialOf } from './materials';
+import { SHELF } from '~/core/games/shelf';
+import { AGE_BANDS, type AgeBand } from '~/core/games/kit/types';
+import { PACK_ITEMS, type PackItem } from '~/core/pack/choices';
+import { packSheets } from '~/core/pack/pack';
+import { contextOf, PAPER_NAMES } from '~/core/paper/testing';
+import { materialOf } from '~/core/materials/catalogue';
 import { ASSURANCES, recipeOf, type Assurance, type KitPlan, type KitVariant } from './recipe';
 
 /** What holds for any basket somebody may fill. */

@@ -1,9 +1,15 @@
 import { describe, expect, it } from 'vitest';
-import { gameOf, SHELF } from '~/core/games';
+import { gameOf, SHELF } from '~/core/games/shelf';
 import { newOwnGame } from '~/core/own/definition';
 import { ownGame, ownGameId } from '~/core/own/game';
 import { say } from '~/core/words/message';
-import { fitsChokeTube, MATERIAL_WORDS, materialOf, materials, SMALL_BALL_MM } from './materials';
+import {
+  fitsChokeTube,
+  MATERIAL_WORDS,
+  materialOf,
+  materials,
+  SMALL_BALL_MM,
+} from '~/core/materials/catalogue';
 import { forPlayers, hasSmallParts, recipeOf, type KitPlan } from './recipe';
 
 const params = gameOf('two-tone-spill').presets[1]!.params;

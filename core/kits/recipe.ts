@@ -1,6 +1,6 @@
 /** What goes into one copy of a kit: the parts of its variants, shared where games can share them. */
-import { gameFor, type GameRef } from '~/core/games';
-import { cautions } from '~/core/games/make';
+import { gameFor, type GameRef } from '~/core/own/open';
+import { cautions } from '~/core/games/kit/make';
 import {
   assume,
   type AgeBand,
@@ -8,9 +8,9 @@ import {
   type Params,
   type PartNeed,
   type Reckoning,
-} from '~/core/games/types';
+} from '~/core/games/kit/types';
 import { closedGame } from '~/core/own/closed';
-import { fitsChokeTube, materialOf, materials } from './materials';
+import { fitsChokeTube, materialOf, materials } from '~/core/materials/catalogue';
 
 export const ASSURANCES = {
   usual: 'Usual: enough in 95 of 100 plays',

@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { seeded } from '~/core/chance/random';
 import { daysAfter, daysBetween, dueState, dueWords, mayAnswer, showDay } from './due';
 import { findByText, sameName } from './families';
-import { randomTag, readTag, showTag, TAG_ALPHABET, tagFrom } from './tag';
+import { randomTag, readTag, showTag, TAG_ALPHABET, tagFrom } from '~/core/kits/tag';
 
 const anyTag = fc.string({ unit: fc.constantFrom(...TAG_ALPHABET), minLength: 4, maxLength: 4 }).map(tagFrom);
 const isTag = (text: string): boolean => readTag(text).kind === 'tag';

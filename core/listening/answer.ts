@@ -1,9 +1,7 @@
 /** What a family can answer. */
 import { Type, type Static } from '@sinclair/typebox';
 import { OneOf, Text, Whole } from '~/core/check/schema';
-
-export const LEVELS = { tooEasy: 'too easy', justRight: 'just right', tooHard: 'too hard' } as const;
-export type Level = keyof typeof LEVELS;
+import { LEVELS, type Level } from '~/core/pack/questions';
 
 export const answerSchema = Type.Object({
   children: Type.Optional(Whole(0, 12, { title: 'Children' })),

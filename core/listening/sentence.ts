@@ -1,6 +1,6 @@
 /** The one sentence that matters about the answers to a variant. */
 import { count } from '~/core/words/numbers';
-import { LEVELS, type Level } from './answer';
+import { LEVELS, type Level } from '~/core/pack/questions';
 
 export interface Heard {
   familyId: string;

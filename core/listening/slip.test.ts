@@ -1,10 +1,11 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { checkJson } from '~/core/check/check';
-import { slipSheets } from '~/core/print/slip';
-import { contextOf, saidOn } from '~/core/print/testing';
+import { slipSheets } from '~/core/pack/slip';
+import { contextOf, saidOn } from '~/core/paper/testing';
 import { answerSchema } from './answer';
-import { readSlip, SLIP_QUESTIONS, slipSentence } from './slip';
+import { readSlip, slipSentence } from './slip';
+import { SLIP_QUESTIONS } from '~/core/pack/questions';
 
 const problem = (text: string): string => {
   const reading = readSlip(text);

@@ -2,19 +2,10 @@
  * The paper slip: a few questions with boxes to tick, each box with its own digit. Typed in, a slip is the tag of
  * its bag and one digit for each question, 0 where nothing was ticked: "K7M4W 213420".
  */
-import { readTag, showTag } from '~/core/lending/tag';
+import { readTag, showTag } from '~/core/kits/tag';
 import { count } from '~/core/words/numbers';
-import { LEVELS, type Answer, type Level } from './answer';
-
-/** The questions in order, with what each box means. The first box is digit 1. */
-export const SLIP_QUESTIONS = [
-  { id: 'children', boxes: [1, 2, 3, 4, 5], open: true },
-  { id: 'grownUps', boxes: [1, 2, 3, 4], open: true },
-  { id: 'times', boxes: [1, 2, 3, 5, 8], open: true },
-  { id: 'minutesEach', boxes: [5, 10, 15, 20, 30], open: true },
-  { id: 'level', boxes: Object.keys(LEVELS) as Level[] },
-  { id: 'missing', boxes: ['yes', 'no'] as const },
-] as const;
+import { type Answer } from './answer';
+import { LEVELS, SLIP_QUESTIONS, type Level } from '~/core/pack/questions';
 
 /** What a slip says, in a sentence for who types it: "2 children, 1 grown-up, just right". */
 export function slipSentence({ children, grownUps, times, minutes, level, missing }: SlipAnswer): string {

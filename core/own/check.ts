@@ -1,7 +1,8 @@
 /** A definition from a form or a file: first its shape, then whether it makes a game. */
 import { checkJson, type Checked } from '~/core/check/check';
 import { unkeepable, visible } from '~/core/check/keepable';
-import { newOwnGame, ownFaults, ownGameSchema, type OwnGame } from './definition';
+import { newOwnGame, ownGameSchema, type OwnGame } from './definition';
+import { ownFaults } from './faults';
 
 /** Answers the definition, or one sentence for each place that is wrong, by its path with dots. */
 export function checkOwnGame(input: unknown): Checked<OwnGame> {

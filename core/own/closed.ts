@@ -1,9 +1,9 @@
 /** What stands in the place of a game that cannot be opened, so that no list falls with it. */
 import { Type } from '@sinclair/typebox';
 import { point } from '~/core/chance/pmf';
-import { bench } from '~/core/games/draw';
-import { reckoned, stop } from '~/core/games/make';
-import { defineGame, type Game } from '~/core/games/types';
+import { bench } from '~/core/games/kit/draw';
+import { reckoned, stop } from '~/core/games/kit/make';
+import { defineGame, type Game } from '~/core/games/kit/types';
 import { literal } from '~/core/words/message';
 import type { OwnGame } from './definition';
 

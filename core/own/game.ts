@@ -4,7 +4,7 @@ import { entries, fromEntries, map, mean, quantile } from '~/core/chance/pmf';
 import type { Random } from '~/core/chance/random';
 import type { FieldErrors } from '~/core/check/check';
 import { Numbers, Whole } from '~/core/check/schema';
-import { bench, box, die, dot, sign, stroke, TONE, card as cardShape } from '~/core/games/draw';
+import { bench, box, die, dot, sign, stroke, TONE, card as cardShape } from '~/core/games/kit/draw';
 import {
   figure,
   know,
@@ -14,12 +14,12 @@ import {
   steps,
   turn as turnOf,
   type StepLine,
-} from '~/core/games/make';
-import { defineGame, type Game, type Params, type PartNeed, type Turn } from '~/core/games/types';
-import { materialOf } from '~/core/kits/materials';
+} from '~/core/games/kit/make';
+import { defineGame, type Game, type Params, type PartNeed, type Turn } from '~/core/games/kit/types';
+import { materialOf } from '~/core/materials/catalogue';
 import { literal, type Args, type Messages } from '~/core/words/message';
 import { tooMuch } from './cost';
-import type { Shape } from '~/core/print/sheet';
+import type { Shape } from '~/core/paper/sheet';
 import { MAKES, RULES, type OwnGame } from './definition';
 import { draws, ownSheets } from './sheets';
 import { factsOf, outcomes, pieces, resultOf, results, turnsOf, type Setting } from './reckon';

@@ -1,9 +1,9 @@
 /** What is printed for a game of building blocks: its number cards, spinner, mat and record, as far as they follow from its rules. */
-import { NUMBER_MM, numberCards, SLIP_MM, slipCards, type Card } from '~/core/print/cards';
-import { matSheet, partCards, partSheet } from '~/core/print/parts';
-import { answerBox, drawBox, recordSheets } from '~/core/print/record';
-import type { Sheet, SheetContext } from '~/core/print/sheet';
-import { spinnerShapes } from '~/core/print/spinner';
+import { NUMBER_MM, numberCards, SLIP_MM, slipCards, type Card } from '~/core/paper/cards';
+import { matSheet, partCards, partSheet } from '~/core/games/kit/parts';
+import { answerBox, drawBox, recordSheets } from '~/core/paper/record';
+import type { Sheet, SheetContext } from '~/core/paper/sheet';
+import { spinnerShapes } from '~/core/paper/spinner';
 import type { Wording } from '~/core/words/message';
 import type { OwnGame } from './definition';
 

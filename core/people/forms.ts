@@ -2,16 +2,14 @@
 import { Type } from '@sinclair/typebox';
 import { Line, OneOf } from '~/core/check/schema';
 import { ROLE_NAMES, type Role } from './role';
-import { PAPERS, type Paper } from '~/core/print/sheet';
-
-const PAPER_LABELS: Record<Paper, string> = { letter: PAPERS.letter.name, a4: PAPERS.a4.name };
 
 export const signInSchema = Type.Object({
   name: Line(80, { title: 'Name' }),
   password: Line(200, { title: 'Password' }),
 });
 
-const newPassword = Type.String({
+/** A password as it is chosen. */
+export const newPassword = Type.String({
   title: 'Password',
   minLength: 12,
   maxLength: 200,
@@ -21,13 +19,6 @@ const newPassword = Type.String({
 export const personSchema = Type.Object({
   name: Line(80, { title: 'Name' }),
   role: OneOf<Role>(ROLE_NAMES, { title: 'Role' }),
-  password: newPassword,
-});
-
-export const setUpSchema = Type.Object({
-  schoolName: Line(120, { title: 'Name of the school' }),
-  paper: OneOf<Paper>(PAPER_LABELS, { title: 'Paper' }),
-  personName: Line(80, { title: 'Your name' }),
   password: newPassword,
 });
 

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { SHELF } from '~/core/games';
-import { MATERIAL_WORDS } from '~/core/kits/materials';
+import { SHELF } from '~/core/games/shelf';
+import { MATERIAL_WORDS } from '~/core/materials/catalogue';
 import { FAMILY_WORDS } from './family';
 import { argumentsOf, digitsIn } from './inspect';
 import { format, say, wordedOr, WORDED, type Wording } from './message';

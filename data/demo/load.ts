@@ -5,11 +5,11 @@
 import { randomBytes } from 'node:crypto';
 import { getLocalTimeZone, today } from '@internationalized/date';
 import { seeded } from '~/core/chance/random';
-import { gameOf } from '~/core/games';
+import { gameOf } from '~/core/games/shelf';
 import { newOwnGame, type OwnGame } from '~/core/own/definition';
 import { daysAfter, LOAN_DAYS } from '~/core/lending/due';
-import { randomTag } from '~/core/lending/tag';
-import type { AgeBand, Params } from '~/core/games/types';
+import { randomTag } from '~/core/kits/tag';
+import type { AgeBand, Params } from '~/core/games/kit/types';
 import type { Role } from '~/core/people/role';
 import type { Language } from '~/core/words/message';
 import { db } from '../db';

@@ -1,6 +1,6 @@
 import { and, eq, getTableColumns } from 'drizzle-orm';
-import { USUAL_PRINTING, type Printing } from '~/core/print/cost';
-import type { Paper } from '~/core/print/sheet';
+import { USUAL_PRINTING, type Printing } from '~/core/pack/cost';
+import type { Paper } from '~/core/paper/sheet';
 import type { Language } from '~/core/words/message';
 import { nameKey } from '~/core/people/name';
 import type { Role } from '~/core/people/role';

@@ -1,8 +1,8 @@
 /** Saved settings as they are read: checked and completed by today's schema, or marked as what cannot be opened. */
 import { LRUCache } from 'lru-cache';
-import { gameFor } from '~/core/games';
-import { checkParams } from '~/core/games/params';
-import type { Params } from '~/core/games/types';
+import { gameFor } from '~/core/own/open';
+import { checkParams } from '~/core/games/kit/params';
+import type { Params } from '~/core/games/kit/types';
 import type { KitPlan } from '~/core/kits/recipe';
 import { closedRules, isClosed } from '~/core/own/closed';
 import type { OwnGame } from '~/core/own/definition';

@@ -1,7 +1,8 @@
 import { desc, eq, inArray, sql } from 'drizzle-orm';
 import { same } from '~/core/check/merge';
-import { gameFor, SHELF } from '~/core/games';
-import type { Game } from '~/core/games/types';
+import { SHELF } from '~/core/games/shelf';
+import { gameFor } from '~/core/own/open';
+import type { Game } from '~/core/games/kit/types';
 import { ownGameId } from '~/core/own/game';
 import { lineKey, type LineChecks } from '~/core/words/checks';
 import { nameOf, WORDED, type Worded } from '~/core/words/message';

@@ -12,7 +12,7 @@ import {
   uniqueIndex,
   uuid,
 } from 'drizzle-orm/pg-core';
-import type { AgeBand, Params } from '~/core/games/types';
+import type { AgeBand, Params } from '~/core/games/kit/types';
 import type { Assurance, KitPart, KitPlan } from '~/core/kits/recipe';
 import type { OwnGame } from '~/core/own/definition';
 import { version } from './changes';

@@ -1,6 +1,6 @@
 import { sql } from 'drizzle-orm';
 import { index, integer, pgTable, text, timestamp, uuid } from 'drizzle-orm/pg-core';
-import type { Level } from '~/core/listening/answer';
+import type { Level } from '~/core/pack/questions';
 import { loan } from './lending';
 
 /** What a family answered. `sendKey` is made of the loan, the day and what was said: sent twice, it is one answer. */

@@ -14,7 +14,7 @@ import {
   uuid,
   varchar,
 } from 'drizzle-orm/pg-core';
-import type { Printing } from '~/core/print/cost';
+import type { Printing } from '~/core/pack/cost';
 import { ROLES } from '~/core/people/role';
 import { version } from './changes';
 

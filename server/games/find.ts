@@ -1,5 +1,6 @@
 /** Games by the id in an address: those of the shelf, and the school's own. */
-import { findGame, type GameRef } from '~/core/games';
+import { findGame } from '~/core/games/shelf';
+import { type GameRef } from '~/core/own/open';
 import { storedId } from '~/core/own/game';
 import { findOwnGame } from '~/data/queries/games';
 import { isId } from '../ids';

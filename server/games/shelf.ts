@@ -1,6 +1,6 @@
 /** The shelf's entries: those of the code are worked out once, those of the school's own games when they change. */
-import { gameFor, type GameRef } from '~/core/games';
-import type { ShelfEntry } from '~/core/games/catalogue';
+import { gameFor, type GameRef } from '~/core/own/open';
+import type { ShelfEntry } from '~/core/games/shelf/catalogue';
 import { closedGame } from '~/core/own/closed';
 import { entryOf, shelf } from '../threads';
 

@@ -1,11 +1,11 @@
 import { describe, expect, it } from 'vitest';
 import type { TSchema } from '@sinclair/typebox';
 import { pick, seeded, type Random } from '~/core/chance/random';
-import { SHELF } from '~/core/games';
-import { checkParams } from '~/core/games/params';
-import type { Game, Params } from '~/core/games/types';
-import { CannotPrint, GREY, MARGIN_MM, PAPERS, type Sheet } from '~/core/print/sheet';
-import { boxOf, contextOf, overlap, PAPER_NAMES, type Box } from '~/core/print/testing';
+import { SHELF } from '~/core/games/shelf';
+import { checkParams } from '~/core/games/kit/params';
+import type { Game, Params } from '~/core/games/kit/types';
+import { CannotPrint, GREY, MARGIN_MM, PAPERS, type Sheet } from '~/core/paper/sheet';
+import { boxOf, contextOf, overlap, PAPER_NAMES, type Box } from '~/core/paper/testing';
 import { measure } from './fonts';
 
 /** A value at an edge of its knob, or its usual one. */

@@ -2,7 +2,7 @@
 import { readFileSync } from 'node:fs';
 import { resolve } from 'node:path';
 import { create, type Font } from 'fontkit';
-import { PT_MM, type Measure, type Sheet } from '~/core/print/sheet';
+import { PT_MM, type Measure, type Sheet } from '~/core/paper/sheet';
 import { visualRuns, type Run } from './runs';
 import { sfntOf } from './sfnt';
 

@@ -1,13 +1,13 @@
 /** A print order read from an address, so that what is previewed is what is printed. */
 import { checkForm, type FieldErrors } from '~/core/check/check';
-import { gameFor } from '~/core/games';
-import type { Game } from '~/core/games/types';
-import { LABEL_STOCKS, labelStockSchema, type LabelOrder, type LabelStockName } from '~/core/print/stock';
-import { PACK_ITEMS, PACK_SCOPES, USUAL_ITEMS, type PackItem, type PackScope } from '~/core/print/choices';
-import { missingWording, type PackOrder, type PieceChoice } from '~/core/print/pack';
-import type { Printing } from '~/core/print/cost';
-import { CUTS, FINISHES, PAPERS, type Cuts, type Finish, type Lost, type Paper } from '~/core/print/sheet';
-import { showTag } from '~/core/lending/tag';
+import { gameFor } from '~/core/own/open';
+import type { Game } from '~/core/games/kit/types';
+import { LABEL_STOCKS, labelStockSchema, type LabelOrder, type LabelStockName } from '~/core/pack/stock';
+import { PACK_ITEMS, PACK_SCOPES, USUAL_ITEMS, type PackItem, type PackScope } from '~/core/pack/choices';
+import { missingWording, type PackOrder, type PieceChoice } from '~/core/pack/pack';
+import type { Printing } from '~/core/pack/cost';
+import { CUTS, FINISHES, PAPERS, type Cuts, type Finish, type Lost, type Paper } from '~/core/paper/sheet';
+import { showTag } from '~/core/kits/tag';
 import { type Language, LANGUAGES, nameOf } from '~/core/words/message';
 import { listCopies, type CopyRow } from '~/data/queries/kits';
 import { schoolMark, type School } from '~/data/queries/people';

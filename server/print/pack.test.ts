@@ -1,11 +1,11 @@
 import { describe, expect, it } from 'vitest';
-import { SHELF } from '~/core/games';
+import { SHELF } from '~/core/games/shelf';
 import { newOwnGame } from '~/core/own/definition';
 import { ownGame, ownGameId } from '~/core/own/game';
 import { recipeOf, type KitPlan } from '~/core/kits/recipe';
-import { PACK_ITEMS, type PackItem } from '~/core/print/choices';
-import { missingLines } from '~/core/print/instructions';
-import { missingWording, packSheets, piecesOf, type PackOrder } from '~/core/print/pack';
+import { PACK_ITEMS, type PackItem } from '~/core/pack/choices';
+import { missingLines } from '~/core/pack/instructions';
+import { missingWording, packSheets, piecesOf, type PackOrder } from '~/core/pack/pack';
 import {
   CannotPrint,
   MARGIN_MM,
@@ -13,9 +13,9 @@ import {
   type Paper,
   type Sheet,
   type SheetContext,
-} from '~/core/print/sheet';
-import { LABEL_STOCKS } from '~/core/print/stock';
-import { boxOf, overlap, PAPER_NAMES, saidOn, type Box } from '~/core/print/testing';
+} from '~/core/paper/sheet';
+import { LABEL_STOCKS } from '~/core/pack/stock';
+import { boxOf, overlap, PAPER_NAMES, saidOn, type Box } from '~/core/paper/testing';
 import type { Language } from '~/core/words/message';
 import { measure } from './fonts';
 

@@ -1,7 +1,7 @@
 /** The pages of a print order before they are drawn, and what they cost in paper, money and time. */
-import { printCost, workOf, type PrintCost, type Printing, type Work } from '~/core/print/cost';
-import { packOf, piecesOf, type PackOrder, type PieceChoice } from '~/core/print/pack';
-import { CannotPrint, forTwoSides, type Sheet } from '~/core/print/sheet';
+import { printCost, workOf, type PrintCost, type Printing, type Work } from '~/core/pack/cost';
+import { packOf, piecesOf, type PackOrder, type PieceChoice } from '~/core/pack/pack';
+import { CannotPrint, forTwoSides, type Sheet } from '~/core/paper/sheet';
 import { measure } from './fonts';
 import type { Task } from './task';
 

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { printingSchema, USUAL_PRINTING, type Printing } from '~/core/print/cost';
+import { printingSchema, USUAL_PRINTING, type Printing } from '~/core/pack/cost';
 import { readPrices } from './prices';
 
 const typed = (change: Record<string, string> = {}): FormData => {

@@ -1,6 +1,6 @@
 /** Prices and times of printing, as they are typed. */
 import { checkForm, type Checked } from '~/core/check/check';
-import { printingSchema, SUPPLY_IDS, type Printing } from '~/core/print/cost';
+import { printingSchema, SUPPLY_IDS, type Printing } from '~/core/pack/cost';
 import { centsIn, money } from '~/core/words/numbers';
 
 /** Reads the form: prices are typed in dollars and kept in cents. */

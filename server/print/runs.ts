@@ -1,7 +1,7 @@
 /** Text in both directions: split into runs of one font, in the order in which they stand on paper. */
 import bidiFactory from 'bidi-js';
-import type { FontName } from '~/core/print/sheet';
-import { ARABIC } from '~/core/print/text';
+import type { FontName } from '~/core/paper/sheet';
+import { ARABIC } from '~/core/paper/text';
 
 export interface Run {
   text: string;

@@ -1,6 +1,6 @@
 /** What is drawn, as plain data: the same for a preview, for a single page and for the worker that makes the PDF. */
-import { packSheets, type PackOrder } from '~/core/print/pack';
-import { forTwoSides, type Sheet, type SheetContext } from '~/core/print/sheet';
+import { packSheets, type PackOrder } from '~/core/pack/pack';
+import { forTwoSides, type Sheet, type SheetContext } from '~/core/paper/sheet';
 import { measure } from './fonts';
 import type { PdfAbout } from './pdf';
 

@@ -2,11 +2,11 @@
 import { resolve } from 'node:path';
 import { MessageChannel } from 'node:worker_threads';
 import { Piscina } from 'piscina';
-import type { GameRef } from '~/core/games';
-import type { ShelfEntry } from '~/core/games/catalogue';
-import type { Assumptions, Params, Reckoning } from '~/core/games/types';
+import type { GameRef } from '~/core/own/open';
+import type { ShelfEntry } from '~/core/games/shelf/catalogue';
+import type { Assumptions, Params, Reckoning } from '~/core/games/kit/types';
 import type { KitPlan, Recipe } from '~/core/kits/recipe';
-import type { PieceChoice } from '~/core/print/pack';
+import type { PieceChoice } from '~/core/pack/pack';
 import type { ReadCsv } from '../families/csv';
 import type { Asked, Pieces, Preview } from '../print/preview';
 import type { Task } from '../print/task';

@@ -1,12 +1,13 @@
 /** What takes longer than a visitor may wait for the thread that answers: each export is one kind of work. */
 import type { MessagePort } from 'node:worker_threads';
 import { QUICK } from '~/core/chance/simulate';
-import { gameFor, SHELF, type GameRef } from '~/core/games';
-import { entryOf, type ShelfEntry } from '~/core/games/catalogue';
-import type { Assumptions, Params, Reckoning } from '~/core/games/types';
+import { SHELF } from '~/core/games/shelf';
+import { gameFor, type GameRef } from '~/core/own/open';
+import { entryOf, type ShelfEntry } from '~/core/games/shelf/catalogue';
+import type { Assumptions, Params, Reckoning } from '~/core/games/kit/types';
 import { recipeOf, type KitPlan, type Recipe } from '~/core/kits/recipe';
-import type { PieceChoice } from '~/core/print/pack';
-import { CannotPrint } from '~/core/print/sheet';
+import type { PieceChoice } from '~/core/pack/pack';
+import { CannotPrint } from '~/core/paper/sheet';
 import { familiesFromCsv, type ReadCsv } from '../families/csv';
 import { pdfOf } from '../print/pdf';
 import { layOut, piecesIn, type Asked, type Pieces, type Preview } from '../print/preview';

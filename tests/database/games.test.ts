@@ -1,5 +1,6 @@
 import { afterAll, beforeEach, describe, expect, it } from 'vitest';
-import { gameFor, gameOf, SHELF } from '~/core/games';
+import { gameOf, SHELF } from '~/core/games/shelf';
+import { gameFor } from '~/core/own/open';
 import { newOwnGame, type OwnGame } from '~/core/own/definition';
 import { ownGameId } from '~/core/own/game';
 import { closeDatabase } from '~/data/db';

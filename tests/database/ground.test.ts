@@ -1,7 +1,7 @@
 import { sql } from 'drizzle-orm';
 import pg from 'pg';
 import { afterAll, beforeEach, describe, expect, it } from 'vitest';
-import { gameOf } from '~/core/games';
+import { gameOf } from '~/core/games/shelf';
 import { lineKey } from '~/core/words/checks';
 import {
   closeDatabase,
@@ -27,7 +27,7 @@ import { addPasswordLink, endSessions, findPasswordLink, listSessions } from '~/
 import { sound, soundPlan } from '~/data/queries/sound';
 import { lineChecks, saveLineWords } from '~/data/queries/words';
 import { isClosed } from '~/core/own/closed';
-import { gameFor } from '~/core/games';
+import { gameFor } from '~/core/own/open';
 import { sibling } from '~/server/backup/tools';
 import { signIn, whoIs } from '~/server/people/session';
 import { addVariant, lendOut, smallSchool, type SmallSchool } from '../world';

@@ -1,5 +1,5 @@
 import { afterAll, beforeEach, describe, expect, it } from 'vitest';
-import { gameOf, SHELF } from '~/core/games';
+import { gameOf, SHELF } from '~/core/games/shelf';
 import { closeDatabase, db } from '~/data/db';
 import { checkOwnGame } from '~/core/own/check';
 import { listOwnGames } from '~/data/queries/games';
@@ -17,7 +17,7 @@ import {
   archiveVariant,
   undoBuild,
 } from '~/data/queries/kits';
-import { randomTag } from '~/core/lending/tag';
+import { randomTag } from '~/core/kits/tag';
 import { secureRandom } from '~/server/random';
 import { lend, listOut } from '~/data/queries/lending';
 import { findPersonByName, setUpSchool } from '~/data/queries/people';

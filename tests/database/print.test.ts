@@ -1,10 +1,10 @@
 import { afterAll, beforeEach, describe, expect, it } from 'vitest';
-import { gameOf } from '~/core/games';
-import { showTag } from '~/core/lending/tag';
+import { gameOf } from '~/core/games/shelf';
+import { showTag } from '~/core/kits/tag';
 import { sql } from 'drizzle-orm';
 import { closeDatabase, db } from '~/data/db';
 import { listCopies, markPrinted, saveKit } from '~/data/queries/kits';
-import { USUAL_PRINTING } from '~/core/print/cost';
+import { USUAL_PRINTING } from '~/core/pack/cost';
 import { findSchool, type School } from '~/data/queries/people';
 import { addLineChecks } from '~/data/queries/words';
 import { saveKitForm } from '~/server/kits/save';

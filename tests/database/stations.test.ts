@@ -1,7 +1,7 @@
 import { afterAll, beforeEach, describe, expect, it } from 'vitest';
-import { gameOf, SHELF } from '~/core/games';
+import { gameOf, SHELF } from '~/core/games/shelf';
 import { daysAfter } from '~/core/lending/due';
-import { randomTag } from '~/core/lending/tag';
+import { randomTag } from '~/core/kits/tag';
 import { closeDatabase } from '~/data/db';
 import { createFamily, forgetFamily, listFamilies } from '~/data/queries/families';
 import {

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { showTag } from '~/core/lending/tag';
+import { showTag } from '~/core/kits/tag';
 import { addAnswer, listAnswers } from '~/data/queries/listening';
 import { listShortages } from '~/data/queries/counts';
 import { takeBack } from '~/data/queries/lending';

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { showTag } from '~/core/lending/tag';
+import { showTag } from '~/core/kits/tag';
 import { findCopy } from '~/data/queries/kits';
 import { listClosed, listOut } from '~/data/queries/lending';
 import { smallSchoolForEach, expectAccessible, scan, signIn, visitor, open, toScanLine } from './browser';

@@ -1,6 +1,6 @@
 import type { Page } from 'playwright-core';
 import { describe, expect, it } from 'vitest';
-import { USUAL_PRINTING } from '~/core/print/cost';
+import { USUAL_PRINTING } from '~/core/pack/cost';
 import { listVariants } from '~/data/queries/kits';
 import { listFamilies } from '~/data/queries/families';
 import { schoolPrinting } from '~/data/queries/people';

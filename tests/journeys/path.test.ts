@@ -3,7 +3,7 @@ import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { readTag, showTag } from '~/core/lending/tag';
+import { readTag, showTag } from '~/core/kits/tag';
 import { closeDatabase } from '~/data/db';
 import { findCopy, listCopies, listKits } from '~/data/queries/kits';
 import { listShortages } from '~/data/queries/counts';

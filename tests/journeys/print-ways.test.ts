@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
-import { showTag } from '~/core/lending/tag';
+import { showTag } from '~/core/kits/tag';
 import { listCopies } from '~/data/queries/kits';
-import { USUAL_PRINTING } from '~/core/print/cost';
+import { USUAL_PRINTING } from '~/core/pack/cost';
 import { schoolPrinting } from '~/data/queries/people';
 import { expectAccessible, open, signIn, smallSchoolForEach, visitor } from './browser';
 

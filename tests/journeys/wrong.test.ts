@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { showTag } from '~/core/lending/tag';
+import { showTag } from '~/core/kits/tag';
 import { daysAfter } from '~/core/lending/due';
 import { findKit, listVariants } from '~/data/queries/kits';
 import { findFamily, listFamilies } from '~/data/queries/families';

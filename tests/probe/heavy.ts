@@ -1,5 +1,5 @@
 /** Settings that take long to reckon, in everything that is shown of them: the server goes on answering others. */
-import { gameOf } from '~/core/games';
+import { gameOf } from '~/core/games/shelf';
 import type { Field, Row } from './field';
 import { lagOf } from './bodies';
 

@@ -5,7 +5,7 @@ import { findKit } from '~/data/queries/kits';
 import { schoolPrinting } from '~/data/queries/people';
 import { lineChecks } from '~/data/queries/words';
 import { newOwnGame, type OwnGame } from '~/core/own/definition';
-import { gameOf } from '~/core/games';
+import { gameOf } from '~/core/games/shelf';
 import { lineKey } from '~/core/words/checks';
 import { addVariant } from '../world';
 import type { Field, Row } from './field';

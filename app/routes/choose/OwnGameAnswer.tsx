@@ -1,10 +1,11 @@
-import { gameFor } from '~/core/games';
-import { assume } from '~/core/games/types';
-import { ownFaults, type OwnGame } from '~/core/own/definition';
-import { LengthRibbon } from '~/app/ui/LengthRibbon';
+import { gameFor } from '~/core/own/open';
+import { assume } from '~/core/games/kit/types';
+import { type OwnGame } from '~/core/own/definition';
+import { ownFaults } from '~/core/own/faults';
+import { LengthRibbon } from '~/app/game/LengthRibbon';
 import { Entered, Entries, Margin, Sheet } from '~/app/ui/Page';
-import { PartsTable, shown } from '~/app/ui/Reckonings';
-import { GameDrawing } from '~/app/ui/SheetView';
+import { PartsTable, shown } from '~/app/game/Reckonings';
+import { GameDrawing } from '~/app/game/SheetView';
 
 /** What the game comes to as it stands. */
 export function OwnGameAnswer({ own }: { own: OwnGame }) {

@@ -1,7 +1,8 @@
 import { Form, useNavigation } from 'react-router';
 import type { FieldErrors } from '~/core/check/check';
-import { AGE_BANDS } from '~/core/games/types';
-import { ENDS, MAKES, ownFaults, OWN_PLACES, TURN_KINDS, type OwnGame } from '~/core/own/definition';
+import { AGE_BANDS } from '~/core/games/kit/types';
+import { ENDS, MAKES, OWN_PLACES, TURN_KINDS, type OwnGame } from '~/core/own/definition';
+import { ownFaults } from '~/core/own/faults';
 import { Button, ButtonLink } from '~/app/ui/Button';
 import { DraftNote, plainValue, TooLate, type FieldWords, type Late } from '~/app/ui/Changes';
 import { NumberBox, Pick, TextBox } from '~/app/ui/fields';

@@ -1,5 +1,5 @@
 import { Form, useActionData, useNavigation, useSearchParams } from 'react-router';
-import type { AgeBand, Params } from '~/core/games/types';
+import type { AgeBand, Params } from '~/core/games/kit/types';
 import type { FieldErrors } from '~/core/check/check';
 import { Button, ButtonLink } from '~/app/ui/Button';
 import { TextBox } from '~/app/ui/fields';

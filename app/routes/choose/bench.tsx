@@ -2,9 +2,9 @@ import { Feather, Scale, Sprout } from 'lucide-react';
 import { data, redirect } from 'react-router';
 import { checkForm, type FieldErrors } from '~/core/check/check';
 import { readJson } from '~/core/check/keepable';
-import { knobs } from '~/core/check/schema';
-import { gameFor } from '~/core/games';
-import { checkParams } from '~/core/games/params';
+import { knobs } from '~/core/games/kit/knobs';
+import { gameFor } from '~/core/own/open';
+import { checkParams } from '~/core/games/kit/params';
 import {
   AGE_BANDS,
   assume,
@@ -12,7 +12,7 @@ import {
   type AgeBand,
   type Game,
   type Params,
-} from '~/core/games/types';
+} from '~/core/games/kit/types';
 import { variantSchema } from '~/core/kits/forms';
 import { isClosed } from '~/core/own/closed';
 import { storedId } from '~/core/own/game';
@@ -25,19 +25,19 @@ import { isId } from '~/server/ids';
 import { reckoningOf } from '~/server/threads';
 import { Button, ButtonLink } from '~/app/ui/Button';
 import { NumberBox, Pick } from '~/app/ui/fields';
-import { Knobs } from '~/app/ui/Knobs';
-import { LengthRibbon } from '~/app/ui/LengthRibbon';
+import { Knobs } from '~/app/game/Knobs';
+import { LengthRibbon } from '~/app/game/LengthRibbon';
 import { Notices, Said } from '~/app/ui/Notices';
 import { Faint, Heading, Row, Sheet, Stack, TableFrame, Workplace } from '~/app/ui/Page';
 import { OnceAlive } from '~/app/ui/OnceAlive';
-import { PartsTable, Reckonings, roomOf } from '~/app/ui/Reckonings';
-import { Rehearsal } from '~/app/ui/Rehearsal';
-import { GameDrawing } from '~/app/ui/SheetView';
-import { Solver } from '~/app/ui/Solver';
-import { Trainer } from '~/app/ui/Trainer';
+import { PartsTable, Reckonings, roomOf } from '~/app/game/Reckonings';
+import { Rehearsal } from '~/app/game/Rehearsal';
+import { GameDrawing } from '~/app/game/SheetView';
+import { Solver } from '~/app/game/Solver';
+import { Trainer } from '~/app/game/Trainer';
 import { useRemembered } from '~/app/ui/remember';
-import { useReckoning } from '~/app/ui/useReckoning';
-import { Weave } from '~/app/ui/Weave';
+import { useReckoning } from '~/app/game/useReckoning';
+import { Weave } from '~/app/game/Weave';
 import { SaveVariant, type Setting } from './SaveVariant';
 import type { Route } from './+types/bench';
 

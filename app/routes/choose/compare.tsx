@@ -1,9 +1,10 @@
 import { useNavigate } from 'react-router';
 import styled from 'styled-components';
-import { knobs, type Knob } from '~/core/check/schema';
-import { gameFor, SHELF, type GameRef } from '~/core/games';
+import { knobs, type Knob } from '~/core/games/kit/knobs';
+import { SHELF } from '~/core/games/shelf';
+import { gameFor, type GameRef } from '~/core/own/open';
 import { readJson } from '~/core/check/keepable';
-import { checkParams } from '~/core/games/params';
+import { checkParams } from '~/core/games/kit/params';
 import {
   AGE_BANDS,
   assume,
@@ -11,8 +12,8 @@ import {
   type Params,
   type ParamValue,
   type Reckoning,
-} from '~/core/games/types';
-import { materialOf } from '~/core/kits/materials';
+} from '~/core/games/kit/types';
+import { materialOf } from '~/core/materials/catalogue';
 import { ownGameId } from '~/core/own/game';
 import { nameOf } from '~/core/words/message';
 import { plain } from '~/core/words/numbers';
@@ -25,15 +26,15 @@ import { reckoningOf } from '~/server/threads';
 import { notFound } from '~/server/refusals';
 import { ButtonLink } from '~/app/ui/Button';
 import { Pick } from '~/app/ui/fields';
-import { LengthRibbon } from '~/app/ui/LengthRibbon';
+import { LengthRibbon } from '~/app/game/LengthRibbon';
 import { Notices } from '~/app/ui/Notices';
 import { Faint, Heading, Row, Sheet, Stack, TableFrame, Wide } from '~/app/ui/Page';
-import { roomOf, shown } from '~/app/ui/Reckonings';
-import { GameDrawing } from '~/app/ui/SheetView';
+import { roomOf, shown } from '~/app/game/Reckonings';
+import { GameDrawing } from '~/app/game/SheetView';
 import { color } from '~/app/ui/theme';
 import { OnceAlive } from '~/app/ui/OnceAlive';
-import { useReckoning } from '~/app/ui/useReckoning';
-import { Weave } from '~/app/ui/Weave';
+import { useReckoning } from '~/app/game/useReckoning';
+import { Weave } from '~/app/game/Weave';
 import type { Route } from './+types/compare';
 
 export const meta: Route.MetaFunction = () => [{ title: 'Side by side · Fern Basket' }];

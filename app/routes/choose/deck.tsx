@@ -1,14 +1,14 @@
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { DECK, deckWithout, type Card } from '~/core/cards/deck';
-import { gameOf, SHELF } from '~/core/games';
-import type { DeckVerdict, Game, Params } from '~/core/games/types';
+import { gameOf, SHELF } from '~/core/games/shelf';
+import type { DeckVerdict, Game, Params } from '~/core/games/kit/types';
 import { nameOf } from '~/core/words/message';
 import { count } from '~/core/words/numbers';
 import { listVariants } from '~/data/queries/kits';
 import { requireRole } from '~/server/people/session';
 import { TickBox } from '~/app/ui/fields';
-import { MissingCards } from '~/app/ui/Knobs';
+import { MissingCards } from '~/app/game/Knobs';
 import { Faint, Heading, Row, Sheet, Stack, State, TableFrame, Wide, type Tone } from '~/app/ui/Page';
 import { useRemembered } from '~/app/ui/remember';
 import type { Route } from './+types/deck';

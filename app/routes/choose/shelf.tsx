@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import styled from 'styled-components';
-import { gameFor, type GameRef } from '~/core/games';
+import { gameFor, type GameRef } from '~/core/own/open';
 import {
   ANYTHING,
   lacking,
@@ -9,10 +9,10 @@ import {
   type PresetEntry,
   type ShelfEntry,
   type Wish,
-} from '~/core/games/catalogue';
-import { SKILLS } from '~/core/games/skills';
-import { AGE_BANDS, GAME_FAMILIES, PLACES, type Game, type GameFamily } from '~/core/games/types';
-import { materialOf } from '~/core/kits/materials';
+} from '~/core/games/shelf/catalogue';
+import { SKILLS } from '~/core/games/kit/skills';
+import { AGE_BANDS, GAME_FAMILIES, PLACES, type Game, type GameFamily } from '~/core/games/kit/types';
+import { materialOf } from '~/core/materials/catalogue';
 import { isClosed } from '~/core/own/closed';
 import { ownGameId, storedId } from '~/core/own/game';
 import { nameOf, say } from '~/core/words/message';
@@ -26,7 +26,7 @@ import { Pick, TextBox, TickBox } from '~/app/ui/fields';
 import { Said } from '~/app/ui/Notices';
 import { Empty, Faint, Heading, Row, Sheet, Stack, Wide } from '~/app/ui/Page';
 import { useRemembered } from '~/app/ui/remember';
-import { GameDrawing } from '~/app/ui/SheetView';
+import { GameDrawing } from '~/app/game/SheetView';
 import { color } from '~/app/ui/theme';
 import type { Route } from './+types/shelf';
 

@@ -1,6 +1,6 @@
 import { data, Form, useNavigation } from 'react-router';
 import styled from 'styled-components';
-import { materialOf, materials, type Material } from '~/core/kits/materials';
+import { materialOf, materials, type Material } from '~/core/materials/catalogue';
 import { materialsAtHand, setMaterialsAtHand } from '~/data/queries/games';
 import { changesOf } from '~/server/changes';
 import { requireRole } from '~/server/people/session';

@@ -1,18 +1,18 @@
-import type { GameRef } from '~/core/games';
+import type { GameRef } from '~/core/own/open';
 import { Form, useNavigation } from 'react-router';
 import type { FieldErrors } from '~/core/check/check';
-import { AGE_BANDS, type AgeBand, type Params } from '~/core/games/types';
+import { AGE_BANDS, type AgeBand, type Params } from '~/core/games/kit/types';
 import { ASSURANCES, recipeOf, type Assurance, type Recipe } from '~/core/kits/recipe';
-import { PAPERS, type Paper } from '~/core/print/sheet';
+import { PAPERS, type Paper } from '~/core/paper/sheet';
 import { count, money } from '~/core/words/numbers';
-import { materialOf } from '~/core/kits/materials';
+import { materialOf } from '~/core/materials/catalogue';
 import { Button, ButtonLink } from '~/app/ui/Button';
 import { plainValue, type FieldWords } from '~/app/ui/Changes';
 import { Choice, NumberBox, Pick, TextBox, TickBox } from '~/app/ui/fields';
 import { Notices, Said } from '~/app/ui/Notices';
 import { NotSaved } from '~/app/ui/NotSaved';
 import { Empty, Entered, Entries, Faint, Margin, Row, Sheet, Stack } from '~/app/ui/Page';
-import { Tray } from '~/app/ui/Tray';
+import { Tray } from '~/app/desk/Tray';
 
 export interface KitDraft {
   name: string;

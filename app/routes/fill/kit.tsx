@@ -1,11 +1,11 @@
 import { data, Form, Link, redirect, useNavigation, useSearchParams } from 'react-router';
 import { checkForm, type FieldErrors } from '~/core/check/check';
-import { AGE_BANDS } from '~/core/games/types';
+import { AGE_BANDS } from '~/core/games/kit/types';
 import { buildSchema, MOST_COPIES } from '~/core/kits/forms';
 import { ASSURANCES } from '~/core/kits/recipe';
 import { dueWords, showDay } from '~/core/lending/due';
-import { randomTag, showTag } from '~/core/lending/tag';
-import { PAPERS } from '~/core/print/sheet';
+import { randomTag, showTag } from '~/core/kits/tag';
+import { PAPERS } from '~/core/paper/sheet';
 import { count } from '~/core/words/numbers';
 import { buildCopies, findKit, listCopies, listVariants, planOf, undoBuild } from '~/data/queries/kits';
 import { changesOf, lateOf } from '~/server/changes';

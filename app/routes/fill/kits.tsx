@@ -1,6 +1,6 @@
 import { Link } from 'react-router';
 import styled from 'styled-components';
-import { AGE_BANDS } from '~/core/games/types';
+import { AGE_BANDS } from '~/core/games/kit/types';
 import { count } from '~/core/words/numbers';
 import { listKits } from '~/data/queries/kits';
 import { requireRole } from '~/server/people/session';

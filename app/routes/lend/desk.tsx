@@ -1,9 +1,9 @@
 import { useState } from 'react';
 import { data, Form, Link, redirect, useNavigation, useSearchParams, useSubmit } from 'react-router';
 import { hasSmallParts } from '~/core/kits/recipe';
-import { materialOf } from '~/core/kits/materials';
+import { materialOf } from '~/core/materials/catalogue';
 import { daysAfter, daysBetween, dueState, dueWords, LOAN_DAYS, showDay } from '~/core/lending/due';
-import { readTag, showTag } from '~/core/lending/tag';
+import { readTag, showTag } from '~/core/kits/tag';
 import { LANGUAGES } from '~/core/words/message';
 import { count } from '~/core/words/numbers';
 import { findFamily } from '~/data/queries/families';
@@ -32,8 +32,8 @@ import {
   Tag,
   Workplace,
 } from '~/app/ui/Page';
-import { DueFlag } from '~/app/ui/DueFlag';
-import { useReadyAction } from '~/app/ui/ScanLine';
+import { DueFlag } from '~/app/desk/DueFlag';
+import { useReadyAction } from '~/app/desk/ScanLine';
 import type { Route } from './+types/desk';
 
 export const meta: Route.MetaFunction = () => [{ title: 'Lend · Fern Basket' }];

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { findByText } from '~/core/lending/families';
-import { showTag } from '~/core/lending/tag';
+import { showTag } from '~/core/kits/tag';
 import { LANGUAGES } from '~/core/words/message';
 import { count } from '~/core/words/numbers';
 import { listFamilies } from '~/data/queries/families';

@@ -3,7 +3,7 @@ import { data, Form, Link, redirect, useSearchParams } from 'react-router';
 import { checkForm, type FieldErrors } from '~/core/check/check';
 import { showDay } from '~/core/lending/due';
 import { familySchema, type FamilyFields } from '~/core/lending/families';
-import { showTag } from '~/core/lending/tag';
+import { showTag } from '~/core/kits/tag';
 import { familyFields, findFamily, forgetFamily, updateFamily } from '~/data/queries/families';
 import { listLoansOfFamily } from '~/data/queries/lending';
 import { findSchool } from '~/data/queries/people';
@@ -18,7 +18,7 @@ import { Changes, DraftNote, TooLate, type Late } from '~/app/ui/Changes';
 import { Said } from '~/app/ui/Notices';
 import { Empty, Heading, Sheet, Stack, TableFrame, Tag, Workplace, Row } from '~/app/ui/Page';
 import { useDraft } from '~/app/ui/remember';
-import { DueFlag } from '~/app/ui/DueFlag';
+import { DueFlag } from '~/app/desk/DueFlag';
 import { FamilyForm, FAMILY_FIELDS } from './FamilyForm';
 import type { Route } from './+types/family';
 

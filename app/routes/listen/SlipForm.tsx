@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { Form, useNavigation } from 'react-router';
-import { showTag } from '~/core/lending/tag';
+import { showTag } from '~/core/kits/tag';
 import { readSlip, slipSentence } from '~/core/listening/slip';
 import { Button } from '~/app/ui/Button';
 import { TextBox } from '~/app/ui/fields';

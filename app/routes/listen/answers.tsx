@@ -1,13 +1,13 @@
 import { data, Form } from 'react-router';
 import styled from 'styled-components';
-import { gameFor } from '~/core/games';
+import { gameFor } from '~/core/own/open';
 import type { KitPlan } from '~/core/kits/recipe';
 import { visible } from '~/core/check/keepable';
-import { LEVELS } from '~/core/listening/answer';
+import { LEVELS } from '~/core/pack/questions';
 import { readSlip, slipSentence } from '~/core/listening/slip';
 import { nextStep, sentenceFor, type Heard } from '~/core/listening/sentence';
 import { showDay } from '~/core/lending/due';
-import { showTag } from '~/core/lending/tag';
+import { showTag } from '~/core/kits/tag';
 import { count } from '~/core/words/numbers';
 import { addAnswer, listAnswers, markRead, type AnswerRow } from '~/data/queries/listening';
 import { findCopy } from '~/data/queries/kits';

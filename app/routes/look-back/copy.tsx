@@ -1,10 +1,10 @@
 import { Link } from 'react-router';
 import { dueWords, showDay } from '~/core/lending/due';
-import { materialOf } from '~/core/kits/materials';
+import { materialOf } from '~/core/materials/catalogue';
 import { hasSmallParts } from '~/core/kits/recipe';
-import { showTag } from '~/core/lending/tag';
-import { labelSheets } from '~/core/print/labels';
-import { MARGIN_MM } from '~/core/print/sheet';
+import { showTag } from '~/core/kits/tag';
+import { labelSheets } from '~/core/pack/labels';
+import { MARGIN_MM } from '~/core/paper/sheet';
 import { findCopy } from '~/data/queries/kits';
 import { findSchool } from '~/data/queries/people';
 import { listShortages } from '~/data/queries/counts';
@@ -17,9 +17,9 @@ import { notFound } from '~/server/refusals';
 import { today } from '~/server/today';
 import { ButtonLink } from '~/app/ui/Button';
 import { Entered, Entries, Heading, Margin, Row, Sheet, Stack, State, Workplace } from '~/app/ui/Page';
-import { SheetView } from '~/app/ui/SheetView';
-import { Strand } from '~/app/ui/Strand';
-import { Tray } from '~/app/ui/Tray';
+import { SheetView } from '~/app/game/SheetView';
+import { Strand } from '~/app/desk/Strand';
+import { Tray } from '~/app/desk/Tray';
 import type { Route } from './+types/copy';
 
 export const meta: Route.MetaFunction = ({ loaderData }) => [

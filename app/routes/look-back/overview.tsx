@@ -1,7 +1,7 @@
 import { Form, Link, data } from 'react-router';
-import { materialOf } from '~/core/kits/materials';
+import { materialOf } from '~/core/materials/catalogue';
 import { daysAfter, showDay } from '~/core/lending/due';
-import { showTag } from '~/core/lending/tag';
+import { showTag } from '~/core/kits/tag';
 import { LANGUAGES } from '~/core/words/message';
 import { listShortages, mend, undoMend } from '~/data/queries/counts';
 import { answeredSince, reachSince } from '~/data/queries/reach';
@@ -23,7 +23,7 @@ import {
   Tag,
   Workplace,
 } from '~/app/ui/Page';
-import { ReachChart } from '~/app/ui/ReachChart';
+import { ReachChart } from '~/app/desk/ReachChart';
 import type { Route } from './+types/overview';
 
 export const meta: Route.MetaFunction = () => [{ title: 'Look back · Fern Basket' }];

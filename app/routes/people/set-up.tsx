@@ -1,6 +1,6 @@
 import { data, Form, redirect, useNavigation } from 'react-router';
 import { checkForm } from '~/core/check/check';
-import { setUpSchema } from '~/core/people/forms';
+import { setUpSchema } from '~/core/lending/school';
 import { LANGUAGES, type Language } from '~/core/words/message';
 import { findSchool, setUpSchool } from '~/data/queries/people';
 import { hashPassword } from '~/server/people/password';

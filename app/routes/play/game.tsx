@@ -1,8 +1,8 @@
 import { data } from 'react-router';
 import styled from 'styled-components';
-import { gameFor } from '~/core/games';
-import type { StepPart } from '~/core/games/types';
-import { MATERIAL_WORDS } from '~/core/kits/materials';
+import { gameFor } from '~/core/own/open';
+import type { StepPart } from '~/core/games/kit/types';
+import { MATERIAL_WORDS } from '~/core/materials/catalogue';
 import type { FamilyMessage } from '~/core/words/family';
 import { nameOf, say } from '~/core/words/message';
 import { checkedLanguages } from '~/data/queries/words';
@@ -11,9 +11,9 @@ import { recipeOf } from '~/server/threads';
 import { color } from '~/app/ui/theme';
 import type { PageHandle } from '~/app/root';
 import { familyButton, FamilyFrame, FamilyNote, familyWords } from './FamilyPage';
-import { sketchOf } from '~/core/print/instructions';
-import type { Shape } from '~/core/print/sheet';
-import { GameDrawing } from '~/app/ui/SheetView';
+import { sketchOf } from '~/core/pack/instructions';
+import type { Shape } from '~/core/paper/sheet';
+import { GameDrawing } from '~/app/game/SheetView';
 import type { Route } from './+types/game';
 
 export const handle: PageHandle = { withoutScripts: true };

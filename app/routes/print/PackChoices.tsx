@@ -1,11 +1,11 @@
 import { useState } from 'react';
 import styled from 'styled-components';
 import type { FieldErrors } from '~/core/check/check';
-import { showTag } from '~/core/lending/tag';
-import { LABEL_STOCKS, labelStockSchema, type LabelOrder } from '~/core/print/stock';
-import { PACK_ITEMS, PACK_SCOPES, type PackItem, type PackScope } from '~/core/print/choices';
-import type { PieceChoice } from '~/core/print/pack';
-import { CUTS, FINISHES, PAPERS, type Cuts, type Finish, type Lost, type Paper } from '~/core/print/sheet';
+import { showTag } from '~/core/kits/tag';
+import { LABEL_STOCKS, labelStockSchema, type LabelOrder } from '~/core/pack/stock';
+import { PACK_ITEMS, PACK_SCOPES, type PackItem, type PackScope } from '~/core/pack/choices';
+import type { PieceChoice } from '~/core/pack/pack';
+import { CUTS, FINISHES, PAPERS, type Cuts, type Finish, type Lost, type Paper } from '~/core/paper/sheet';
 import { LANGUAGES, type Language } from '~/core/words/message';
 import { Choice, Pick, TextBox, TickBox } from '~/app/ui/fields';
 import { Faint, Row, Stack } from '~/app/ui/Page';

@@ -1,5 +1,5 @@
 import styled from 'styled-components';
-import { paperLook } from '~/app/ui/SheetView';
+import { paperLook } from '~/app/game/SheetView';
 import { color } from '~/app/ui/theme';
 
 const Pages = styled.ol`

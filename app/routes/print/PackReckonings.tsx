@@ -1,6 +1,6 @@
 import { Link } from 'react-router';
-import { SUPPLIES, SUPPLY_IDS, type PrintCost, type Printing, type Work } from '~/core/print/cost';
-import { PAPERS, type Finish, type Paper } from '~/core/print/sheet';
+import { SUPPLIES, SUPPLY_IDS, type PrintCost, type Printing, type Work } from '~/core/pack/cost';
+import { PAPERS, type Finish, type Paper } from '~/core/paper/sheet';
 import { count, money, plain } from '~/core/words/numbers';
 import { Entered, Entries, Faint, Margin } from '~/app/ui/Page';
 

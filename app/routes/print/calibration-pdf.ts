@@ -1,5 +1,5 @@
-import { calibrationSheets } from '~/core/print/calibration';
-import { PAPERS, type Paper } from '~/core/print/sheet';
+import { calibrationSheets } from '~/core/paper/calibration';
+import { PAPERS, type Paper } from '~/core/paper/sheet';
 import { LANGUAGES, type Language } from '~/core/words/message';
 import { findSchool } from '~/data/queries/people';
 import { requireRole } from '~/server/people/session';

@@ -1,6 +1,6 @@
 import { useRef, type FormEvent } from 'react';
 import { data, Form, Link, redirect, useNavigation, useSubmit } from 'react-router';
-import { showTag } from '~/core/lending/tag';
+import { showTag } from '~/core/kits/tag';
 import { LANGUAGES } from '~/core/words/message';
 import { count } from '~/core/words/numbers';
 import { listCopies, markPrinted } from '~/data/queries/kits';

@@ -4,7 +4,7 @@ import { requireRole } from '~/server/people/session';
 import { notFound } from '~/server/refusals';
 import { fontFaces } from '~/server/print/fonts';
 import { loansIn, previewOf, readOrder, taskOf } from '~/server/print/order';
-import { SheetFile } from '~/app/ui/SheetView';
+import { SheetFile } from '~/app/game/SheetView';
 import type { Route } from './+types/page-svg';
 
 /** One page of the preview as SVG, to scale and with its fonts inside. */

@@ -7,7 +7,7 @@ import {
   USUAL_PRINTING,
   type Printing,
   type Supply,
-} from '~/core/print/cost';
+} from '~/core/pack/cost';
 import { centsIn, plain } from '~/core/words/numbers';
 import type { FieldErrors } from '~/core/check/check';
 import { schoolPrinting, schoolVersions, setSchoolPrinting } from '~/data/queries/people';

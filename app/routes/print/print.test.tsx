@@ -1,10 +1,10 @@
 import { renderToStaticMarkup } from 'react-dom/server';
 import { MemoryRouter } from 'react-router';
 import { describe, expect, it } from 'vitest';
-import { USUAL_PRINTING } from '~/core/print/cost';
-import { blank, type Shape } from '~/core/print/sheet';
-import { line } from '~/core/print/text';
-import { SheetFile, SheetView } from '~/app/ui/SheetView';
+import { USUAL_PRINTING } from '~/core/pack/cost';
+import { blank, type Shape } from '~/core/paper/sheet';
+import { line } from '~/core/paper/text';
+import { SheetFile, SheetView } from '~/app/game/SheetView';
 import { PackPages } from './PackPages';
 import { PackReckonings } from './PackReckonings';
 

@@ -1,7 +1,7 @@
 import { data, Form, redirect, useNavigation, useSearchParams, useSubmit } from 'react-router';
-import { materialOf } from '~/core/kits/materials';
+import { materialOf } from '~/core/materials/catalogue';
 import { daysBetween, dueWords, showDay } from '~/core/lending/due';
-import { showTag } from '~/core/lending/tag';
+import { showTag } from '~/core/kits/tag';
 import { findCopy } from '~/data/queries/kits';
 import { changeDue, findLoan, takeBack } from '~/data/queries/lending';
 import { readDay } from '~/server/days';
@@ -25,7 +25,7 @@ import {
   TableFrame,
   Workplace,
 } from '~/app/ui/Page';
-import { useReadyAction } from '~/app/ui/ScanLine';
+import { useReadyAction } from '~/app/desk/ScanLine';
 import { KeptHere } from '~/app/ui/Changes';
 import { useRemembered } from '~/app/ui/remember';
 import type { KitPart } from '~/core/kits/recipe';

@@ -1,10 +1,10 @@
 import { Form, Link, data, useSearchParams } from 'react-router';
 import { dueState, dueWords, showDay } from '~/core/lending/due';
-import { showTag } from '~/core/lending/tag';
+import { showTag } from '~/core/kits/tag';
 import { listShortages } from '~/data/queries/counts';
 import { findLoan, listClosed, listOut, undoReturn, type Undone } from '~/data/queries/lending';
 import { isId } from '~/server/ids';
-import { materialOf } from '~/core/kits/materials';
+import { materialOf } from '~/core/materials/catalogue';
 import { requireRole } from '~/server/people/session';
 import { today } from '~/server/today';
 import { Button, ButtonLink } from '~/app/ui/Button';
@@ -22,7 +22,7 @@ import {
   Tag,
   Workplace,
 } from '~/app/ui/Page';
-import { DueFlag } from '~/app/ui/DueFlag';
+import { DueFlag } from '~/app/desk/DueFlag';
 import type { Route } from './+types/out';
 
 export const meta: Route.MetaFunction = () => [{ title: 'Take back · Fern Basket' }];

@@ -1,7 +1,7 @@
 import { data, Form, useNavigation } from 'react-router';
 import styled from 'styled-components';
-import { gameFor } from '~/core/games';
-import { exampleArgs } from '~/core/words/examples';
+import { gameFor } from '~/core/own/open';
+import { exampleArgs } from '~/core/games/kit/examples';
 import { LANGUAGES, nameOf, say, WORDED, type Worded } from '~/core/words/message';
 import { visible } from '~/core/check/keepable';
 import { lineChecks, saveLineWords } from '~/data/queries/words';

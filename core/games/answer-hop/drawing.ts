@@ -1,5 +1,5 @@
-import type { Shape } from '~/core/print/sheet';
-import { bench, box, sign, stroke, TONE } from '../draw';
+import type { Shape } from '~/core/paper/sheet';
+import { bench, box, sign, stroke, TONE } from '~/core/games/kit/draw';
 
 const KEYS = ['1', '2', '3', '+', '4', '5', '6', '−', '7', '8', '9', '='];
 /** A chalk calculator seen from above, and hops over it. */

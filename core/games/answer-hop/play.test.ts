@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { fact, type Operation } from '~/core/cards/facts';
-import { inTurn, numbersIn, paramsOf, plays, strangeMeetings } from '../plays.testing';
-import { assume, type Params, type Turn } from '../types';
+import { inTurn, numbersIn, paramsOf, plays, strangeMeetings } from '~/core/games/kit/plays.testing';
+import { assume, type Params, type Turn } from '~/core/games/kit/types';
 import { answerHop } from '.';
 
 const OPS: Record<string, Operation> = { '+': 'add', '−': 'subtract', '×': 'multiply', '÷': 'divide' };

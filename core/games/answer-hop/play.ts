@@ -1,6 +1,6 @@
 import { pick, type Random } from '~/core/chance/random';
-import { turn } from '../make';
-import type { Turn } from '../types';
+import { turn } from '~/core/games/kit/make';
+import type { Turn } from '~/core/games/kit/types';
 import { waysTo, type HopParams } from './rules';
 
 /** Target after target; a target with no sentence is left out. */

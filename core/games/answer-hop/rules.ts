@@ -3,8 +3,8 @@ import { Type, type Static } from '@sinclair/typebox';
 import { apply, SIGNS, type Sign } from '~/core/cards/facts';
 import { Numbers, Whole } from '~/core/check/schema';
 import type { FieldErrors } from '~/core/check/check';
-import { signLadder, Signs } from '../signs';
-import type { Ladder, Preset } from '../types';
+import { signLadder, Signs } from '~/core/games/kit/signs';
+import type { Ladder, Preset } from '~/core/games/kit/types';
 
 /** Cells of the calculator in a row. */
 export const COLUMNS = 4;

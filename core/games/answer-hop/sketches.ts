@@ -1,5 +1,5 @@
 /** Small drawings of the steps; they show the numbers that the steps say. */
-import { box, sign, TONE, written, type Sketches } from '../draw';
+import { box, sign, TONE, written, type Sketches } from '~/core/games/kit/draw';
 import { COLUMNS, type HopParams } from './rules';
 
 const calculator = ({ digits, ops }: HopParams) => {

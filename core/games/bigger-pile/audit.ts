@@ -1,5 +1,5 @@
 import type { Card } from '~/core/cards/deck';
-import type { DeckVerdict } from '../types';
+import type { DeckVerdict } from '~/core/games/kit/types';
 import { numbersFrom, perRound, rounds, type PileParams } from './rules';
 
 /** A few missing cards cost rounds, nothing else. */

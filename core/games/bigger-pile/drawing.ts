@@ -1,5 +1,5 @@
-import type { Shape } from '~/core/print/sheet';
-import { bench, card, TONE } from '../draw';
+import type { Shape } from '~/core/paper/sheet';
+import { bench, card, TONE } from '~/core/games/kit/draw';
 
 /** Two piles of cards, one of them higher, each with a number on top. */
 export const drawing: readonly Shape[] = [

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { paramsOf, plays, tally } from '../plays.testing';
-import type { Params, Turn } from '../types';
+import { paramsOf, plays, tally } from '~/core/games/kit/plays.testing';
+import type { Params, Turn } from '~/core/games/kit/types';
 import { answer, numbers, type PileParams } from './rules';
 import { biggerPile } from '.';
 

@@ -1,7 +1,7 @@
 import { shuffled, type Random } from '~/core/chance/random';
 import type { Outcome } from '~/core/chance/simulate';
-import { turn } from '../make';
-import type { Turn } from '../types';
+import { turn } from '~/core/games/kit/make';
+import type { Turn } from '~/core/games/kit/types';
 import { answer, cardsEach, numbers, piles, rounds, type PileParams } from './rules';
 
 /** One turn is one round: every player's cards are turned, and the larger answer is named. */

@@ -1,8 +1,8 @@
 import { deckWithout, pairChances } from '~/core/cards/deck';
 import { fact, type Fact } from '~/core/cards/facts';
 import { point } from '~/core/chance/pmf';
-import { chanceFigure, figure, know, mend, mind, need, reckoned } from '../make';
-import type { Assumptions, Practised, Reckoning } from '../types';
+import { chanceFigure, figure, know, mend, mind, need, reckoned } from '~/core/games/kit/make';
+import type { Assumptions, Practised, Reckoning } from '~/core/games/kit/types';
 import { answer, ladder, numbers, perRound, piles, rounds, values, type PileParams } from './rules';
 
 /** Chance that two players have the same answer in the first round; exact, without putting back. */

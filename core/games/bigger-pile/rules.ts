@@ -1,10 +1,11 @@
 /** Bigger Pile: turn one or two cards each; the larger answer takes all. */
 import { Type, type Static } from '@sinclair/typebox';
 import { countValues, deckWithout, FACES, numbersOf, type Card } from '~/core/cards/deck';
-import { Cards, OneOf, Whole, YesNo } from '~/core/check/schema';
+import { OneOf, Whole, YesNo } from '~/core/check/schema';
+import { Cards } from '~/core/games/kit/knobs';
 import type { FieldErrors } from '~/core/check/check';
-import { choices, climb, remembered } from '../make';
-import type { Ladder, Preset } from '../types';
+import { choices, climb, remembered } from '~/core/games/kit/make';
+import type { Ladder, Preset } from '~/core/games/kit/types';
 
 export const schema = Type.Object(
   {

@@ -1,6 +1,6 @@
-import { numeral } from '~/core/print/numerals';
-import { partCards } from '~/core/print/parts';
-import type { Sheet, SheetContext } from '~/core/print/sheet';
+import { numeral } from '~/core/paper/numerals';
+import { partCards } from '~/core/games/kit/parts';
+import type { Sheet, SheetContext } from '~/core/paper/sheet';
 import type { PileParams } from './rules';
 import { en } from './words/en';
 import { es } from './words/es';

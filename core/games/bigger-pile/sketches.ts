@@ -1,5 +1,5 @@
 /** Small drawings of the steps; they show the numbers that the steps say. */
-import { card, cardRow, sign, TONE, written, type Said, type Sketches } from '../draw';
+import { card, cardRow, sign, TONE, written, type Said, type Sketches } from '~/core/games/kit/draw';
 import type { PileParams } from './rules';
 
 const sides = ({ a, b }: Said, between: string) => [

@@ -1,5 +1,5 @@
-import type { Shape } from '~/core/print/sheet';
-import { bench, box, dot, sign, TONE } from '../draw';
+import type { Shape } from '~/core/paper/sheet';
+import { bench, box, dot, sign, TONE } from '~/core/games/kit/draw';
 
 const cells = ['4', '', '9', '', '', '2'];
 /** A board with covered cells, and a slip with a number. */

@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { fact } from '~/core/cards/facts';
-import { numbersIn, paramsOf, plays, strangeMeetings } from '../plays.testing';
+import { numbersIn, paramsOf, plays, strangeMeetings } from '~/core/games/kit/plays.testing';
 import { boardsOf, linesOf, type BlanketParams } from './rules';
-import type { Params } from '../types';
+import type { Params } from '~/core/games/kit/types';
 import { blanketBoard } from '.';
 
 const CHANGES: Params[] = [

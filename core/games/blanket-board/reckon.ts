@@ -2,8 +2,18 @@ import { fact } from '~/core/cards/facts';
 import { mean } from '~/core/chance/pmf';
 import { QUICK, simulatePlays, type Effort } from '~/core/chance/simulate';
 import { count, inGames } from '~/core/words/numbers';
-import { chanceFigure, figure, know, mend, mind, need, reckoned, simulatedFigure, stop } from '../make';
-import type { Assumptions, Figure, Reckoning } from '../types';
+import {
+  chanceFigure,
+  figure,
+  know,
+  mend,
+  mind,
+  need,
+  reckoned,
+  simulatedFigure,
+  stop,
+} from '~/core/games/kit/make';
+import type { Assumptions, Figure, Reckoning } from '~/core/games/kit/types';
 import { callsToFirst, meanCalls, tieChance } from './odds';
 import { play } from './play';
 import { boardsOf, differentBoards, ladder, slips, type BlanketParams } from './rules';

@@ -4,8 +4,8 @@ import { choose } from '~/core/chance/binomial';
 import { seeded, shuffled } from '~/core/chance/random';
 import { OneOf, OneValue, Whole } from '~/core/check/schema';
 import type { FieldErrors } from '~/core/check/check';
-import { levels, remembered } from '../make';
-import type { Ladder, Preset } from '../types';
+import { levels, remembered } from '~/core/games/kit/make';
+import type { Ladder, Preset } from '~/core/games/kit/types';
 
 /** Rows and columns of a board by its number of cells. */
 export const SHAPES: Record<number, { rows: number; columns: number }> = {

@@ -1,6 +1,6 @@
-import { inside, numberGrid, SLIP_MM, slipCards } from '~/core/print/cards';
-import { partCards } from '~/core/print/parts';
-import { CannotPrint, type Sheet, type SheetContext } from '~/core/print/sheet';
+import { inside, numberGrid, SLIP_MM, slipCards } from '~/core/paper/cards';
+import { partCards } from '~/core/games/kit/parts';
+import { CannotPrint, type Sheet, type SheetContext } from '~/core/paper/sheet';
 import { boardsOf, differentBoards, SHAPES, slips, type BlanketParams } from './rules';
 import { en } from './words/en';
 import { es } from './words/es';

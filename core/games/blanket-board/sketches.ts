@@ -1,6 +1,6 @@
 /** Small drawings of the steps; they show the numbers that the steps say. */
-import { slipFace } from '~/core/print/cards';
-import { box, cells, TONE, type Sketches } from '../draw';
+import { slipFace } from '~/core/paper/cards';
+import { box, cells, TONE, type Sketches } from '~/core/games/kit/draw';
 import { SHAPES, type BlanketParams } from './rules';
 
 const board = (params: BlanketParams, covered: number[]) => {

@@ -1,5 +1,5 @@
-import { steps as list } from '../make';
-import type { Step } from '../types';
+import { steps as list } from '~/core/games/kit/make';
+import type { Step } from '~/core/games/kit/types';
 import { slips, type BlanketParams } from './rules';
 
 export function steps(params: BlanketParams): Step[] {

@@ -1,5 +1,5 @@
-import type { Shape } from '~/core/print/sheet';
-import { area, bench, dot, sign, TONE } from '../draw';
+import type { Shape } from '~/core/paper/sheet';
+import { area, bench, dot, sign, TONE } from '~/core/games/kit/draw';
 
 /** A triangle with a whole on top, a part below, and a thumb on the other part. */
 export const drawing: readonly Shape[] = [

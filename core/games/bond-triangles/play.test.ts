@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { fact, type Fact } from '~/core/cards/facts';
-import { inTurn, numbersIn, plays, strangeMeetings, tally } from '../plays.testing';
-import type { Turn } from '../types';
+import { inTurn, numbersIn, plays, strangeMeetings, tally } from '~/core/games/kit/plays.testing';
+import type { Turn } from '~/core/games/kit/types';
 import { bondTriangles } from '.';
 
 const met = (turn: Turn): Fact[] => {

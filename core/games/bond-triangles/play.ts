@@ -1,6 +1,6 @@
 import { pick, shuffled, type Random } from '~/core/chance/random';
-import { turn } from '../make';
-import type { Turn } from '../types';
+import { turn } from '~/core/games/kit/make';
+import type { Turn } from '~/core/games/kit/types';
 import { bonds, type BondParams } from './rules';
 
 /** Every card once, in a mixed order; the thumb lies on one corner. */

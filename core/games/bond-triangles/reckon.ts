@@ -1,7 +1,7 @@
 import { fact } from '~/core/cards/facts';
 import { point } from '~/core/chance/pmf';
-import { figure, mend, mind, need, reckoned } from '../make';
-import type { Assumptions, Practised, Reckoning } from '../types';
+import { figure, mend, mind, need, reckoned } from '~/core/games/kit/make';
+import type { Assumptions, Practised, Reckoning } from '~/core/games/kit/types';
 import { bonds, ladder, sentences, type Bond, type BondParams } from './rules';
 
 /** What a covered corner asks: the whole is a sum, a part is a missing part or a difference. */

@@ -1,7 +1,7 @@
 /** Bond Triangles: two parts and a whole on a triangle card, one covered; four sentences from one card. */
 import { Type, type Static } from '@sinclair/typebox';
 import { Numbers, OneOf, Whole, YesNo } from '~/core/check/schema';
-import type { Ladder, Preset } from '../types';
+import type { Ladder, Preset } from '~/core/games/kit/types';
 
 export const schema = Type.Object(
   {

@@ -1,5 +1,5 @@
 /** Small drawings of the steps; they show the numbers that the steps say. */
-import { area, dot, sign, stroke, TONE, written, type Said, type Sketches } from '../draw';
+import { area, dot, sign, stroke, TONE, written, type Said, type Sketches } from '~/core/games/kit/draw';
 import type { BondParams } from './rules';
 
 /** A triangle with a thumb on one corner. */

@@ -1,5 +1,5 @@
-import type { Shape } from '~/core/print/sheet';
-import { area, bench, sign, stroke, TONE } from '../draw';
+import type { Shape } from '~/core/paper/sheet';
+import { area, bench, sign, stroke, TONE } from '~/core/games/kit/draw';
 
 const ring = (x: number, y: number, text: string): Shape[] => [
   { kind: 'circle', x, y, radius: 10, stroke: TONE.shore, strokeMm: 1.6, dashMm: [3, 1.2] },

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { numbersIn, paramsOf, plays } from '../plays.testing';
-import { assume, type Params } from '../types';
+import { numbersIn, paramsOf, plays } from '~/core/games/kit/plays.testing';
+import { assume, type Params } from '~/core/games/kit/types';
 import { chalkOrbits } from '.';
 
 const BASE: Params = { circles: 6, numbers: [1, 2, 3, 4, 5, 6], bags: 3, bestOf: 3 };

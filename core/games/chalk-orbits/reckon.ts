@@ -1,8 +1,8 @@
 import { fact } from '~/core/cards/facts';
 import { entries, map, mean, quantile } from '~/core/chance/pmf';
 import { count, plain, share } from '~/core/words/numbers';
-import { chanceFigure, figure, know, mend, mind, need, reckoned } from '../make';
-import type { Assumptions, Practised, Reckoning } from '../types';
+import { chanceFigure, figure, know, mend, mind, need, reckoned } from '~/core/games/kit/make';
+import type { Assumptions, Practised, Reckoning } from '~/core/games/kit/types';
 import { bagScore, drawChance, roundsOf, teamScore } from './odds';
 import { circleNumbers, field, ladder, THROWING_STEPS, type OrbitParams } from './rules';
 

@@ -2,8 +2,8 @@
 import { Type, type Static } from '@sinclair/typebox';
 import { Chance, Numbers, OneOf, OneValue, Whole } from '~/core/check/schema';
 import type { FieldErrors } from '~/core/check/check';
-import { levels } from '../make';
-import type { Ladder, Preset } from '../types';
+import { levels } from '~/core/games/kit/make';
+import type { Ladder, Preset } from '~/core/games/kit/types';
 
 const NUMBERS_MOST = 20;
 

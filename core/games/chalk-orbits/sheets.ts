@@ -1,6 +1,6 @@
-import { partSheet } from '~/core/print/parts';
-import { cm, metres, planShapes } from '~/core/print/plan';
-import type { Sheet, SheetContext } from '~/core/print/sheet';
+import { partSheet } from '~/core/games/kit/parts';
+import { cm, metres, planShapes } from '~/core/paper/plan';
+import type { Sheet, SheetContext } from '~/core/paper/sheet';
 import { circleNumbers, field, THROWING_STEPS, type OrbitParams } from './rules';
 import { en } from './words/en';
 import { es } from './words/es';

@@ -1,5 +1,5 @@
 /** Small drawings of the steps; they show the numbers that the steps say. */
-import { area, dot, sign, TONE, written, type Sketches } from '../draw';
+import { area, dot, sign, TONE, written, type Sketches } from '~/core/games/kit/draw';
 import { circleNumbers, field, type OrbitParams } from './rules';
 
 /** The circles as they lie, with their numbers. */

@@ -1,5 +1,5 @@
-import type { Shape } from '~/core/print/sheet';
-import { area, bench, dot, sign, stroke, TONE } from '../draw';
+import type { Shape } from '~/core/paper/sheet';
+import { area, bench, dot, sign, stroke, TONE } from '~/core/games/kit/draw';
 
 /** Two hands that meet, and beats in groups below. */
 export const drawing: readonly Shape[] = [

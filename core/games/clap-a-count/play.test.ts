@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { inTurn, plays } from '../plays.testing';
+import { inTurn, plays } from '~/core/games/kit/plays.testing';
 import { clapACount } from '.';
 
 describe('a play of Clap a Count', () => {

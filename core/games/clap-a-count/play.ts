@@ -1,5 +1,5 @@
-import { turn } from '../make';
-import type { Turn } from '../types';
+import { turn } from '~/core/games/kit/make';
+import type { Turn } from '~/core/games/kit/types';
 import type { ClapParams } from './rules';
 
 /** One pattern a turn. */

@@ -1,7 +1,7 @@
 import { fact } from '~/core/cards/facts';
 import { point } from '~/core/chance/pmf';
-import { figure, know, mend, reckoned } from '../make';
-import type { Assumptions, Reckoning } from '../types';
+import { figure, know, mend, reckoned } from '~/core/games/kit/make';
+import type { Assumptions, Reckoning } from '~/core/games/kit/types';
 import { ladder, type ClapParams } from './rules';
 
 export function reckon(params: ClapParams, assumptions: Assumptions): Reckoning {

@@ -1,8 +1,8 @@
 /** Clap a Count: clap, pat and roll patterns in twos, fives and tens. */
 import { Type, type Static } from '@sinclair/typebox';
 import { OneValue, Whole } from '~/core/check/schema';
-import { choices } from '../make';
-import type { Ladder, Preset } from '../types';
+import { choices } from '~/core/games/kit/make';
+import type { Ladder, Preset } from '~/core/games/kit/types';
 
 export const schema = Type.Object(
   {

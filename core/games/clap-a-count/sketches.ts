@@ -1,5 +1,5 @@
 /** Small drawings of the steps; they show the numbers that the steps say. */
-import { dot, TONE, written, type Sketches } from '../draw';
+import { dot, TONE, written, type Sketches } from '~/core/games/kit/draw';
 import type { ClapParams } from './rules';
 
 /** Beats in a row: small ones, and the clap at the end large. */

@@ -1,5 +1,5 @@
-import type { Shape } from '~/core/print/sheet';
-import { area, bench, dot, stroke, TONE } from '../draw';
+import type { Shape } from '~/core/paper/sheet';
+import { area, bench, dot, stroke, TONE } from '~/core/games/kit/draw';
 
 const cup = (x: number, y: number, w: number, fill: string): Shape =>
   area(`M${x} ${y} L${x + w} ${y} L${x + w - 3} ${y + 16} L${x + 3} ${y + 16} Z`, fill);

@@ -1,6 +1,6 @@
 import { pick, type Random } from '~/core/chance/random';
-import { turn } from '../make';
-import type { Turn } from '../types';
+import { turn } from '~/core/games/kit/make';
+import type { Turn } from '~/core/games/kit/types';
 import { problems, type MachineParams } from './rules';
 
 export function* play(params: MachineParams, random: Random): Generator<Turn, void> {

@@ -1,7 +1,7 @@
-import { NUMBER_MM, numberCards, type Card } from '~/core/print/cards';
-import { partCards } from '~/core/print/parts';
-import { drawBox, forEachPlayer, recordSheets, sentenceToFill } from '~/core/print/record';
-import { INK, type Cell, type Shape, type Sheet, type SheetContext } from '~/core/print/sheet';
+import { NUMBER_MM, numberCards, type Card } from '~/core/paper/cards';
+import { partCards } from '~/core/games/kit/parts';
+import { drawBox, forEachPlayer, recordSheets, sentenceToFill } from '~/core/paper/record';
+import { INK, type Cell, type Shape, type Sheet, type SheetContext } from '~/core/paper/sheet';
 import type { MachineParams } from './rules';
 import { en } from './words/en';
 import { es } from './words/es';

@@ -1,5 +1,5 @@
 /** Small drawings of the steps; they show the numbers that the steps say. */
-import { arrow, cardRow, cupOf, heap, written, type Sketches } from '../draw';
+import { arrow, cardRow, cupOf, heap, written, type Sketches } from '~/core/games/kit/draw';
 import type { MachineParams } from './rules';
 
 export const sketches: Sketches<MachineParams> = {

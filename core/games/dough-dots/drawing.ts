@@ -1,5 +1,5 @@
-import type { Shape } from '~/core/print/sheet';
-import { area, bench, dot, TONE } from '../draw';
+import type { Shape } from '~/core/paper/sheet';
+import { area, bench, dot, TONE } from '~/core/games/kit/draw';
 
 /** Balls of dough in a row, some of them squashed flat. */
 export const drawing: readonly Shape[] = [

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { fact } from '~/core/cards/facts';
-import { inTurn, numbersIn, plays, strangeMeetings } from '../plays.testing';
+import { inTurn, numbersIn, plays, strangeMeetings } from '~/core/games/kit/plays.testing';
 import { doughDots } from '.';
 
 describe('a play of Dough Dots', () => {

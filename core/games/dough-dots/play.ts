@@ -1,6 +1,6 @@
 import { shuffled, type Random } from '~/core/chance/random';
-import { turn } from '../make';
-import type { Turn } from '../types';
+import { turn } from '~/core/games/kit/make';
+import type { Turn } from '~/core/games/kit/types';
 import { played, sentences, type DoughParams } from './rules';
 
 /** Each player draws from the shuffled cards; no card comes twice to one player. */

@@ -1,7 +1,7 @@
 import { fact } from '~/core/cards/facts';
 import { point } from '~/core/chance/pmf';
-import { figure, know, mend, mind, need, reckoned } from '../make';
-import type { Assumptions, Reckoning } from '../types';
+import { figure, know, mend, mind, need, reckoned } from '~/core/games/kit/make';
+import type { Assumptions, Reckoning } from '~/core/games/kit/types';
 import { DENSITY, doughGrams, ladder, played, sentences, type DoughParams } from './rules';
 
 export function reckon(params: DoughParams, assumptions: Assumptions): Reckoning {

@@ -1,8 +1,8 @@
 /** Dough Dots: make as many balls as the first number, squash as many as the second. */
 import { Type, type Static } from '@sinclair/typebox';
 import { Whole, YesNo } from '~/core/check/schema';
-import { levels } from '../make';
-import type { Ladder, Preset } from '../types';
+import { levels } from '~/core/games/kit/make';
+import type { Ladder, Preset } from '~/core/games/kit/types';
 
 /** Density of modelling dough, in grams per cubic centimetre. */
 export const DENSITY = 1.3;

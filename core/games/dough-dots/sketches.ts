@@ -1,5 +1,5 @@
 /** Small drawings of the steps; they show the numbers that the steps say. */
-import { area, card, dot, TONE, written, type Sketches } from '../draw';
+import { area, card, dot, TONE, written, type Sketches } from '~/core/games/kit/draw';
 import { sentences, type DoughParams } from './rules';
 
 /** Balls in a row of five, the last of them squashed. */

@@ -1,5 +1,5 @@
-import type { Shape } from '~/core/print/sheet';
-import { bench, box, dot, sign, stroke, TONE } from '../draw';
+import type { Shape } from '~/core/paper/sheet';
+import { bench, box, dot, sign, stroke, TONE } from '~/core/games/kit/draw';
 
 /** A folded slip, a walk, and things laid in fives. */
 export const drawing: readonly Shape[] = [

@@ -1,6 +1,6 @@
 import { shuffled, type Random } from '~/core/chance/random';
-import { turn } from '../make';
-import type { Turn } from '../types';
+import { turn } from '~/core/games/kit/make';
+import type { Turn } from '~/core/games/kit/types';
 import { numbersOf, type FetchParams } from './rules';
 
 export function* play(params: FetchParams, random: Random): Generator<Turn, void> {

@@ -1,8 +1,8 @@
 /** Fetch That Many: peek at a slip, remember it, bring that many of something, lay it in fives. */
 import { Type, type Static } from '@sinclair/typebox';
 import { OneOf, OneValue, Whole } from '~/core/check/schema';
-import { levels } from '../make';
-import type { Ladder, Preset } from '../types';
+import { levels } from '~/core/games/kit/make';
+import type { Ladder, Preset } from '~/core/games/kit/types';
 
 export const schema = Type.Object(
   {

@@ -1,6 +1,6 @@
-import { SLIP_MM, slipCards } from '~/core/print/cards';
-import { partCards } from '~/core/print/parts';
-import type { Sheet, SheetContext } from '~/core/print/sheet';
+import { SLIP_MM, slipCards } from '~/core/paper/cards';
+import { partCards } from '~/core/games/kit/parts';
+import type { Sheet, SheetContext } from '~/core/paper/sheet';
 import { numbersOf, type FetchParams } from './rules';
 import { en } from './words/en';
 import { es } from './words/es';

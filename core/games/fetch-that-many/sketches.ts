@@ -1,6 +1,6 @@
 /** Small drawings of the steps; they show the numbers that the steps say. */
-import { slipFace } from '~/core/print/cards';
-import { arrow, box, heap, TONE, type Sketches } from '../draw';
+import { slipFace } from '~/core/paper/cards';
+import { arrow, box, heap, TONE, type Sketches } from '~/core/games/kit/draw';
 import type { FetchParams } from './rules';
 
 const slip = (n: number) => [box(4, 4, 38, 52, TONE.card), ...slipFace(n, { x: 4, y: 4, w: 38, h: 52 })];

@@ -1,5 +1,5 @@
 import type { Card } from '~/core/cards/deck';
-import type { DeckVerdict } from '../types';
+import type { DeckVerdict } from '~/core/games/kit/types';
 import { deckNumbers, type MarkParams } from './rules';
 
 /** Any six cards play; fewer than two targets' worth do not. */

@@ -1,5 +1,5 @@
-import type { Shape } from '~/core/print/sheet';
-import { bench, card, stroke, TONE } from '../draw';
+import type { Shape } from '~/core/paper/sheet';
+import { bench, card, stroke, TONE } from '~/core/games/kit/draw';
 
 /** Five cards in a row and the mark they have to reach. */
 export const drawing: readonly Shape[] = [

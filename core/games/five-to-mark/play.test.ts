@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { inTurn, paramsOf, plays, tally } from '../plays.testing';
+import { inTurn, paramsOf, plays, tally } from '~/core/games/kit/plays.testing';
 import { deckNumbers, type MarkParams } from './rules';
 import { solve } from './solve';
 import { fiveToMark } from '.';

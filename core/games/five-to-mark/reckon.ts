@@ -3,8 +3,8 @@ import { fact } from '~/core/cards/facts';
 import { point } from '~/core/chance/pmf';
 import { QUICK, type Effort } from '~/core/chance/simulate';
 import { share } from '~/core/words/numbers';
-import { chanceFigure, figure, know, mend, mind, need, reckoned } from '../make';
-import type { Assumptions, Figure, Practised, Reckoning } from '../types';
+import { chanceFigure, figure, know, mend, mind, need, reckoned } from '~/core/games/kit/make';
+import type { Assumptions, Figure, Practised, Reckoning } from '~/core/games/kit/types';
 import { oddsOf, type Odds } from './enumerate';
 import { deckNumbers, ladder, type MarkParams } from './rules';
 

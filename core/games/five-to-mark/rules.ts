@@ -1,11 +1,12 @@
 /** Five to the Mark: five cards face up and one target card; reach it with two or more of the five. */
 import { Type, type Static } from '@sinclair/typebox';
 import { deckWithout, FACES, numbersOf, type Card } from '~/core/cards/deck';
-import { Cards, OneOf, OneValue, Whole, YesNo } from '~/core/check/schema';
+import { OneOf, OneValue, Whole, YesNo } from '~/core/check/schema';
+import { Cards } from '~/core/games/kit/knobs';
 import type { FieldErrors } from '~/core/check/check';
-import { climb, levels } from '../make';
-import { signLadder, Signs } from '../signs';
-import type { Ladder, Preset } from '../types';
+import { climb, levels } from '~/core/games/kit/make';
+import { signLadder, Signs } from '~/core/games/kit/signs';
+import type { Ladder, Preset } from '~/core/games/kit/types';
 
 /** What a joker counts. */
 export const JOKER = 15;

@@ -1,5 +1,5 @@
 /** Small drawings of the steps; they show the numbers that the steps say. */
-import { card, cardRow, TONE, type Sketches } from '../draw';
+import { card, cardRow, TONE, type Sketches } from '~/core/games/kit/draw';
 import type { MarkParams } from './rules';
 
 export const sketches: Sketches<MarkParams> = {

@@ -4,7 +4,7 @@
  */
 import { apply, type Sign } from '~/core/cards/facts';
 import { shuffled, type Random } from '~/core/chance/random';
-import type { Layout as Deal } from '../types';
+import type { Layout as Deal } from '~/core/games/kit/types';
 import { deckNumbers, type MarkParams } from './rules';
 
 /** A sum with what is added and what is taken away, a product with what multiplies and divides, or one card. */

@@ -1,5 +1,5 @@
-import type { Shape } from '~/core/print/sheet';
-import { bench, box, dot, TONE } from '../draw';
+import type { Shape } from '~/core/paper/sheet';
+import { bench, box, dot, TONE } from '~/core/games/kit/draw';
 
 /** A ten-frame with counters of two colours. */
 export const drawing: readonly Shape[] = [

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { fact } from '~/core/cards/facts';
-import { inTurn, numbersIn, plays, strangeMeetings, tally } from '../plays.testing';
+import { inTurn, numbersIn, plays, strangeMeetings, tally } from '~/core/games/kit/plays.testing';
 import { frameTrail } from '.';
 
 describe('a play of Frame Trail', () => {

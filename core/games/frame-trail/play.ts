@@ -1,6 +1,6 @@
 import { shuffled, type Random } from '~/core/chance/random';
-import { turn } from '../make';
-import type { Turn } from '../types';
+import { turn } from '~/core/games/kit/make';
+import type { Turn } from '~/core/games/kit/types';
 import { sentences, type TrailParams } from './rules';
 
 /** A shuffled trail; when it is longer than there are sentences, it begins again. */

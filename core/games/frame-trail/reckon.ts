@@ -1,8 +1,8 @@
 import { fact } from '~/core/cards/facts';
 import { point } from '~/core/chance/pmf';
 import { count } from '~/core/words/numbers';
-import { figure, know, mend, mind, need, reckoned } from '../make';
-import type { Assumptions, Reckoning } from '../types';
+import { figure, know, mend, mind, need, reckoned } from '~/core/games/kit/make';
+import type { Assumptions, Reckoning } from '~/core/games/kit/types';
 import { framesEach, ladder, sentences, type TrailParams } from './rules';
 
 export function reckon(params: TrailParams, assumptions: Assumptions): Reckoning {

@@ -1,8 +1,8 @@
 /** Frame Trail: ten-frames filled with counters by colour or by a sentence; add fills on, take-away lifts off. */
 import { Type, type Static } from '@sinclair/typebox';
 import { OneOf, OneValue, Whole } from '~/core/check/schema';
-import { climb, choices } from '../make';
-import type { Ladder, Preset } from '../types';
+import { climb, choices } from '~/core/games/kit/make';
+import type { Ladder, Preset } from '~/core/games/kit/types';
 
 export const schema = Type.Object(
   {

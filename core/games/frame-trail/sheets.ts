@@ -1,7 +1,7 @@
 import { seeded, shuffled } from '~/core/chance/random';
-import { frame, inside, SENTENCE_MM, sentenceCards, type Card } from '~/core/print/cards';
-import { partCards } from '~/core/print/parts';
-import type { Sheet, SheetContext } from '~/core/print/sheet';
+import { frame, inside, SENTENCE_MM, sentenceCards, type Card } from '~/core/paper/cards';
+import { partCards } from '~/core/games/kit/parts';
+import type { Sheet, SheetContext } from '~/core/paper/sheet';
 import { framesEach, sentences, type TrailParams } from './rules';
 import { en } from './words/en';
 import { es } from './words/es';

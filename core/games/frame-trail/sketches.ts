@@ -1,5 +1,5 @@
 /** Small drawings of the steps; they show the numbers that the steps say. */
-import { framed, heap, written, type Sketches } from '../draw';
+import { framed, heap, written, type Sketches } from '~/core/games/kit/draw';
 import type { TrailParams } from './rules';
 
 /** A frame of ten, or counters in fives when a number is larger. */

@@ -1,5 +1,5 @@
-import type { Shape } from '~/core/print/sheet';
-import { bench, box, die, dot, sign, TONE } from '../draw';
+import type { Shape } from '~/core/paper/sheet';
+import { bench, box, die, dot, sign, TONE } from '~/core/games/kit/draw';
 
 /** Two dice, and a mat where their sum is being covered. */
 export const drawing: readonly Shape[] = [

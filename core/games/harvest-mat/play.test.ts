@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { inTurn, numbersIn, plays, tally } from '../plays.testing';
-import type { Params } from '../types';
+import { inTurn, numbersIn, plays, tally } from '~/core/games/kit/plays.testing';
+import type { Params } from '~/core/games/kit/types';
 import { harvestMat } from '.';
 
 const COVERS = new Set(['play.one', 'play.sum']);

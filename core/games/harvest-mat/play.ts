@@ -1,8 +1,8 @@
 import { countValues } from '~/core/cards/deck';
 import { shuffled, type Random } from '~/core/chance/random';
 import type { Outcome } from '~/core/chance/simulate';
-import { turn } from '../make';
-import type { Turn } from '../types';
+import { turn } from '~/core/games/kit/make';
+import type { Turn } from '~/core/games/kit/types';
 import { needed, sumCards, type MatParams } from './rules';
 
 /** Rolls or draws until the mat is covered; cells that can never come are left out. */

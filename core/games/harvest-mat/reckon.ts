@@ -3,8 +3,8 @@ import { drawsToFill, meanDrawsToFill } from '~/core/chance/coverage';
 import { enoughDrawn } from '~/core/chance/hypergeometric';
 import { fromCdf, mean, point, quantile, type Pmf } from '~/core/chance/pmf';
 import { count, plain } from '~/core/words/numbers';
-import { chanceFigure, figure, know, mend, mind, need, reckoned, stop } from '../make';
-import type { Assumptions, Practised, Reckoning } from '../types';
+import { chanceFigure, figure, know, mend, mind, need, reckoned, stop } from '~/core/games/kit/make';
+import type { Assumptions, Practised, Reckoning } from '~/core/games/kit/types';
 import { ladder, matched, needed, odds, sumCards, type MatParams } from './rules';
 
 /** Rolls until the mat is covered, exact; undefined when some cell can never be. */

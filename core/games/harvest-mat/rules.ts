@@ -5,8 +5,8 @@ import { DIE, entries, sum } from '~/core/chance/pmf';
 import { Numbers, OneOf, Whole, YesNo } from '~/core/check/schema';
 import type { FieldErrors } from '~/core/check/check';
 import { count } from '~/core/words/numbers';
-import { choices } from '../make';
-import type { Ladder, Params, Preset } from '../types';
+import { choices } from '~/core/games/kit/make';
+import type { Ladder, Params, Preset } from '~/core/games/kit/types';
 
 export const schema = Type.Object(
   {

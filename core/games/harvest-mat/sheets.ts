@@ -1,6 +1,6 @@
-import { SENTENCE_MM, sentenceCards } from '~/core/print/cards';
-import { matSheet, partCards } from '~/core/print/parts';
-import type { Sheet, SheetContext } from '~/core/print/sheet';
+import { SENTENCE_MM, sentenceCards } from '~/core/paper/cards';
+import { matSheet, partCards } from '~/core/games/kit/parts';
+import type { Sheet, SheetContext } from '~/core/paper/sheet';
 import { sumCards, type MatParams } from './rules';
 import { en } from './words/en';
 import { es } from './words/es';

@@ -1,5 +1,5 @@
 /** Small drawings of the steps; they show the numbers that the steps say. */
-import { card, cells, die, TONE, written, type Sketches } from '../draw';
+import { card, cells, die, TONE, written, type Sketches } from '~/core/games/kit/draw';
 import type { MatParams } from './rules';
 
 const mat = ({ cells: numbers }: MatParams, covered: number[]) => {

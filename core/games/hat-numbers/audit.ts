@@ -1,5 +1,5 @@
 import type { Card } from '~/core/cards/deck';
-import type { DeckVerdict } from '../types';
+import type { DeckVerdict } from '~/core/games/kit/types';
 import { hatValues, values, type HatParams } from './rules';
 
 export function audit(params: HatParams, cards: readonly Card[]): DeckVerdict {

@@ -1,5 +1,5 @@
-import type { Shape } from '~/core/print/sheet';
-import { area, bench, card, dot, stroke, TONE } from '../draw';
+import type { Shape } from '~/core/paper/sheet';
+import { area, bench, card, dot, stroke, TONE } from '~/core/games/kit/draw';
 
 const head = (x: number, text: string): Shape[] => [
   dot(x, 40, 9, TONE.wood),

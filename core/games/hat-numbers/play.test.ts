@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { fact } from '~/core/cards/facts';
-import { inTurn, numbersIn, paramsOf, plays, strangeMeetings, tally } from '../plays.testing';
+import { inTurn, numbersIn, paramsOf, plays, strangeMeetings, tally } from '~/core/games/kit/plays.testing';
 import { values, type HatParams } from './rules';
-import type { Params } from '../types';
+import type { Params } from '~/core/games/kit/types';
 import { hatNumbers } from '.';
 
 const CHANGES: Params[] = [{}, { op: 'multiply' }, { signed: true }, { op: 'multiply', faces: 'zero' }];

@@ -3,8 +3,8 @@ import { fact } from '~/core/cards/facts';
 import { noneDrawn } from '~/core/chance/hypergeometric';
 import { point } from '~/core/chance/pmf';
 import { share } from '~/core/words/numbers';
-import { chanceFigure, figure, know, mend, mind, need, reckoned } from '../make';
-import type { Assumptions, Reckoning } from '../types';
+import { chanceFigure, figure, know, mend, mind, need, reckoned } from '~/core/games/kit/make';
+import type { Assumptions, Reckoning } from '~/core/games/kit/types';
 import { call, ladder, values, type HatParams } from './rules';
 
 export function reckon(params: HatParams, assumptions: Assumptions): Reckoning {

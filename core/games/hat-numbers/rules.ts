@@ -4,10 +4,11 @@
  */
 import { Type, type Static } from '@sinclair/typebox';
 import { deckWithout, FACES, isRed, rankOf, valueOf, type Card } from '~/core/cards/deck';
-import { Cards, OneOf, YesNo } from '~/core/check/schema';
+import { OneOf, YesNo } from '~/core/check/schema';
+import { Cards } from '~/core/games/kit/knobs';
 import type { FieldErrors } from '~/core/check/check';
-import { choices, climb, remembered } from '../make';
-import type { Ladder, Preset } from '../types';
+import { choices, climb, remembered } from '~/core/games/kit/make';
+import type { Ladder, Preset } from '~/core/games/kit/types';
 
 export const schema = Type.Object(
   {

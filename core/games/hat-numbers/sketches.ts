@@ -1,5 +1,5 @@
 /** Small drawings of the steps; they show the numbers that the steps say. */
-import { card, dot, sign, stroke, TONE, type Sketches } from '../draw';
+import { card, dot, sign, stroke, TONE, type Sketches } from '~/core/games/kit/draw';
 import type { HatParams } from './rules';
 
 /** A face with a card at the forehead. */

@@ -1,5 +1,5 @@
-import type { Shape } from '~/core/print/sheet';
-import { area, bench, dot, sign, stroke, TONE } from '../draw';
+import type { Shape } from '~/core/paper/sheet';
+import { area, bench, dot, sign, stroke, TONE } from '~/core/games/kit/draw';
 
 const LEAF = (x: number): string =>
   `M${x} 30 C${x + 6} 8 ${x + 26} 8 ${x + 32} 30 C${x + 26} 50 ${x + 6} 50 ${x} 30 Z`;

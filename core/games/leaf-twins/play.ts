@@ -1,6 +1,6 @@
 import { shuffled, type Random } from '~/core/chance/random';
-import { turn } from '../make';
-import type { Turn } from '../types';
+import { turn } from '~/core/games/kit/make';
+import type { Turn } from '~/core/games/kit/types';
 import type { TwinParams } from './rules';
 
 /** The shapes in a mixed order, each laid on the outline with as many dots. */

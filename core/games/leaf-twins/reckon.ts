@@ -1,8 +1,8 @@
 import { fact } from '~/core/cards/facts';
 import { point } from '~/core/chance/pmf';
-import { PAPERS } from '~/core/print/sheet';
-import { figure, know, mend, need, reckoned } from '../make';
-import type { Assumptions, Reckoning } from '../types';
+import { PAPERS } from '~/core/paper/sheet';
+import { figure, know, mend, need, reckoned } from '~/core/games/kit/make';
+import type { Assumptions, Reckoning } from '~/core/games/kit/types';
 import { ladder, layout, SHAPES, type TwinParams } from './rules';
 
 /** Fact triangles of wholes up to `count`: two parts of at least 1, the smaller first. */

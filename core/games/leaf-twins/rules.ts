@@ -1,11 +1,11 @@
 /** Leaf Twins: shapes with a numeral, outlines with that many dots on a board; lay each shape on its twin. */
 import { Type, type Static } from '@sinclair/typebox';
-import { fitting } from '~/core/print/packing';
-import { PAPERS } from '~/core/print/sheet';
+import { fitting } from '~/core/paper/packing';
+import { PAPERS } from '~/core/paper/sheet';
 import { OneOf, SizeMm, Whole } from '~/core/check/schema';
 import type { FieldErrors } from '~/core/check/check';
-import { levels } from '../make';
-import type { Ladder, Preset } from '../types';
+import { levels } from '~/core/games/kit/make';
+import type { Ladder, Preset } from '~/core/games/kit/types';
 
 /** Our own twelve shapes, one a month; none belongs to a religion. */
 export const SHAPES = {

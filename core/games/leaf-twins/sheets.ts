@@ -1,8 +1,8 @@
-import { dotsIn, faceIn, heading, impose, wholeSheet } from '~/core/print/cards';
-import { fitNumeral, numeral } from '~/core/print/numerals';
-import { partCards, partTitle, within } from '~/core/print/parts';
-import { heartOf, picture } from '~/core/print/pictures';
-import { answerBox } from '~/core/print/record';
+import { dotsIn, faceIn, heading, impose, wholeSheet } from '~/core/paper/cards';
+import { fitNumeral, numeral } from '~/core/paper/numerals';
+import { partCards, partTitle, within } from '~/core/games/kit/parts';
+import { heartOf, picture } from '~/core/paper/pictures';
+import { answerBox } from '~/core/paper/record';
 import {
   INK,
   MARGIN_MM,
@@ -11,7 +11,7 @@ import {
   type Shape,
   type Sheet,
   type SheetContext,
-} from '~/core/print/sheet';
+} from '~/core/paper/sheet';
 import type { TwinParams } from './rules';
 import { en } from './words/en';
 import { es } from './words/es';

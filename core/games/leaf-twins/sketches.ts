@@ -1,8 +1,8 @@
 /** Small drawings of the steps; they show the numbers that the steps say. */
-import { dotsIn } from '~/core/print/cards';
-import { heartOf, picture } from '~/core/print/pictures';
-import { numeral } from '~/core/print/numerals';
-import { TONE, type Sketches } from '../draw';
+import { dotsIn } from '~/core/paper/cards';
+import { heartOf, picture } from '~/core/paper/pictures';
+import { numeral } from '~/core/paper/numerals';
+import { TONE, type Sketches } from '~/core/games/kit/draw';
 import type { TwinParams } from './rules';
 
 const SHOWN = 4;

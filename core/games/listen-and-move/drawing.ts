@@ -1,5 +1,5 @@
-import type { Shape } from '~/core/print/sheet';
-import { area, bench, dot, sign, stroke, TONE } from '../draw';
+import type { Shape } from '~/core/paper/sheet';
+import { area, bench, dot, sign, stroke, TONE } from '~/core/games/kit/draw';
 
 const figure = (x: number, up: number): Shape[] => [
   dot(x, 26 - up, 5, TONE.straw),

@@ -1,8 +1,8 @@
 /** Listen and Move: a leader calls moves with counts; act only on the agreed words; listening and stopping. */
 import { Type, type Static } from '@sinclair/typebox';
 import { Whole } from '~/core/check/schema';
-import { levels } from '../make';
-import type { Ladder, Preset } from '../types';
+import { levels } from '~/core/games/kit/make';
+import type { Ladder, Preset } from '~/core/games/kit/types';
 
 /** The moves that are called, in the order in which they are told. */
 export const MOVES = ['hops', 'claps', 'steps', 'turns', 'nods', 'stamps'] as const;

@@ -1,5 +1,5 @@
 /** Small drawings of the steps; they show the numbers that the steps say. */
-import { dot, stroke, TONE, written, type Sketches } from '../draw';
+import { dot, stroke, TONE, written, type Sketches } from '~/core/games/kit/draw';
 import type { MoveParams } from './rules';
 
 export const sketches: Sketches<MoveParams> = {

@@ -1,5 +1,5 @@
 import type { Card } from '~/core/cards/deck';
-import type { DeckVerdict } from '../types';
+import type { DeckVerdict } from '~/core/games/kit/types';
 import { piles, type MarketParams } from './rules';
 
 /** Both piles must have cards; a number that lacks all its cards never comes. */

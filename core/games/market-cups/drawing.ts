@@ -1,5 +1,5 @@
-import type { Shape } from '~/core/print/sheet';
-import { area, bench, die, dot, TONE } from '../draw';
+import type { Shape } from '~/core/paper/sheet';
+import { area, bench, die, dot, TONE } from '~/core/games/kit/draw';
 
 const cup = (x: number): Shape[] => [
   ...[0, 1, 2].map((i) => dot(x + 5 + i * 6, 28 - (i % 2) * 4, 3, TONE.clay)),

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { fact } from '~/core/cards/facts';
-import { inTurn, numbersIn, plays, strangeMeetings } from '../plays.testing';
-import type { Params, Turn } from '../types';
+import { inTurn, numbersIn, plays, strangeMeetings } from '~/core/games/kit/plays.testing';
+import type { Params, Turn } from '~/core/games/kit/types';
 import { marketCups } from '.';
 
 const met = (turn: Turn) => {

@@ -1,10 +1,10 @@
 import { countValues } from '~/core/cards/deck';
 import { fact } from '~/core/cards/facts';
 import { evenly, mean, point, product } from '~/core/chance/pmf';
-import { figure, know, mend, mind, need, needFrom, reckoned } from '../make';
+import { figure, know, mend, mind, need, needFrom, reckoned } from '~/core/games/kit/make';
 import { quantile } from '~/core/chance/pmf';
 import { count } from '~/core/words/numbers';
-import type { Assumptions, Reckoning } from '../types';
+import type { Assumptions, Reckoning } from '~/core/games/kit/types';
 import { ladder, shown, type MarketParams } from './rules';
 
 export function reckon(params: MarketParams, assumptions: Assumptions): Reckoning {

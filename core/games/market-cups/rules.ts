@@ -1,10 +1,11 @@
 /** Market Cups: one die says how many cups, the other how many pieces in each; how many in all? */
 import { Type, type Static } from '@sinclair/typebox';
 import { deckWithout, isRed, valueOf, type Card } from '~/core/cards/deck';
-import { Cards, OneOf, Span, Whole, YesNo } from '~/core/check/schema';
+import { OneOf, Span, Whole, YesNo } from '~/core/check/schema';
+import { Cards } from '~/core/games/kit/knobs';
 import type { FieldErrors } from '~/core/check/check';
 import { count } from '~/core/words/numbers';
-import type { Ladder, Params, Preset } from '../types';
+import type { Ladder, Params, Preset } from '~/core/games/kit/types';
 
 export const schema = Type.Object(
   {

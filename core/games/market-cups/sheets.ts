@@ -1,6 +1,6 @@
-import { answerBox, drawBox, forEachPlayer, recordSheets } from '~/core/print/record';
-import { numeral } from '~/core/print/numerals';
-import type { Cell, Sheet, SheetContext } from '~/core/print/sheet';
+import { answerBox, drawBox, forEachPlayer, recordSheets } from '~/core/paper/record';
+import { numeral } from '~/core/paper/numerals';
+import type { Cell, Sheet, SheetContext } from '~/core/paper/sheet';
 import type { MarketParams } from './rules';
 import { en } from './words/en';
 import { es } from './words/es';

@@ -1,5 +1,5 @@
 /** Small drawings of the steps; they show the numbers that the steps say. */
-import { cupOf, die, TONE, written, type Sketches } from '../draw';
+import { cupOf, die, TONE, written, type Sketches } from '~/core/games/kit/draw';
 import type { MarketParams } from './rules';
 
 const row = (cups: number, pieces: number) => {

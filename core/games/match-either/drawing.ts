@@ -1,5 +1,5 @@
-import type { Shape } from '~/core/print/sheet';
-import { bench, card, stroke, TONE } from '../draw';
+import type { Shape } from '~/core/paper/sheet';
+import { bench, card, stroke, TONE } from '~/core/games/kit/draw';
 
 /** A card in the middle; one follows by number, another by colour. */
 export const drawing: readonly Shape[] = [

@@ -2,8 +2,8 @@ import { fact } from '~/core/cards/facts';
 import { noneDrawn } from '~/core/chance/hypergeometric';
 import { QUICK, simulatePlays, type Effort } from '~/core/chance/simulate';
 import { inGames, share } from '~/core/words/numbers';
-import { chanceFigure, figure, know, mend, mind, need, reckoned } from '../make';
-import type { Assumptions, Reckoning } from '../types';
+import { chanceFigure, figure, know, mend, mind, need, reckoned } from '~/core/games/kit/make';
+import type { Assumptions, Reckoning } from '~/core/games/kit/types';
 import { play } from './play';
 import { cardCount, followers, ladder, type MatchParams } from './rules';
 

@@ -2,8 +2,8 @@
 import { Type, type Static } from '@sinclair/typebox';
 import { OneOf, Span, Whole } from '~/core/check/schema';
 import type { FieldErrors } from '~/core/check/check';
-import { levels, remembered } from '../make';
-import type { Ladder, Preset } from '../types';
+import { levels, remembered } from '~/core/games/kit/make';
+import type { Ladder, Preset } from '~/core/games/kit/types';
 
 export const schema = Type.Object(
   {

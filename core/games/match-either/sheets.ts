@@ -1,6 +1,6 @@
-import { partCards } from '~/core/print/parts';
-import type { Sheet, SheetContext } from '~/core/print/sheet';
-import { SUIT_SHAPES, suitFace } from '~/core/print/stand-ins';
+import { partCards } from '~/core/games/kit/parts';
+import type { Sheet, SheetContext } from '~/core/paper/sheet';
+import { SUIT_SHAPES, suitFace } from '~/core/paper/stand-ins';
 import { deck, type MatchParams } from './rules';
 import { en } from './words/en';
 import { es } from './words/es';

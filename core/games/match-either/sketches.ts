@@ -1,6 +1,6 @@
 /** Small drawings of the steps; they show the numbers that the steps say. */
-import { suitShape } from '~/core/print/stand-ins';
-import { box, sign, TONE, type Sketches } from '../draw';
+import { suitShape } from '~/core/paper/stand-ins';
+import { box, sign, TONE, type Sketches } from '~/core/games/kit/draw';
 import type { MatchParams } from './rules';
 
 const colourCard = (x: number, suit: number, n: number) => [

@@ -1,5 +1,5 @@
-import type { Shape } from '~/core/print/sheet';
-import { area, bench, card, sign, stroke, TONE } from '../draw';
+import type { Shape } from '~/core/paper/sheet';
+import { area, bench, card, sign, stroke, TONE } from '~/core/games/kit/draw';
 
 const nest = (x: number, label: string): Shape[] => [
   area(`M${x} 40 C${x + 2} 58 ${x + 24} 58 ${x + 26} 40 Z`, TONE.wood),

@@ -1,6 +1,6 @@
 import { shuffled, type Random } from '~/core/chance/random';
-import { turn } from '../make';
-import type { Turn } from '../types';
+import { turn } from '~/core/games/kit/make';
+import type { Turn } from '~/core/games/kit/types';
 import { allCards, type NestParams } from './rules';
 
 /** The shuffled cards one after the other, each to its nest or beside the nests. */

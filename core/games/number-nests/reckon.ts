@@ -1,8 +1,8 @@
 import { fact } from '~/core/cards/facts';
 import { point } from '~/core/chance/pmf';
 import { count } from '~/core/words/numbers';
-import { figure, mend, mind, need, reckoned } from '../make';
-import type { Assumptions, Reckoning } from '../types';
+import { figure, mend, mind, need, reckoned } from '~/core/games/kit/make';
+import type { Assumptions, Reckoning } from '~/core/games/kit/types';
 import { allCards, cardsOf, ladder, nests, strays, type NestParams } from './rules';
 
 export function reckon(params: NestParams, assumptions: Assumptions): Reckoning {

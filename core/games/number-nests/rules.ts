@@ -2,7 +2,7 @@
 import { Type, type Static } from '@sinclair/typebox';
 import { OneOf, Whole, YesNo } from '~/core/check/schema';
 import type { FieldErrors } from '~/core/check/check';
-import type { Ladder, Preset } from '../types';
+import type { Ladder, Preset } from '~/core/games/kit/types';
 
 export const schema = Type.Object(
   {

@@ -1,7 +1,7 @@
-import { inside, SENTENCE_MM, sentenceCards } from '~/core/print/cards';
-import { numeral } from '~/core/print/numerals';
-import { partCards } from '~/core/print/parts';
-import { INK, type Sheet, type SheetContext } from '~/core/print/sheet';
+import { inside, SENTENCE_MM, sentenceCards } from '~/core/paper/cards';
+import { numeral } from '~/core/paper/numerals';
+import { partCards } from '~/core/games/kit/parts';
+import { INK, type Sheet, type SheetContext } from '~/core/paper/sheet';
 import { allCards, nests, type NestParams } from './rules';
 import { en } from './words/en';
 import { es } from './words/es';

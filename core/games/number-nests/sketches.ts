@@ -1,5 +1,5 @@
 /** Small drawings of the steps; they show the numbers that the steps say. */
-import { card, groupsApart, sign, stroke, TONE, type Sketches } from '../draw';
+import { card, groupsApart, sign, stroke, TONE, type Sketches } from '~/core/games/kit/draw';
 import type { NestParams } from './rules';
 
 const nest = (x: number, n: number) => [

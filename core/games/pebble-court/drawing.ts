@@ -1,5 +1,5 @@
-import type { Shape } from '~/core/print/sheet';
-import { bench, box, dot, sign, TONE } from '../draw';
+import type { Shape } from '~/core/paper/sheet';
+import { bench, box, dot, sign, TONE } from '~/core/games/kit/draw';
 
 const cell = (x: number, y: number, text: string): Shape[] => [
   box(x, y, 13, 13, '#DCE8EE', 0),

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { numbersIn, plays } from '../plays.testing';
+import { numbersIn, plays } from '~/core/games/kit/plays.testing';
 import { pebbleCourt } from '.';
 
 describe('a play of Pebble Court', () => {

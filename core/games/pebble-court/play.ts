@@ -1,7 +1,7 @@
 import type { Random } from '~/core/chance/random';
 import type { Outcome } from '~/core/chance/simulate';
-import { turn } from '../make';
-import type { Turn } from '../types';
+import { turn } from '~/core/games/kit/make';
+import type { Turn } from '~/core/games/kit/types';
 import type { CourtParams } from './rules';
 
 /** Each turn: throw to the next cell; when it lands there, hop the court. The first through all cells ends it. */

@@ -2,8 +2,8 @@ import { fact } from '~/core/cards/facts';
 import { turnsToEnd, turnsUntilFirst } from '~/core/chance/markov';
 import { mean } from '~/core/chance/pmf';
 import { plain } from '~/core/words/numbers';
-import { figure, know, mend, mind, need, reckoned } from '../make';
-import type { Assumptions, Reckoning, Space } from '../types';
+import { figure, know, mend, mind, need, reckoned } from '~/core/games/kit/make';
+import type { Assumptions, Reckoning, Space } from '~/core/games/kit/types';
 import { grid, ladder, landings, LINE_STEPS, type CourtParams } from './rules';
 
 export function reckon(params: CourtParams, assumptions: Assumptions): Reckoning {

@@ -1,5 +1,5 @@
 /** Small drawings of the steps; they show the numbers that the steps say. */
-import { area, box, sign, stroke, TONE, type Sketches } from '../draw';
+import { area, box, sign, stroke, TONE, type Sketches } from '~/core/games/kit/draw';
 import { grid, places, type CourtParams } from './rules';
 
 /** The court on its side, so that it fills the box: the first cell is on the left. */

@@ -1,5 +1,5 @@
-import type { Shape } from '~/core/print/sheet';
-import { area, bench, box, dot, TONE } from '../draw';
+import type { Shape } from '~/core/paper/sheet';
+import { area, bench, box, dot, TONE } from '~/core/games/kit/draw';
 
 /** A card with a few dots, half under a cloth. */
 export const drawing: readonly Shape[] = [

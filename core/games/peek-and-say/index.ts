@@ -1,5 +1,5 @@
-import { wording } from '../make';
-import { defineGame, type Peek } from '../types';
+import { wording } from '~/core/games/kit/make';
+import { defineGame, type Peek } from '~/core/games/kit/types';
 import { pick } from '~/core/chance/random';
 import { draw } from './arrange';
 import { drawing } from './drawing';

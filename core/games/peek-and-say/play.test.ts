@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { fact } from '~/core/cards/facts';
 import { seeded } from '~/core/chance/random';
-import { inTurn, numbersIn, paramsOf, plays, strangeMeetings } from '../plays.testing';
-import type { Params, Turn } from '../types';
+import { inTurn, numbersIn, paramsOf, plays, strangeMeetings } from '~/core/games/kit/plays.testing';
+import type { Params, Turn } from '~/core/games/kit/types';
 import { peekAndSay } from '.';
 
 const TWO: Params = { groups: 2, max: 6, patterns: ['dice', 'line'], players: 3 };

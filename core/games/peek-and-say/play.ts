@@ -1,6 +1,6 @@
 import { shuffled, type Random } from '~/core/chance/random';
-import { turn } from '../make';
-import type { Turn } from '../types';
+import { turn } from '~/core/games/kit/make';
+import type { Turn } from '~/core/games/kit/types';
 import { cardsOf, type PeekParams } from './rules';
 
 export function* play(params: PeekParams, random: Random): Generator<Turn, void> {

@@ -1,8 +1,8 @@
 import { fact } from '~/core/cards/facts';
 import { point } from '~/core/chance/pmf';
 import { share } from '~/core/words/numbers';
-import { chanceFigure, figure, know, mend, mind, need, reckoned } from '../make';
-import type { Assumptions, Reckoning } from '../types';
+import { chanceFigure, figure, know, mend, mind, need, reckoned } from '~/core/games/kit/make';
+import type { Assumptions, Reckoning } from '~/core/games/kit/types';
 import { cardsOf, GLANCE, groupings, ladder, type PeekParams } from './rules';
 
 /** Share of the cards with no group above what most can see without counting. */

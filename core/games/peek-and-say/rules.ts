@@ -2,8 +2,8 @@
 import { Type, type Static } from '@sinclair/typebox';
 import { OneValue, SomeOf, Whole, YesNo } from '~/core/check/schema';
 import type { FieldErrors } from '~/core/check/check';
-import { climb, levels } from '../make';
-import type { Ladder, Preset } from '../types';
+import { climb, levels } from '~/core/games/kit/make';
+import type { Ladder, Preset } from '~/core/games/kit/types';
 
 /** The most that each pattern can show in one group. */
 export const PATTERN_MOST = { dice: 6, five: 5, 'ten-frame': 10, line: 10, scatter: 10 } as const;

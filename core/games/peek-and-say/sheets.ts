@@ -1,9 +1,9 @@
 import { seeded } from '~/core/chance/random';
-import { inside, type Card } from '~/core/print/cards';
-import { fitNumeral, numeral } from '~/core/print/numerals';
-import { partCards, within } from '~/core/print/parts';
-import { answerBox, forEachPlayer, recordSheets } from '~/core/print/record';
-import { INK, type Sheet, type SheetContext } from '~/core/print/sheet';
+import { inside, type Card } from '~/core/paper/cards';
+import { fitNumeral, numeral } from '~/core/paper/numerals';
+import { partCards, within } from '~/core/games/kit/parts';
+import { answerBox, forEachPlayer, recordSheets } from '~/core/paper/record';
+import { INK, type Sheet, type SheetContext } from '~/core/paper/sheet';
 import { arrangements } from './arrange';
 import { cardsOf, type PeekParams } from './rules';
 import { en } from './words/en';

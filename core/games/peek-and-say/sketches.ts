@@ -1,6 +1,6 @@
 /** Small drawings of the steps; they show the numbers that the steps say. */
 import { seeded } from '~/core/chance/random';
-import { area, box, TONE, written, type Said, type Sketches } from '../draw';
+import { area, box, TONE, written, type Said, type Sketches } from '~/core/games/kit/draw';
 import { draw } from './arrange';
 import { cardsOf, type PeekParams } from './rules';
 

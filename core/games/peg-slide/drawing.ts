@@ -1,5 +1,5 @@
-import type { Shape } from '~/core/print/sheet';
-import { bench, box, sign, TONE } from '../draw';
+import type { Shape } from '~/core/paper/sheet';
+import { bench, box, sign, TONE } from '~/core/games/kit/draw';
 
 const peg = (x: number, fill: string): Shape => box(x, 8, 5, 24, fill, 1);
 

@@ -1,7 +1,7 @@
 import { split } from '~/core/cards/facts';
 import { point } from '~/core/chance/pmf';
-import { figure, know, mend, need, reckoned } from '../make';
-import type { Assumptions, Reckoning } from '../types';
+import { figure, know, mend, need, reckoned } from '~/core/games/kit/make';
+import type { Assumptions, Reckoning } from '~/core/games/kit/types';
 import { ladder, pairs, pegs, type PegParams } from './rules';
 
 /** Every way is met exactly once: nothing is left to chance. */

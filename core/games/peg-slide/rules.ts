@@ -1,7 +1,7 @@
 /** Peg Slide: pegs clipped on a card; slide some to one side, read both parts, write the pair, slide one more. */
 import { Type, type Static } from '@sinclair/typebox';
 import { Numbers, OneOf, Whole } from '~/core/check/schema';
-import type { Ladder, Preset } from '../types';
+import type { Ladder, Preset } from '~/core/games/kit/types';
 
 export const schema = Type.Object(
   {

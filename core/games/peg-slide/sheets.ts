@@ -1,8 +1,8 @@
-import { inside } from '~/core/print/cards';
-import { numeral } from '~/core/print/numerals';
-import { partCards } from '~/core/print/parts';
-import { forEachPlayer, recordSheets, sentenceToFill } from '~/core/print/record';
-import { GREY, INK, type Cell, type Shape, type Sheet, type SheetContext } from '~/core/print/sheet';
+import { inside } from '~/core/paper/cards';
+import { numeral } from '~/core/paper/numerals';
+import { partCards } from '~/core/games/kit/parts';
+import { forEachPlayer, recordSheets, sentenceToFill } from '~/core/paper/record';
+import { GREY, INK, type Cell, type Shape, type Sheet, type SheetContext } from '~/core/paper/sheet';
 import { pairs, type PegParams } from './rules';
 import { en } from './words/en';
 import { es } from './words/es';

@@ -1,5 +1,5 @@
 /** Small drawings of the steps; they show the numbers that the steps say. */
-import { box, TONE, written, type Sketches } from '../draw';
+import { box, TONE, written, type Sketches } from '~/core/games/kit/draw';
 import type { PegParams } from './rules';
 
 /** Pegs on the edge of a card: so many on the left, so many on the right. */

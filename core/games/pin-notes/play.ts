@@ -1,7 +1,7 @@
 import type { Random } from '~/core/chance/random';
 import type { Outcome } from '~/core/chance/simulate';
-import { turn } from '../make';
-import type { Turn } from '../types';
+import { turn } from '~/core/games/kit/make';
+import type { Turn } from '~/core/games/kit/types';
 import type { PinParams } from './rules';
 
 export function* play({ pins, rolls, cards, knock }: PinParams, random: Random): Generator<Turn, Outcome> {

@@ -2,8 +2,8 @@ import { fact } from '~/core/cards/facts';
 import { binomial } from '~/core/chance/binomial';
 import { entries, mean, point, quantile } from '~/core/chance/pmf';
 import { count } from '~/core/words/numbers';
-import { figure, know, need, reckoned } from '../make';
-import type { Assumptions, Reckoning } from '../types';
+import { figure, know, need, reckoned } from '~/core/games/kit/make';
+import type { Assumptions, Reckoning } from '~/core/games/kit/types';
 import { ladder, type PinParams } from './rules';
 
 /** Pins fall independently, each with the stated chance; they are set up again for every roll. */

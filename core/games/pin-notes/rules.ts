@@ -1,8 +1,8 @@
 /** Pin Notes: knock pins down; write pins − down = standing. */
 import { Type, type Static } from '@sinclair/typebox';
 import { Chance, Whole } from '~/core/check/schema';
-import { levels } from '../make';
-import type { Ladder, Preset } from '../types';
+import { levels } from '~/core/games/kit/make';
+import type { Ladder, Preset } from '~/core/games/kit/types';
 
 export const schema = Type.Object(
   {

@@ -1,8 +1,8 @@
-import { inside, type Card } from '~/core/print/cards';
-import { numeral } from '~/core/print/numerals';
-import { partCards } from '~/core/print/parts';
-import { sentenceToFill } from '~/core/print/record';
-import { INK, type Cell, type Shape, type Sheet, type SheetContext } from '~/core/print/sheet';
+import { inside, type Card } from '~/core/paper/cards';
+import { numeral } from '~/core/paper/numerals';
+import { partCards } from '~/core/games/kit/parts';
+import { sentenceToFill } from '~/core/paper/record';
+import { INK, type Cell, type Shape, type Sheet, type SheetContext } from '~/core/paper/sheet';
 import type { PinParams } from './rules';
 import { en } from './words/en';
 import { es } from './words/es';

@@ -1,5 +1,5 @@
 /** Small drawings of the steps; they show the numbers that the steps say. */
-import { area, dot, stroke, TONE, written, type Sketches } from '../draw';
+import { area, dot, stroke, TONE, written, type Sketches } from '~/core/games/kit/draw';
 import type { PinParams } from './rules';
 
 const pin = (x: number, y: number) =>

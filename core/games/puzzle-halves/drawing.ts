@@ -1,5 +1,5 @@
-import type { Shape } from '~/core/print/sheet';
-import { area, bench, dot, sign, TONE } from '../draw';
+import type { Shape } from '~/core/paper/sheet';
+import { area, bench, dot, sign, TONE } from '~/core/games/kit/draw';
 
 /** Two picture parts with wavy cuts, and the answer between them. */
 export const drawing: readonly Shape[] = [

@@ -1,10 +1,10 @@
 /** Puzzle Halves: two picture parts fit with their answer; each puzzle has a different cut, so it checks itself. */
 import { Type, type Static } from '@sinclair/typebox';
-import { fitting } from '~/core/print/packing';
-import { PAPERS } from '~/core/print/sheet';
+import { fitting } from '~/core/paper/packing';
+import { PAPERS } from '~/core/paper/sheet';
 import { OneOf, Whole } from '~/core/check/schema';
-import { levels } from '../make';
-import type { Ladder, Preset } from '../types';
+import { levels } from '~/core/games/kit/make';
+import type { Ladder, Preset } from '~/core/games/kit/types';
 
 /** One puzzle before it is cut, in mm. */
 export const PUZZLE_MM = { w: 180, h: 58 };

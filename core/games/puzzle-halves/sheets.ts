@@ -1,8 +1,8 @@
-import { heading, impose, inside } from '~/core/print/cards';
+import { heading, impose, inside } from '~/core/paper/cards';
 import { seeded, shuffled } from '~/core/chance/random';
-import { numeral } from '~/core/print/numerals';
-import { partTitle } from '~/core/print/parts';
-import { flock } from '~/core/print/pictures';
+import { numeral } from '~/core/paper/numerals';
+import { partTitle } from '~/core/games/kit/parts';
+import { flock } from '~/core/paper/pictures';
 import {
   blank,
   GREY,
@@ -12,7 +12,7 @@ import {
   type Shape,
   type Sheet,
   type SheetContext,
-} from '~/core/print/sheet';
+} from '~/core/paper/sheet';
 import { PIECES, PUZZLE_MM, puzzles, type PuzzleParams } from './rules';
 import { en } from './words/en';
 import { es } from './words/es';

@@ -1,6 +1,6 @@
 /** Small drawings of the steps; they show the numbers that the steps say. */
-import { flock } from '~/core/print/pictures';
-import { sign, stroke, TONE, box, type Said, type Sketches } from '../draw';
+import { flock } from '~/core/paper/pictures';
+import { sign, stroke, TONE, box, type Said, type Sketches } from '~/core/games/kit/draw';
 import type { PuzzleParams } from './rules';
 
 const wave = (x: number) =>

@@ -1,5 +1,5 @@
 import type { Card } from '~/core/cards/deck';
-import type { DeckVerdict } from '../types';
+import type { DeckVerdict } from '~/core/games/kit/types';
 import { callsAvailable, GRID, numbersFrom, type RowParams } from './rules';
 
 /** The grids must be laid, and enough must be left to call. */

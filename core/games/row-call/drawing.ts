@@ -1,5 +1,5 @@
-import type { Shape } from '~/core/print/sheet';
-import { bench, box, card, sign, TONE } from '../draw';
+import type { Shape } from '~/core/paper/sheet';
+import { bench, box, card, sign, TONE } from '~/core/games/kit/draw';
 
 const turned = new Set([2, 4, 6]);
 /** A grid of nine cards, three of them turned over in a line, and a card being called. */

@@ -1,5 +1,5 @@
-import { wording } from '../make';
-import { defineGame } from '../types';
+import { wording } from '~/core/games/kit/make';
+import { defineGame } from '~/core/games/kit/types';
 import { audit } from './audit';
 import { drawing } from './drawing';
 import { play } from './play';

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
-import { numbersIn, paramsOf, plays, tally } from '../plays.testing';
+import { numbersIn, paramsOf, plays, tally } from '~/core/games/kit/plays.testing';
 import { callsAvailable, numbers, type RowParams } from './rules';
-import type { Params } from '../types';
+import type { Params } from '~/core/games/kit/types';
 import { rowCall } from '.';
 
 const CHANGES: Params[] = [

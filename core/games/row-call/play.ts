@@ -1,9 +1,9 @@
-import { LINES } from '../nine-cells';
+import { LINES } from '~/core/games/kit/nine-cells';
 import { deckWithout } from '~/core/cards/deck';
 import { shuffled, type Random } from '~/core/chance/random';
 import type { Outcome } from '~/core/chance/simulate';
-import { turn } from '../make';
-import type { Turn } from '../types';
+import { turn } from '~/core/games/kit/make';
+import type { Turn } from '~/core/games/kit/types';
 import { GRID, numbers, numbersFrom, type RowParams } from './rules';
 
 const SECOND_DECK = numbersFrom(deckWithout([]));

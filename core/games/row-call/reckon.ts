@@ -2,8 +2,8 @@ import { countValues } from '~/core/cards/deck';
 import { fact } from '~/core/cards/facts';
 import { QUICK, simulatePlays, type Effort } from '~/core/chance/simulate';
 import { plain, inGames, share } from '~/core/words/numbers';
-import { figure, know, mend, mind, need, reckoned, simulatedFigure } from '../make';
-import type { Assumptions, Reckoning } from '../types';
+import { figure, know, mend, mind, need, reckoned, simulatedFigure } from '~/core/games/kit/make';
+import type { Assumptions, Reckoning } from '~/core/games/kit/types';
 import { play } from './play';
 import { callsAvailable, GRID, ladder, numbers, type RowParams } from './rules';
 

@@ -1,11 +1,12 @@
 /** Row Call: cards in a 3 × 3 grid, a caller turns cards; turn yours over; the first line wins. */
 import { Type, type Static } from '@sinclair/typebox';
 import { deckWithout, numbersOf, type Card } from '~/core/cards/deck';
-import { Cards, OneOf, Whole } from '~/core/check/schema';
+import { OneOf, Whole } from '~/core/check/schema';
+import { Cards } from '~/core/games/kit/knobs';
 import type { FieldErrors } from '~/core/check/check';
-import { choices, climb, remembered } from '../make';
-import { NINE } from '../nine-cells';
-import type { Ladder, Preset } from '../types';
+import { choices, climb, remembered } from '~/core/games/kit/make';
+import { NINE } from '~/core/games/kit/nine-cells';
+import type { Ladder, Preset } from '~/core/games/kit/types';
 
 export const GRID = NINE;
 export const schema = Type.Object(

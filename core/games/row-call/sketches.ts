@@ -1,5 +1,5 @@
 /** Small drawings of the steps; they show the numbers that the steps say. */
-import { card, cells, sign, TONE, type Sketches } from '../draw';
+import { card, cells, sign, TONE, type Sketches } from '~/core/games/kit/draw';
 import type { RowParams } from './rules';
 
 export const sketches: Sketches<RowParams> = {

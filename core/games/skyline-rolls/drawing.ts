@@ -1,5 +1,5 @@
-import type { Shape } from '~/core/print/sheet';
-import { bench, box, die, TONE } from '../draw';
+import type { Shape } from '~/core/paper/sheet';
+import { bench, box, die, TONE } from '~/core/games/kit/draw';
 
 const tower = (x: number, height: number, fill: string): Shape[] =>
   Array.from({ length: height }, (_, i) => box(x, 47.5 - i * 7.5, 12, 7.5, fill));

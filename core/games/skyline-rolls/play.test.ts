@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { inTurn, numbersIn, paramsOf, plays } from '../plays.testing';
-import { assume, type Params } from '../types';
+import { inTurn, numbersIn, paramsOf, plays } from '~/core/games/kit/plays.testing';
+import { assume, type Params } from '~/core/games/kit/types';
 import { skylineRolls } from '.';
 
 const figures = (change: Params) =>

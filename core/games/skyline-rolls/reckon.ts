@@ -12,8 +12,8 @@ import {
   type Pmf,
 } from '~/core/chance/pmf';
 import { count } from '~/core/words/numbers';
-import { figure, know, mend, mind, need, needFrom, reckoned } from '../make';
-import type { Assumptions, Figure, Practised, Reckoning } from '../types';
+import { figure, know, mend, mind, need, needFrom, reckoned } from '~/core/games/kit/make';
+import type { Assumptions, Figure, Practised, Reckoning } from '~/core/games/kit/types';
 import { ladder, type SkylineParams } from './rules';
 
 /** More blocks than this are a heavy bag. */

@@ -1,8 +1,8 @@
 /** Skyline Rolls: roll, take that many blocks, build; count tens and ones. */
 import { Type, type Static } from '@sinclair/typebox';
 import { OneOf, OneValue, Whole } from '~/core/check/schema';
-import { climb, levels } from '../make';
-import type { Ladder, Preset } from '../types';
+import { climb, levels } from '~/core/games/kit/make';
+import type { Ladder, Preset } from '~/core/games/kit/types';
 
 export const schema = Type.Object(
   {

@@ -1,6 +1,6 @@
 import { quantile } from '~/core/chance/pmf';
-import { answerBox, drawBox, forEachPlayer, recordSheets } from '~/core/print/record';
-import type { Cell, Sheet, SheetContext } from '~/core/print/sheet';
+import { answerBox, drawBox, forEachPlayer, recordSheets } from '~/core/paper/record';
+import type { Cell, Sheet, SheetContext } from '~/core/paper/sheet';
 import { totals } from './reckon';
 import type { SkylineParams } from './rules';
 import { en } from './words/en';

@@ -1,5 +1,5 @@
 /** Small drawings of the steps; they show the numbers that the steps say. */
-import { bench, die, tower, TONE, type Sketches } from '../draw';
+import { bench, die, tower, TONE, type Sketches } from '~/core/games/kit/draw';
 import type { SkylineParams } from './rules';
 
 export const sketches: Sketches<SkylineParams> = {

@@ -1,6 +1,6 @@
 import { quantile } from '~/core/chance/pmf';
-import { steps as list } from '../make';
-import type { Step } from '../types';
+import { steps as list } from '~/core/games/kit/make';
+import type { Step } from '~/core/games/kit/types';
 import { totals } from './reckon';
 import type { SkylineParams } from './rules';
 

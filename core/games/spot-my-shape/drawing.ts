@@ -1,5 +1,5 @@
-import type { Shape } from '~/core/print/sheet';
-import { area, bench, box, dot, stroke, TONE } from '../draw';
+import type { Shape } from '~/core/paper/sheet';
+import { area, bench, box, dot, stroke, TONE } from '~/core/games/kit/draw';
 
 /** Things of different shapes, and a glass that looks for one of them. */
 export const drawing: readonly Shape[] = [

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { inTurn, numbersIn, plays } from '../plays.testing';
+import { inTurn, numbersIn, plays } from '~/core/games/kit/plays.testing';
 import { spotMyShape } from '.';
 
 describe('a play of Spot My Shape', () => {

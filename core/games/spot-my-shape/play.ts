@@ -1,7 +1,7 @@
 import { pick, type Random } from '~/core/chance/random';
 import type { Outcome } from '~/core/chance/simulate';
-import { turn } from '../make';
-import type { Turn } from '../types';
+import { turn } from '~/core/games/kit/make';
+import type { Turn } from '~/core/games/kit/types';
 import type { SpotParams } from './rules';
 
 /** One riddle a turn: clues until one thing fits, or until they are used up and a hint is given. */

@@ -1,7 +1,7 @@
 import { fact } from '~/core/cards/facts';
 import { point } from '~/core/chance/pmf';
-import { figure, know, mend, reckoned } from '../make';
-import type { Assumptions, Reckoning } from '../types';
+import { figure, know, mend, reckoned } from '~/core/games/kit/make';
+import type { Assumptions, Reckoning } from '~/core/games/kit/types';
 import { ladder, type SpotParams } from './rules';
 
 /** Things that still fit after some clues: the thing meant, and each other one with chance each^−clues. */

@@ -1,8 +1,8 @@
 /** Spot My Shape: clues by shape, number or colour for something in view; one more hint when stuck. */
 import { Type, type Static } from '@sinclair/typebox';
 import { SomeOf, Whole } from '~/core/check/schema';
-import { levels } from '../make';
-import type { Ladder, Preset } from '../types';
+import { levels } from '~/core/games/kit/make';
+import type { Ladder, Preset } from '~/core/games/kit/types';
 
 export const CLUES = {
   shape: 'its shape',

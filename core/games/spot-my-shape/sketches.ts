@@ -1,5 +1,5 @@
 /** Small drawings of the steps; they show the numbers that the steps say. */
-import { area, dot, sign, TONE, type Sketches } from '../draw';
+import { area, dot, sign, TONE, type Sketches } from '~/core/games/kit/draw';
 import type { SpotParams } from './rules';
 
 export const sketches: Sketches<SpotParams> = {

@@ -1,5 +1,5 @@
-import type { Shape } from '~/core/print/sheet';
-import { bench, box, card, dot, TONE } from '../draw';
+import type { Shape } from '~/core/paper/sheet';
+import { bench, box, card, dot, TONE } from '~/core/games/kit/draw';
 
 /** A numeral, a tower of as many blocks, and the frame that shows it. */
 export const drawing: readonly Shape[] = [

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { fact } from '~/core/cards/facts';
-import { inTurn, numbersIn, plays, strangeMeetings } from '../plays.testing';
+import { inTurn, numbersIn, plays, strangeMeetings } from '~/core/games/kit/plays.testing';
 import { stackAndFind } from '.';
 
 const numberOf = (turn: Parameters<typeof numbersIn>[0]): number => numbersIn(turn, 'number')[0]!;

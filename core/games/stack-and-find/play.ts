@@ -1,7 +1,7 @@
 import { shuffled, type Random } from '~/core/chance/random';
 import type { Outcome } from '~/core/chance/simulate';
-import { turn } from '../make';
-import type { Turn } from '../types';
+import { turn } from '~/core/games/kit/make';
+import type { Turn } from '~/core/games/kit/types';
 import { numbersOf, type StackParams } from './rules';
 
 /** Until every number was built: cards once each, a spinner as often as it takes. */

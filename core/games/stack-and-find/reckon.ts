@@ -2,8 +2,8 @@ import { fact } from '~/core/cards/facts';
 import { drawsToFill, drawsToSeeAllQuantile, meanDrawsToSeeAll } from '~/core/chance/coverage';
 import { point } from '~/core/chance/pmf';
 import { plain } from '~/core/words/numbers';
-import { figure, know, mend, need, reckoned } from '../make';
-import type { Assumptions, Reckoning } from '../types';
+import { figure, know, mend, need, reckoned } from '~/core/games/kit/make';
+import type { Assumptions, Reckoning } from '~/core/games/kit/types';
 import { ladder, numbersOf, type StackParams } from './rules';
 
 export function reckon(params: StackParams, assumptions: Assumptions): Reckoning {

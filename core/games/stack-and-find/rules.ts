@@ -1,8 +1,8 @@
 /** Stack and Find: a numeral from a card or a spinner, build that many, find the frame that shows it. */
 import { Type, type Static } from '@sinclair/typebox';
 import { OneOf, OneValue, Whole } from '~/core/check/schema';
-import { choices, climb } from '../make';
-import type { Ladder, Preset } from '../types';
+import { choices, climb } from '~/core/games/kit/make';
+import type { Ladder, Preset } from '~/core/games/kit/types';
 
 export const schema = Type.Object(
   {

@@ -1,7 +1,7 @@
-import { frame, inside, NUMBER_MM, numberCards, type Card } from '~/core/print/cards';
-import { partCards, partSheet } from '~/core/print/parts';
-import { spinnerShapes } from '~/core/print/spinner';
-import type { Sheet, SheetContext } from '~/core/print/sheet';
+import { frame, inside, NUMBER_MM, numberCards, type Card } from '~/core/paper/cards';
+import { partCards, partSheet } from '~/core/games/kit/parts';
+import { spinnerShapes } from '~/core/paper/spinner';
+import type { Sheet, SheetContext } from '~/core/paper/sheet';
 import { numbersOf, type StackParams } from './rules';
 import { en } from './words/en';
 import { es } from './words/es';

@@ -1,5 +1,5 @@
 /** Small drawings of the steps; they show the numbers that the steps say. */
-import { card, framed, stroke, tower, dot, sign, bench, TONE, type Sketches } from '../draw';
+import { card, framed, stroke, tower, dot, sign, bench, TONE, type Sketches } from '~/core/games/kit/draw';
 import type { StackParams } from './rules';
 
 export const sketches: Sketches<StackParams> = {

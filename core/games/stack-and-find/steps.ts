@@ -1,5 +1,5 @@
-import { steps as list } from '../make';
-import type { Step } from '../types';
+import { steps as list } from '~/core/games/kit/make';
+import type { Step } from '~/core/games/kit/types';
 import { numbersOf, type StackParams } from './rules';
 
 export function steps(params: StackParams): Step[] {

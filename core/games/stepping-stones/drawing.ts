@@ -1,5 +1,5 @@
-import type { Shape } from '~/core/print/sheet';
-import { area, bench, die, sign, stroke, TONE } from '../draw';
+import type { Shape } from '~/core/paper/sheet';
+import { area, bench, die, sign, stroke, TONE } from '~/core/games/kit/draw';
 
 const stone = (x: number, y: number, text: string, fill: string): Shape[] => [
   area(

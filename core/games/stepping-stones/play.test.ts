@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { fact } from '~/core/cards/facts';
-import { numbersIn, paramsOf, plays, strangeMeetings } from '../plays.testing';
-import { assume, type Params, type Turn } from '../types';
+import { numbersIn, paramsOf, plays, strangeMeetings } from '~/core/games/kit/plays.testing';
+import { assume, type Params, type Turn } from '~/core/games/kit/types';
 import { steppingStones } from '.';
 
 const read = (turn: Turn) => {

@@ -1,8 +1,8 @@
 import { stuck, walk } from '~/core/chance/markov';
 import type { Random } from '~/core/chance/random';
 import type { Outcome } from '~/core/chance/simulate';
-import { turn } from '../make';
-import type { Turn } from '../types';
+import { turn } from '~/core/games/kit/make';
+import type { Turn } from '~/core/games/kit/types';
 import { roll, type StoneParams } from './rules';
 
 /** The players roll in turn; the game ends when the first is home, or stands where no roll fits. */

@@ -2,8 +2,8 @@ import { fact } from '~/core/cards/facts';
 import { pathTurns, stuck, turnsUntilFirst, walk } from '~/core/chance/markov';
 import { first, mean, quantile } from '~/core/chance/pmf';
 import { plain, share } from '~/core/words/numbers';
-import { chanceFigure, figure, know, mend, mind, need, reckoned, stop } from '../make';
-import type { Assumptions, Practised, Reckoning, Space } from '../types';
+import { chanceFigure, figure, know, mend, mind, need, reckoned, stop } from '~/core/games/kit/make';
+import type { Assumptions, Practised, Reckoning, Space } from '~/core/games/kit/types';
 import { ladder, pathMm, roll, type StoneParams } from './rules';
 
 /** Turns of one player, and the chance to arrive at all: a Markov chain over the stones, exact. */

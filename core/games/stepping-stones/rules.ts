@@ -2,8 +2,8 @@
 import { Type, type Static } from '@sinclair/typebox';
 import { DIE, entries, nFold } from '~/core/chance/pmf';
 import { OneOf, OneValue, Whole } from '~/core/check/schema';
-import { climb, levels } from '../make';
-import type { Ladder, Preset } from '../types';
+import { climb, levels } from '~/core/games/kit/make';
+import type { Ladder, Preset } from '~/core/games/kit/types';
 
 export const schema = Type.Object(
   {

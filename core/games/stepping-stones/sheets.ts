@@ -1,7 +1,7 @@
-import { fitNumeral, numeral } from '~/core/print/numerals';
-import { bodyOf, partSheet, partTitle } from '~/core/print/parts';
-import { heading, inEach, wholeSheet } from '~/core/print/cards';
-import { cm, metres, planShapes } from '~/core/print/plan';
+import { fitNumeral, numeral } from '~/core/paper/numerals';
+import { bodyOf, partSheet, partTitle } from '~/core/games/kit/parts';
+import { heading, inEach, wholeSheet } from '~/core/paper/cards';
+import { cm, metres, planShapes } from '~/core/paper/plan';
 import {
   CannotPrint,
   INK,
@@ -10,8 +10,8 @@ import {
   type Shape,
   type Sheet,
   type SheetContext,
-} from '~/core/print/sheet';
-import { line } from '~/core/print/text';
+} from '~/core/paper/sheet';
+import { line } from '~/core/paper/text';
 import { pathMm, type StoneParams } from './rules';
 import { en } from './words/en';
 import { es } from './words/es';

@@ -1,5 +1,5 @@
 /** Small drawings of the steps; they show the numbers that the steps say. */
-import { die, sign, stroke, TONE, dot, written, type Sketches } from '../draw';
+import { die, sign, stroke, TONE, dot, written, type Sketches } from '~/core/games/kit/draw';
 import type { StoneParams } from './rules';
 
 /** Stones from a number on, with the hops over them. */

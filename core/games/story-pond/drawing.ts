@@ -1,5 +1,5 @@
-import type { Shape } from '~/core/print/sheet';
-import { area, bench, dot, TONE } from '../draw';
+import type { Shape } from '~/core/paper/sheet';
+import { area, bench, dot, TONE } from '~/core/games/kit/draw';
 
 const duck = (x: number, y: number): Shape[] => [
   area(`M${x} ${y} C${x + 2} ${y + 8} ${x + 14} ${y + 8} ${x + 16} ${y - 2} L${x + 10} ${y} Z`, TONE.straw),

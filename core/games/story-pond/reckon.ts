@@ -1,7 +1,7 @@
 import { fact } from '~/core/cards/facts';
 import { point } from '~/core/chance/pmf';
-import { figure, know, mend, mind, need, reckoned } from '../make';
-import type { Assumptions, Reckoning } from '../types';
+import { figure, know, mend, mind, need, reckoned } from '~/core/games/kit/make';
+import type { Assumptions, Reckoning } from '~/core/games/kit/types';
 import { cardsOf, ladder, type PondParams } from './rules';
 
 export function reckon(params: PondParams, assumptions: Assumptions): Reckoning {

@@ -1,8 +1,8 @@
 /** Story Pond: two kinds of animals on a picture mat from a card; how many altogether? */
 import { Type, type Static } from '@sinclair/typebox';
 import { OneOf, Whole } from '~/core/check/schema';
-import { levels } from '../make';
-import type { Ladder, Preset } from '../types';
+import { levels } from '~/core/games/kit/make';
+import type { Ladder, Preset } from '~/core/games/kit/types';
 
 export const schema = Type.Object(
   {

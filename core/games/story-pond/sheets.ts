@@ -1,9 +1,9 @@
-import { inside, NUMBER_MM, numberCards, type Card } from '~/core/print/cards';
-import { numeral } from '~/core/print/numerals';
-import { partCards, partSheet } from '~/core/print/parts';
-import { flock } from '~/core/print/pictures';
-import { answerBox, sentenceToFill } from '~/core/print/record';
-import { INK, type Cell, type Shape, type Sheet, type SheetContext } from '~/core/print/sheet';
+import { inside, NUMBER_MM, numberCards, type Card } from '~/core/paper/cards';
+import { numeral } from '~/core/paper/numerals';
+import { partCards, partSheet } from '~/core/games/kit/parts';
+import { flock } from '~/core/paper/pictures';
+import { answerBox, sentenceToFill } from '~/core/paper/record';
+import { INK, type Cell, type Shape, type Sheet, type SheetContext } from '~/core/paper/sheet';
 import { cardsOf, type PondParams } from './rules';
 import { en } from './words/en';
 import { es } from './words/es';

@@ -1,6 +1,6 @@
 /** Small drawings of the steps; they show the numbers that the steps say. */
-import { flock } from '~/core/print/pictures';
-import { area, TONE, written, type Sketches } from '../draw';
+import { flock } from '~/core/paper/pictures';
+import { area, TONE, written, type Sketches } from '~/core/games/kit/draw';
 import type { PondParams } from './rules';
 
 const fish = (n: number, y: number) =>

@@ -1,5 +1,5 @@
-import type { Shape } from '~/core/print/sheet';
-import { area, bench, stroke, TONE } from '../draw';
+import type { Shape } from '~/core/paper/sheet';
+import { area, bench, stroke, TONE } from '~/core/games/kit/draw';
 
 const pebble = (x: number, y: number, leaf: boolean): Shape[] => [
   area(

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
-import { numbersIn, plays, tally } from '../plays.testing';
-import type { Params } from '../types';
-import { LINES } from '../nine-cells';
+import { numbersIn, plays, tally } from '~/core/games/kit/plays.testing';
+import type { Params } from '~/core/games/kit/types';
+import { LINES } from '~/core/games/kit/nine-cells';
 import { SQUARE } from './rules';
 import { threeStones } from '.';
 

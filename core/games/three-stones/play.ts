@@ -1,8 +1,8 @@
-import { LINES } from '../nine-cells';
+import { LINES } from '~/core/games/kit/nine-cells';
 import type { Random } from '~/core/chance/random';
 import type { Outcome } from '~/core/chance/simulate';
-import { turn } from '../make';
-import type { Turn } from '../types';
+import { turn } from '~/core/games/kit/make';
+import type { Turn } from '~/core/games/kit/types';
 import { EACH, SQUARE, type ThreeParams } from './rules';
 
 /**

@@ -1,9 +1,9 @@
-import { LINES } from '../nine-cells';
+import { LINES } from '~/core/games/kit/nine-cells';
 import { fact } from '~/core/cards/facts';
 import { QUICK, simulatePlays, type Effort } from '~/core/chance/simulate';
 import { inGames, share } from '~/core/words/numbers';
-import { figure, know, mend, mind, need, reckoned, simulatedFigure } from '../make';
-import type { Assumptions, Practised, Reckoning } from '../types';
+import { figure, know, mend, mind, need, reckoned, simulatedFigure } from '~/core/games/kit/make';
+import type { Assumptions, Practised, Reckoning } from '~/core/games/kit/types';
 import { play } from './play';
 import { EACH, ladder, SQUARE, TARGET, type ThreeParams } from './rules';
 

@@ -1,8 +1,8 @@
 /** Three Stones: a nine-cell board, five stones each with two marks; three in a row, by placing or by tossing. */
 import { Type, type Static } from '@sinclair/typebox';
 import { OneOf, YesNo } from '~/core/check/schema';
-import { choices, climb } from '../make';
-import type { Ladder, Preset } from '../types';
+import { choices, climb } from '~/core/games/kit/make';
+import type { Ladder, Preset } from '~/core/games/kit/types';
 
 export const EACH = 5;
 /** Every row, column and diagonal of these numbers makes 15. */

@@ -1,6 +1,6 @@
-import { numberGrid } from '~/core/print/cards';
-import { partSheet, within } from '~/core/print/parts';
-import { INK, type Shape, type Sheet, type SheetContext } from '~/core/print/sheet';
+import { numberGrid } from '~/core/paper/cards';
+import { partSheet, within } from '~/core/games/kit/parts';
+import { INK, type Shape, type Sheet, type SheetContext } from '~/core/paper/sheet';
 import { SQUARE, type ThreeParams } from './rules';
 import { en } from './words/en';
 import { es } from './words/es';

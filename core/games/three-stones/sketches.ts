@@ -1,5 +1,5 @@
 /** Small drawings of the steps; they show the numbers that the steps say. */
-import { cells, sign, TONE, written, type Sketches } from '../draw';
+import { cells, sign, TONE, written, type Sketches } from '~/core/games/kit/draw';
 import { SQUARE, type ThreeParams } from './rules';
 
 const board = ({ sums }: ThreeParams, taken: number[]) => {

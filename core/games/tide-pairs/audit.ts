@@ -1,5 +1,5 @@
 import { showCard, type Card } from '~/core/cards/deck';
-import type { DeckVerdict } from '../types';
+import type { DeckVerdict } from '~/core/games/kit/types';
 import { dealt, keptCards, pairing, spareCards, targetOf, worth, type TideParams } from './rules';
 
 /** What these cards do to the game: what to take out, which card is left over. */

@@ -1,5 +1,5 @@
-import type { Shape } from '~/core/print/sheet';
-import { bench, card, stroke, TONE } from '../draw';
+import type { Shape } from '~/core/paper/sheet';
+import { bench, card, stroke, TONE } from '~/core/games/kit/draw';
 
 /** Two cards that belong together, carried in by a wave. */
 export const drawing: readonly Shape[] = [

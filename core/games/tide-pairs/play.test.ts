@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest';
-import { numbersIn, paramsOf, plays, tally } from '../plays.testing';
+import { numbersIn, paramsOf, plays, tally } from '~/core/games/kit/plays.testing';
 import { mostPairs, type TideParams } from './rules';
 import { tidePairs } from '.';
-import type { Params } from '../types';
+import type { Params } from '~/core/games/kit/types';
 
 const TEN: Params = { target: 10 };
 const DECKS: Params[] = [

@@ -1,7 +1,7 @@
 import { pick, shuffled, type Random } from '~/core/chance/random';
 import type { Outcome } from '~/core/chance/simulate';
-import { turn } from '../make';
-import type { Turn } from '../types';
+import { turn } from '~/core/games/kit/make';
+import type { Turn } from '~/core/games/kit/types';
 import { mostPairs, pairing, partner, playedValues, targetOf, type TideParams } from './rules';
 
 /** A game that runs on longer than this has run dry: nobody can ask for anything that is there. */

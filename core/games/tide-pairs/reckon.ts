@@ -3,9 +3,9 @@ import { fact, type Fact } from '~/core/cards/facts';
 import { quantile } from '~/core/chance/pmf';
 import { QUICK, simulatePlays, type Effort } from '~/core/chance/simulate';
 import { inGames } from '~/core/words/numbers';
-import { figure, know, mend, mind, need, reckoned, simulatedFigure, stop } from '../make';
+import { figure, know, mend, mind, need, reckoned, simulatedFigure, stop } from '~/core/games/kit/make';
 import { point } from '~/core/chance/pmf';
-import type { Assumptions, Practised, Reckoning } from '../types';
+import type { Assumptions, Practised, Reckoning } from '~/core/games/kit/types';
 import { play } from './play';
 import {
   dealt,

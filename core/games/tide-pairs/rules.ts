@@ -4,10 +4,11 @@
  */
 import { Type, type Static } from '@sinclair/typebox';
 import { countValues, deckWithout, rankOf, valueOf, type Card } from '~/core/cards/deck';
-import { Cards, OneOf, OneValue, Whole, YesNo } from '~/core/check/schema';
+import { OneOf, OneValue, Whole, YesNo } from '~/core/check/schema';
+import { Cards } from '~/core/games/kit/knobs';
 import type { FieldErrors } from '~/core/check/check';
-import { choices, remembered } from '../make';
-import type { Ladder, Preset } from '../types';
+import { choices, remembered } from '~/core/games/kit/make';
+import type { Ladder, Preset } from '~/core/games/kit/types';
 
 const TARGETS = ['same', ...Array.from({ length: 16 }, (_, i) => i + 5)] as readonly ('same' | number)[];
 

@@ -1,5 +1,5 @@
 /** Small drawings of the steps; they show the numbers that the steps say. */
-import { arrow, card, cardRow, sign, TONE, type Sketches } from '../draw';
+import { arrow, card, cardRow, sign, TONE, type Sketches } from '~/core/games/kit/draw';
 import type { TideParams } from './rules';
 
 export const sketches: Sketches<TideParams> = {

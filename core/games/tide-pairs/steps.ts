@@ -1,6 +1,6 @@
 import { deckWithout } from '~/core/cards/deck';
-import { steps as list } from '../make';
-import type { Step } from '../types';
+import { steps as list } from '~/core/games/kit/make';
+import type { Step } from '~/core/games/kit/types';
 import { keptCards, pairing, targetOf, worth, type TideParams } from './rules';
 
 export function steps(params: TideParams): Step[] {

@@ -1,5 +1,5 @@
-import type { Shape } from '~/core/print/sheet';
-import { bench, die, sign, TONE } from '../draw';
+import type { Shape } from '~/core/paper/sheet';
+import { bench, die, sign, TONE } from '~/core/games/kit/draw';
 
 /** A tile with two ends, and what is written under it. */
 export const drawing: readonly Shape[] = [

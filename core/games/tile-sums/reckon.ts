@@ -1,8 +1,8 @@
 import { countValues } from '~/core/cards/deck';
 import { fact } from '~/core/cards/facts';
 import { point } from '~/core/chance/pmf';
-import { figure, know, need, reckoned } from '../make';
-import type { Assumptions, Reckoning } from '../types';
+import { figure, know, need, reckoned } from '~/core/games/kit/make';
+import type { Assumptions, Reckoning } from '~/core/games/kit/types';
 import { ladder, tilesOf, type TileParams } from './rules';
 
 const ALL_TILES = 28;

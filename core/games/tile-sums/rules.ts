@@ -1,8 +1,8 @@
 /** Tile Sums: a double-six tile on the card, two ends, write the sum; dots to count. */
 import { Type, type Static } from '@sinclair/typebox';
 import { Whole } from '~/core/check/schema';
-import { levels } from '../make';
-import type { Ladder, Preset } from '../types';
+import { levels } from '~/core/games/kit/make';
+import type { Ladder, Preset } from '~/core/games/kit/types';
 
 export const schema = Type.Object(
   {

@@ -1,5 +1,5 @@
-import { answerBox, forEachPlayer, recordSheets, sentenceToFill } from '~/core/print/record';
-import { INK, type Cell, type Shape, type Sheet, type SheetContext } from '~/core/print/sheet';
+import { answerBox, forEachPlayer, recordSheets, sentenceToFill } from '~/core/paper/record';
+import { INK, type Cell, type Shape, type Sheet, type SheetContext } from '~/core/paper/sheet';
 import { tilesOf, type TileParams } from './rules';
 import { en } from './words/en';
 import { es } from './words/es';

@@ -1,6 +1,6 @@
 /** Small drawings of the steps; they show the numbers that the steps say. */
-import { tileFace } from '~/core/print/stand-ins';
-import { written, type Sketches } from '../draw';
+import { tileFace } from '~/core/paper/stand-ins';
+import { written, type Sketches } from '~/core/games/kit/draw';
 import type { TileParams } from './rules';
 
 export const sketches: Sketches<TileParams> = {

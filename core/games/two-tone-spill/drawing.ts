@@ -1,4 +1,4 @@
-import type { Shape } from '~/core/print/sheet';
+import type { Shape } from '~/core/paper/sheet';
 
 const dark = '#2F6B4A';
 const light = '#E3B64B';

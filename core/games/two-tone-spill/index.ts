@@ -1,4 +1,4 @@
-import { defineGame } from '../types';
+import { defineGame } from '~/core/games/kit/types';
 import { drawing } from './drawing';
 import { play } from './play';
 import { reckon } from './reckon';

@@ -1,5 +1,5 @@
 import type { Random } from '~/core/chance/random';
-import type { Turn } from '../types';
+import type { Turn } from '~/core/games/kit/types';
 import { ways, type SpillParams } from './rules';
 
 /** One play: every spill in turn, then, when the rules say so, the ways each player turns over. */

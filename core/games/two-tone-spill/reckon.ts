@@ -7,8 +7,8 @@ import {
 } from '~/core/chance/coverage';
 import { map, nFold, point } from '~/core/chance/pmf';
 import { count, plain, share } from '~/core/words/numbers';
-import { levels, need, reckoned } from '../make';
-import type { Assumptions, Figure, Ladder, Notice, Reckoning } from '../types';
+import { levels, need, reckoned } from '~/core/games/kit/make';
+import type { Assumptions, Figure, Ladder, Notice, Reckoning } from '~/core/games/kit/types';
 import { ways as waysOf, type SpillParams } from './rules';
 
 const LEVELS = [3, 4, 5, 6, 7, 8, 9, 10, 12, 15, 20];

@@ -2,7 +2,7 @@
 import { Type, type Static } from '@sinclair/typebox';
 import { binomial } from '~/core/chance/binomial';
 import { OneOf, Whole } from '~/core/check/schema';
-import type { Preset } from '../types';
+import type { Preset } from '~/core/games/kit/types';
 
 export const schema = Type.Object(
   {

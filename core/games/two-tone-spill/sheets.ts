@@ -1,8 +1,8 @@
-import { heading, inEach, titleIn, wholeSheet } from '~/core/print/cards';
-import { numeral } from '~/core/print/numerals';
-import { answerBox, drawBox, forEachPlayer, recordSheets } from '~/core/print/record';
-import { INK, type Cell, type Shape, type Sheet, type SheetContext } from '~/core/print/sheet';
-import { bodyOf } from '~/core/print/parts';
+import { heading, inEach, titleIn, wholeSheet } from '~/core/paper/cards';
+import { numeral } from '~/core/paper/numerals';
+import { answerBox, drawBox, forEachPlayer, recordSheets } from '~/core/paper/record';
+import { INK, type Cell, type Shape, type Sheet, type SheetContext } from '~/core/paper/sheet';
+import { bodyOf } from '~/core/games/kit/parts';
 import { en } from './words/en';
 import { es } from './words/es';
 import type { SpillParams } from './rules';

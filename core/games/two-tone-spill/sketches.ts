@@ -1,5 +1,5 @@
 /** Small drawings of the steps; they show the numbers that the steps say. */
-import { cupOf, framed, groupsApart, heap, written, type Sketches } from '../draw';
+import { cupOf, framed, groupsApart, heap, written, type Sketches } from '~/core/games/kit/draw';
 import type { SpillParams } from './rules';
 
 export const sketches: Sketches<SpillParams> = {

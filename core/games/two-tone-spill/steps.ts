@@ -1,4 +1,4 @@
-import type { Step } from '../types';
+import type { Step } from '~/core/games/kit/types';
 import { reckonLadder } from './reckon';
 import { ways, type SpillParams } from './rules';
 

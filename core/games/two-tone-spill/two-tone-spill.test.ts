@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { mean, quantile } from '~/core/chance/pmf';
 import { seeded } from '~/core/chance/random';
-import { assume } from '../types';
+import { assume } from '~/core/games/kit/types';
 import { play } from './play';
 import { reckon } from './reckon';
 import { presets, ways, type SpillParams } from './rules';

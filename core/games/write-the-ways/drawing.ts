@@ -1,5 +1,5 @@
-import type { Shape } from '~/core/print/sheet';
-import { area, bench, box, sign, stroke, TONE } from '../draw';
+import type { Shape } from '~/core/paper/sheet';
+import { area, bench, box, sign, stroke, TONE } from '~/core/games/kit/draw';
 
 /** A sheet with rows, some of them ticked, and a pencil. */
 export const drawing: readonly Shape[] = [

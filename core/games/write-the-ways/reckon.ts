@@ -1,7 +1,7 @@
 import { fact, SIGNS } from '~/core/cards/facts';
 import { point } from '~/core/chance/pmf';
-import { figure, mend, mind, need, reckoned } from '../make';
-import type { Assumptions, Reckoning } from '../types';
+import { figure, mend, mind, need, reckoned } from '~/core/games/kit/make';
+import type { Assumptions, Reckoning } from '~/core/games/kit/types';
 import { ladder, sentences, type WaysParams } from './rules';
 
 /** More ways than this are a long list. */

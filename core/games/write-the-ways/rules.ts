@@ -3,9 +3,9 @@ import { Type, type Static } from '@sinclair/typebox';
 import { apply, SIGNS, type Sign } from '~/core/cards/facts';
 import { OneOf, Whole, YesNo } from '~/core/check/schema';
 import type { FieldErrors } from '~/core/check/check';
-import { levels } from '../make';
-import { Signs } from '../signs';
-import type { Ladder, Preset } from '../types';
+import { levels } from '~/core/games/kit/make';
+import { Signs } from '~/core/games/kit/signs';
+import type { Ladder, Preset } from '~/core/games/kit/types';
 
 export const schema = Type.Object(
   {

@@ -1,5 +1,5 @@
-import { forEachPlayer, recordSheets, sentenceToFill, waysToTick } from '~/core/print/record';
-import type { Sheet, SheetContext } from '~/core/print/sheet';
+import { forEachPlayer, recordSheets, sentenceToFill, waysToTick } from '~/core/paper/record';
+import type { Sheet, SheetContext } from '~/core/paper/sheet';
 import { sentences, type WaysParams } from './rules';
 import { en } from './words/en';
 import { es } from './words/es';

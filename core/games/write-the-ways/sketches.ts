@@ -1,5 +1,5 @@
 /** Small drawings of the steps; they show the numbers that the steps say. */
-import { groupsApart, written, type Sketches } from '../draw';
+import { groupsApart, written, type Sketches } from '~/core/games/kit/draw';
 import type { WaysParams } from './rules';
 
 export const sketches: Sketches<WaysParams> = {

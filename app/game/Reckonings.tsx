@@ -1,0 +1,125 @@
+import styled from 'styled-components';
+import type { Figure, Reckoning } from '~/core/games/kit/types';
+import { materialOf } from '~/core/materials/catalogue';
+import { CHANCE } from '~/core/games/kit/make';
+import { count, hundredths, plain, unitFor } from '~/core/words/numbers';
+import { Button } from '~/app/ui/Button';
+import { Entered, Entries, Faint, Margin, TableFrame } from '~/app/ui/Page';
+import { color } from '~/app/ui/theme';
+import type { Reckoned } from './useReckoning';
+
+const Under = styled.div`
+  line-height: 31px;
+  progress {
+    width: 100%;
+    height: 10px;
+    accent-color: ${color.fern};
+    vertical-align: middle;
+  }
+`;
+
+/** A figure's number as it is read, with its error where it was simulated; chances in hundredths. */
+export function shown({ value, unit, error }: Figure): { number: string; unit: string } {
+  const chance = unit === CHANCE;
+  const said = chance ? 'in 100' : unitFor(value, unit);
+  if (error === undefined || error === 0)
+    return { number: chance ? hundredths(value) : plain(value), unit: said };
+  // As many decimals as the error leaves meaning in.
+  const scale = chance ? 100 : 1;
+  const decimals = Math.min(4, Math.max(0, -Math.floor(Math.log10(error * scale))));
+  return {
+    number: `${(value * scale).toFixed(decimals)} ± ${(error * scale).toFixed(decimals)}`,
+    unit: said,
+  };
+}
+
+/** Heavy figures on their way: how far they are, and a way to stop them. */
+function UnderWay({ reckoned, reckoning }: { reckoned: Reckoned; reckoning: Reckoning }) {
+  const waiting = reckoning.pending.length
+    ? `${count(reckoning.pending.length, 'figure')} still being counted over all deals`
+    : 'A first guess; ten thousand plays are being simulated';
+  if (reckoned.progress !== undefined)
+    return (
+      <Under role="status">
+        {waiting}. <progress max={1} value={reckoned.progress} aria-label="How far the figures are" />
+        <Button quiet onPress={reckoned.cancel}>
+          Stop counting
+        </Button>
+      </Under>
+    );
+  if (reckoned.stopped)
+    return (
+      <Under role="status">
+        Stopped. {reckoning.pending.length ? 'Some figures are missing.' : 'The numbers are a first guess.'}{' '}
+        <Button quiet onPress={reckoned.again}>
+          Go on counting
+        </Button>
+      </Under>
+    );
+  return null;
+}
+
+/** The margin of a bench: every figure with its reason. */
+export function Reckonings({ reckoned, reckoning }: { reckoned: Reckoned; reckoning: Reckoning }) {
+  const { length, explained, simulated } = reckoning;
+  return (
+    <Margin label="Reckonings">
+      <UnderWay reckoned={reckoned} reckoning={reckoning} />
+      <Entries>
+        <Entered
+          label="One play"
+          number={String(length.minutes.mean)}
+          unit="minutes expected"
+          reason={`${plain(length.secondsPerTurn)} seconds a turn and ${count(length.setUpMinutes, 'minute')} to set up.`}
+        />
+        {explained.map((figure) => (
+          <Entered key={figure.name} label={figure.label} {...shown(figure)} reason={figure.reason} />
+        ))}
+      </Entries>
+      {simulated && (
+        <Faint>
+          Numbers with ± are simulated: {simulated.plays.toLocaleString('en-US')} plays, seed {simulated.seed}
+          ; the number after ± is the standard error.
+        </Faint>
+      )}
+    </Margin>
+  );
+}
+
+/** What a play takes: parts with their three quantities, and what to prepare. */
+export const PartsTable = ({ reckoning }: { reckoning: Reckoning }) =>
+  reckoning.parts.length === 0 ? (
+    <p>Nothing at all.</p>
+  ) : (
+    <TableFrame>
+      <table>
+        <thead>
+          <tr>
+            <th>Part</th>
+            <th>Expected</th>
+            <th>Enough</th>
+            <th>Most</th>
+          </tr>
+        </thead>
+        <tbody>
+          {reckoning.parts.map((part) => (
+            <tr key={part.material}>
+              <td>
+                {materialOf(part.material).plural}
+                <Faint>{part.reason}</Faint>
+              </td>
+              <td>{plain(part.expected)}</td>
+              <td>{plain(part.enough)}</td>
+              <td>{plain(part.worst)}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </TableFrame>
+  );
+
+/** Players and room, in a sentence. */
+export const roomOf = ({ players, space }: Reckoning): string =>
+  `${players.fewest === players.most ? count(players.most, 'player') : `${players.fewest} to ${count(players.most, 'player')}`}, ${
+    space.place === 'outdoors' ? 'outdoors' : `on ${space.place === 'table' ? 'a table' : 'the floor'}`
+  }: about ${(space.widthMm / 1000).toFixed(1)} × ${(space.depthMm / 1000).toFixed(1)} m.`;

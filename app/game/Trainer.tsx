@@ -1,0 +1,88 @@
+import { useEffect, useState } from 'react';
+import styled from 'styled-components';
+import { seeded } from '~/core/chance/random';
+import type { Game, Params } from '~/core/games/kit/types';
+import { say, WORDED } from '~/core/words/message';
+import { count } from '~/core/words/numbers';
+import { Button } from '~/app/ui/Button';
+import { Row, Stack } from '~/app/ui/Page';
+import { GameDrawing } from './SheetView';
+import { color, cut } from '~/app/ui/theme';
+
+const Stage = styled.div`
+  ${cut}
+  display: grid;
+  place-items: center;
+  width: min(100%, 420px);
+  aspect-ratio: 100 / 60;
+  border: 2px solid ${color.line};
+  background: ${color.paper};
+  overflow: hidden;
+  svg {
+    width: 100%;
+    height: 100%;
+  }
+  .cloth {
+    width: 100%;
+    height: 100%;
+    display: grid;
+    place-items: center;
+    background: repeating-linear-gradient(45deg, ${color.straw} 0 14px, #d9a92e 14px 16px);
+    font-weight: 700;
+  }
+`;
+
+type Phase = 'covered' | 'shown' | 'asked' | 'told';
+
+/** Shows a card for its seconds, covers it, and waits until the answer is asked for. */
+export function Trainer({ game, params }: { game: Game; params: Params }) {
+  const [seed, setSeed] = useState(1);
+  const [phase, setPhase] = useState<Phase>('covered');
+  const card = game.peek!(params, seeded(seed));
+  useEffect(() => {
+    if (phase !== 'shown') return;
+    const timer = setTimeout(() => setPhase('asked'), card.seconds * 1000);
+    return () => clearTimeout(timer);
+  }, [phase, card.seconds]);
+  const open = phase === 'shown' || phase === 'told';
+  return (
+    <Stack $gap="0.8rem">
+      <Stage role="img" aria-label={open ? 'A card with dots' : 'A covered card'}>
+        {open ? (
+          <GameDrawing shapes={card.shapes} width={420} />
+        ) : (
+          <div className="cloth">{phase === 'asked' ? 'How many were there?' : 'Ready?'}</div>
+        )}
+      </Stage>
+      <div aria-live="polite" style={{ minHeight: '3.2em' }}>
+        {phase === 'shown' && <p>Shown for {count(card.seconds, 'second')}. Nobody speaks.</p>}
+        {phase === 'asked' && <p>Wait for the answer. Then look again together.</p>}
+        {phase === 'told' &&
+          WORDED.map((language) => (
+            <p key={language} lang={language}>
+              {say(game.words, language, card.says.id, card.says.args)}
+            </p>
+          ))}
+      </div>
+      <Row>
+        {phase === 'covered' && <Button onPress={() => setPhase('shown')}>Show the card</Button>}
+        {phase === 'shown' && (
+          <Button quiet onPress={() => setPhase('asked')}>
+            Cover it now
+          </Button>
+        )}
+        {phase === 'asked' && <Button onPress={() => setPhase('told')}>Look again</Button>}
+        {phase === 'told' && (
+          <Button
+            onPress={() => {
+              setSeed((n) => n + 1);
+              setPhase('covered');
+            }}
+          >
+            Take the next card
+          </Button>
+        )}
+      </Row>
+    </Stack>
+  );
+}

@@ -1,0 +1,77 @@
+/** What a game's own sheets are put together with: each part under the game's name and its count in two languages. */
+import { MATERIAL_WORDS } from '~/core/materials/words';
+import { nameOf, say, type Wording } from '~/core/words/message';
+import { cardSheets, heading, numberGrid, wholeSheet, type Card, type CardSet } from '~/core/paper/cards';
+import { MARGIN_MM, PAPERS, type Cell, type Shape, type Sheet, type SheetContext } from '~/core/paper/sheet';
+
+/** "Blanket the Board: 11 papelitos · 11 calling slips". */
+export function partTitle(
+  words: Wording,
+  material: string,
+  quantity: number,
+  { languages }: Pick<SheetContext, 'languages'>,
+): string {
+  const counts = languages.map((language) => say(MATERIAL_WORDS, language, material, { quantity }));
+  return `${nameOf({ words }, languages[0] ?? 'en')}: ${[...new Set(counts)].join(' · ')}`;
+}
+
+/** Cards of one material of a game. */
+export const partCards = (
+  words: Wording,
+  material: string,
+  size: CardSet['size'],
+  cards: readonly Card[],
+  context: SheetContext,
+  outline?: CardSet['outline'],
+): Sheet[] =>
+  cardSheets(
+    { material, title: partTitle(words, material, cards.length, context), size, outline },
+    cards,
+    context,
+  );
+
+/** The part of a sheet below its heading. */
+export function bodyOf({ paper }: Pick<SheetContext, 'paper'>): Cell {
+  const { widthMm, heightMm } = PAPERS[paper];
+  const top = MARGIN_MM + 9;
+  return {
+    x: MARGIN_MM + 3,
+    y: top,
+    w: widthMm - 2 * (MARGIN_MM + 3),
+    h: heightMm - top - MARGIN_MM - 3,
+  };
+}
+
+/** A part that fills a sheet of its own. */
+export function partSheet(
+  words: Wording,
+  material: string,
+  name: string,
+  draw: (place: Cell) => readonly Shape[],
+  context: SheetContext,
+  back?: (place: Cell) => readonly Shape[],
+): Sheet[] {
+  const title = partTitle(words, material, 1, context);
+  const place = bodyOf(context);
+  return wholeSheet(
+    { material, name, title, use: 'part' },
+    [heading(title, context.paper), ...draw(place)],
+    context,
+    back?.(place),
+  );
+}
+
+/** The largest place with these proportions in the middle of a place. */
+export function within({ x, y, w, h }: Cell, proportion: number): Cell {
+  const width = Math.min(w, h * proportion);
+  const height = width / proportion;
+  return { x: x + (w - width) / 2, y: y + (h - height) / 2, w: width, h: height };
+}
+
+/** A mat of numbers. */
+export const matSheet = (
+  words: Wording,
+  numbers: readonly number[],
+  columns: number,
+  context: SheetContext,
+): Sheet[] => partSheet(words, 'mat', 'mat', (place) => numberGrid(numbers, columns, place), context);

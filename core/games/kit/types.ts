@@ -1,0 +1,251 @@
+/** The one interface by which every game is known. */
+import type { TObject } from '@sinclair/typebox';
+import type { Card } from '~/core/cards/deck';
+import type { Fact } from '~/core/cards/facts';
+import type { Pmf } from '~/core/chance/pmf';
+import type { Random } from '~/core/chance/random';
+import type { Effort, Outcome } from '~/core/chance/simulate';
+import type { FieldErrors } from '~/core/check/check';
+import type { Args, Wording } from '~/core/words/message';
+import type { Sketches } from './draw';
+import type { Shape, Sheet, SheetContext } from '~/core/paper/sheet';
+
+export const AGE_BANDS = {
+  preK: 'pre-K',
+  K: 'kindergarten',
+  g1: 'grade 1',
+  g2: 'grade 2',
+  g3: 'grade 3 and up',
+} as const;
+export type AgeBand = keyof typeof AGE_BANDS;
+
+/** Seconds one turn takes, by age band: a visible assumption that can be changed. */
+export const SECONDS_PER_TURN: Record<AgeBand, number> = { preK: 40, K: 30, g1: 25, g2: 20, g3: 15 };
+
+export interface Assumptions {
+  ageBand: AgeBand;
+  secondsPerTurn: number;
+}
+export const assume = (ageBand: AgeBand): Assumptions => ({
+  ageBand,
+  secondsPerTurn: SECONDS_PER_TURN[ageBand],
+});
+
+/** The families of games, in the order of the shelf. */
+export const GAME_FAMILIES = {
+  split: 'Splitting a whole',
+  target: 'Making a target with cards',
+  compare: 'Comparing',
+  call: 'Calling and covering',
+  build: 'Dice and building',
+  see: 'Seeing without counting',
+  move: 'On the floor and outside',
+  talk: 'No parts at all',
+  own: 'Your own games',
+} as const;
+export type GameFamily = keyof typeof GAME_FAMILIES;
+
+/** Where a game can be played. */
+export const PLACES = {
+  table: 'at a table',
+  floor: 'on the floor',
+  outdoors: 'outdoors',
+  rainyDay: 'on a rainy day',
+} as const;
+export type Place = keyof typeof PLACES;
+
+/** What a coordinator asks of a game that its numbers do not tell. */
+export interface Traits {
+  places: readonly Place[];
+  /** Works over a video call. */
+  byVideo?: boolean;
+  /** Makes little noise. */
+  quiet?: boolean;
+  /** The child needs to read no word and no numeral. */
+  noReading?: boolean;
+}
+
+/** A figure as the margin shows it. */
+export interface Figure {
+  /** Name under which it stands in the reckoning's JSON. */
+  name: string;
+  label: string;
+  value: number;
+  unit: string;
+  /** One sentence: where the number comes from. */
+  reason: string;
+  /** Standard error, where the number was simulated. */
+  error?: number;
+}
+
+/** How many of a material one play needs. Quantities in the material's unit. */
+export interface PartNeed {
+  material: string;
+  expected: number;
+  /** Suffices in 95 of 100 plays. */
+  enough: number;
+  /** The most the rules can ever need. */
+  worst: number;
+  reason: string;
+}
+
+export interface Notice {
+  code: string;
+  /** `stop`: it does not work so. `mind`: it works, but look. `know`: worth knowing. */
+  severity: 'stop' | 'mind' | 'know';
+  text: string;
+  mend?: { label: string; params: Params };
+}
+
+export interface Length {
+  turns: Pmf;
+  secondsPerTurn: number;
+  setUpMinutes: number;
+  /** Whole minutes, rounded up: expected, middle and 90 in 100. */
+  minutes: { mean: number; p50: number; p90: number };
+}
+
+export interface Practised {
+  fact: Fact;
+  /** Expected number of meetings in one play, all players together. */
+  meetings: number;
+}
+
+export interface Rung {
+  params: Params;
+  /** What changes, for a button: "Use 5 counters". */
+  label: string;
+}
+export interface Ladder {
+  easier?: Rung;
+  harder?: Rung;
+}
+
+export interface Space {
+  place: 'table' | 'floor' | 'outdoors';
+  widthMm: number;
+  depthMm: number;
+}
+
+export interface Reckoning {
+  /** Named numbers; a figure over many answers is a table of numbers. */
+  figures: Record<string, number | Readonly<Record<string, number>>>;
+  explained: Figure[];
+  parts: PartNeed[];
+  prep: string[];
+  length: Length;
+  practice: Practised[];
+  skills: string[];
+  space: Space;
+  players: { fewest: number; most: number; alone: boolean };
+  notices: Notice[];
+  ladder: Ladder;
+  /** Present when a number is simulated: how. The errors stand with the figures. */
+  simulated?: { seed: number; plays: number };
+  /** Names of figures that take longer than a frame and are not here yet. */
+  pending: string[];
+}
+
+export type StepPart =
+  'setUp' | 'turn' | 'end' | 'easier' | 'harder' | 'sideBySide' | 'younger' | 'atHome' | 'say' | 'caution';
+export type Show = 'pieces' | 'drawing' | 'symbols';
+
+/** One line of the instructions: a message with its arguments, and the way it shows the number. */
+export interface Step {
+  part: StepPart;
+  id: string;
+  args: Args;
+  show?: Show;
+}
+
+/** One turn of a rehearsed play. `coach` is what a grown-up might say. */
+export interface Turn {
+  player: number;
+  id: string;
+  args: Args;
+  coach?: { id: string; args: Args };
+}
+
+export interface Preset<P = Params> {
+  id: string;
+  name: string;
+  /** The accepted way to play that this preset follows, where practitioners differ. */
+  school?: string;
+  ageBand: AgeBand;
+  params: P;
+}
+
+export type ParamValue =
+  string | number | boolean | readonly string[] | readonly number[] | Readonly<Record<string, number>>;
+export type Params = Record<string, ParamValue>;
+
+/** What a deck with cards missing (or two of them together) does to a game. */
+export interface DeckVerdict {
+  verdict: 'plays' | 'playsWithNote' | 'doesNotPlay';
+  /** One sentence, or several. */
+  note: string;
+}
+
+export interface Layout {
+  laid: number[];
+  target: number;
+}
+export interface Solution {
+  ways: { text: string; cards: number[] }[];
+  /** There are more ways than are listed. */
+  more: boolean;
+}
+export interface Peek {
+  shapes: Shape[];
+  seconds: number;
+  /** What there is to say, in both languages. */
+  says: { id: string; args: Args };
+}
+
+export interface Game<P = Params> {
+  id: string;
+  family: GameFamily;
+  traits: Traits;
+  /** Checked parameters; each property is a knob of the bench. */
+  schema: TObject;
+  presets: readonly Preset<P>[];
+  words: Wording;
+  /** Our own small picture of the mechanic, in a box of 100 by 60. */
+  drawing: readonly Shape[];
+  /** What no schema can say about the parameters: one sentence per parameter. */
+  faults(params: P): FieldErrors;
+  reckon(params: P, assumptions: Assumptions, effort?: Effort): Reckoning;
+  play(params: P, random: Random): Generator<Turn, Outcome | void>;
+  steps(params: P): Step[];
+  /** Small drawings of its steps, by the id of the step. */
+  sketches: Sketches<P>;
+  /** Arguments of the message `goal`. */
+  about(params: P): Args;
+  /** What is played, in a few words of a sentence: "6 counters". */
+  subject(params: P): string;
+  sheets(params: P, context: SheetContext): Sheet[];
+  /** Printed materials that its sheets do not hold: they are made by hand. */
+  byHand: readonly string[];
+  /** Games with a target: every different way from the laid cards to it, those with the fewest cards first. */
+  solve?(params: P, laid: readonly number[], target: number): Solution;
+  /** Games with a target: a new layout. */
+  deal?(params: P, random: Random): Layout;
+  /** Games of seeing: one card to show for a moment, drawn in a box of 100 by 60. */
+  peek?(params: P, random: Random): Peek;
+  /** Games with the usual deck: what these cards (those of one deck, or of two together) do to it. */
+  audit?(params: P, cards: readonly Card[]): DeckVerdict;
+}
+
+type Defaulted = 'faults' | 'sheets' | 'byHand' | 'sketches';
+
+/** Binds a game's parts to the type of its own parameters and forgets it for the shelf. */
+export const defineGame = <P extends Params>(
+  game: Omit<Game<P>, Defaulted> & Partial<Pick<Game<P>, Defaulted>>,
+): Game =>
+  ({
+    faults: () => ({}),
+    sheets: () => [],
+    byHand: [],
+    sketches: {},
+    ...game,
+  }) as unknown as Game;

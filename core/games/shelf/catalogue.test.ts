@@ -1,0 +1,50 @@
+import { describe, expect, it } from 'vitest';
+import { materials } from '~/core/materials/catalogue';
+import { gameOf, SHELF } from '.';
+import { ANYTHING, entryOf, lacking, meeting, type Wish } from './catalogue';
+import { SKILLS } from '~/core/games/kit/skills';
+
+const entries = SHELF.map(entryOf);
+const everything = materials().map(({ id }) => id);
+const found = (wish: Partial<Wish>, atHand: string[] = everything) =>
+  entries
+    .filter((entry) => meeting(entry, { ...ANYTHING, ...wish }, atHand).length > 0)
+    .map((entry) => entry.gameId);
+
+describe('narrowing the shelf', () => {
+  it('shows everything to who wishes nothing', () => {
+    expect(found({})).toHaveLength(34);
+  });
+  it('searches in both languages, without accents', () => {
+    expect(found({ text: 'tide' })).toEqual(['tide-pairs']);
+    expect(found({ text: 'MAQUINA' })).toEqual(['cup-machine']);
+    expect(found({ text: 'triangulos' })).toEqual(['bond-triangles']);
+  });
+  it('has a game for every skill', () => {
+    for (const skill of SKILLS.filter((one) => one !== 'taking away beyond 20' && one !== 'adding beyond 20'))
+      expect([skill, found({ skill }).length > 0]).toEqual([skill, true]);
+  });
+  it('narrows by what matters, and only ever narrows', () => {
+    expect(found({ place: 'outdoors' })).toContain('chalk-orbits');
+    expect(found({ place: 'outdoors' })).not.toContain('tide-pairs');
+    expect(found({ byVideo: true })).toContain('tide-pairs');
+    expect(found({ players: 1 })).not.toContain('hat-numbers');
+    expect(found({ players: 3, ageBand: 'g2' })).toContain('hat-numbers');
+    expect(found({ minutes: 5, noReading: true, quiet: true }).length).toBeGreaterThan(0);
+    for (const wish of [
+      { quiet: true },
+      { minutes: 8 },
+      { ageBand: 'K' as const },
+      { skill: 'comparing' as const },
+    ])
+      expect(found(wish).length).toBeLessThan(34);
+  });
+  it('knows what the store lacks', () => {
+    const mat = entryOf(gameOf('harvest-mat')).presets[0]!;
+    expect(lacking(mat, [])).toEqual(['die', 'chip']);
+    expect(lacking(mat, ['die'])).toEqual(['chip']);
+    expect(found({ atHand: true }, [])).toEqual(expect.arrayContaining(['puzzle-halves', 'clap-a-count']));
+    expect(found({ atHand: true }, [])).not.toContain('harvest-mat');
+    expect(found({ atHand: true }, ['die', 'chip'])).toContain('harvest-mat');
+  });
+});

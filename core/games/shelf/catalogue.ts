@@ -1,0 +1,103 @@
+/** What the shelf says of each game before it is opened, preset by preset; and what narrows it. */
+import { materialOf } from '~/core/materials/catalogue';
+import { QUICK } from '~/core/chance/simulate';
+import { searchable } from '~/core/words/search';
+import type { Skill } from '~/core/games/kit/skills';
+import { assume, type AgeBand, type Game, type Place, type Traits } from '~/core/games/kit/types';
+import { nameOf } from '~/core/words/message';
+
+export interface PresetEntry {
+  id: string;
+  name: string;
+  school?: string;
+  ageBand: AgeBand;
+  minutes: number;
+  skills: Skill[];
+  fewest: number;
+  most: number;
+  alone: boolean;
+  /** Parts that are not printed and not found at home. */
+  materials: string[];
+}
+export interface ShelfEntry {
+  gameId: string;
+  names: string[];
+  traits: Traits;
+  presets: PresetEntry[];
+}
+
+/** Everything the shelf shows of a game, as computed for each of its presets. */
+export function entryOf(game: Game): ShelfEntry {
+  return {
+    gameId: game.id,
+    names: [nameOf(game, 'en'), nameOf(game, 'es')],
+    traits: game.traits,
+    presets: game.presets.map(({ id, name, school, ageBand, params }) => {
+      const reckoning = game.reckon(params, assume(ageBand), { ...QUICK, plays: 60 });
+      return {
+        id,
+        name,
+        school,
+        ageBand,
+        minutes: reckoning.length.minutes.mean,
+        skills: reckoning.skills as Skill[],
+        ...reckoning.players,
+        materials: reckoning.parts
+          .map((part) => part.material)
+          .filter((material) => ['durable', 'consumable'].includes(materialOf(material).kind)),
+      };
+    }),
+  };
+}
+
+/** What somebody looks for; everything is optional. */
+export interface Wish {
+  text: string;
+  skill: Skill | '';
+  ageBand: AgeBand | '';
+  /** At most so many minutes; 0 for any. */
+  minutes: number;
+  /** So many players; 0 for any, 1 for alone. */
+  players: number;
+  place: Place | '';
+  atHand: boolean;
+  byVideo: boolean;
+  quiet: boolean;
+  noReading: boolean;
+}
+export const ANYTHING: Wish = {
+  text: '',
+  skill: '',
+  ageBand: '',
+  minutes: 0,
+  players: 0,
+  place: '',
+  atHand: false,
+  byVideo: false,
+  quiet: false,
+  noReading: false,
+};
+
+/** The parts of a preset that the store does not have. */
+export const lacking = (preset: PresetEntry, atHand: readonly string[]): string[] =>
+  preset.materials.filter((material) => !atHand.includes(material));
+
+/** The presets of a game that meet a wish, in their order; none when the game does not. */
+export function meeting(entry: ShelfEntry, wish: Wish, atHand: readonly string[]): PresetEntry[] {
+  const { traits } = entry;
+  const text = searchable(wish.text);
+  if (text && !entry.names.some((name) => searchable(name).includes(text))) return [];
+  if (wish.place && !traits.places.includes(wish.place)) return [];
+  if (wish.byVideo && !traits.byVideo) return [];
+  if (wish.quiet && !traits.quiet) return [];
+  if (wish.noReading && !traits.noReading) return [];
+  return entry.presets.filter(
+    (preset) =>
+      (!wish.skill || preset.skills.includes(wish.skill)) &&
+      (!wish.ageBand || preset.ageBand === wish.ageBand) &&
+      (!wish.minutes || preset.minutes <= wish.minutes) &&
+      (!wish.players ||
+        (wish.players === 1 ? preset.alone : preset.fewest <= wish.players && wish.players <= preset.most)) &&
+      (!wish.atHand || lacking(preset, atHand).length === 0),
+  );
+}

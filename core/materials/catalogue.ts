@@ -1,0 +1,202 @@
+/** The catalogue of materials: what a part is, how large it is, and the usual caution about it. */
+import { MATERIAL_WORDS } from './words';
+
+export { MATERIAL_WORDS };
+
+/** Something to say wherever the material is chosen, with its threshold and source. */
+export interface MaterialCaution {
+  code: string;
+  text: string;
+}
+
+export interface Material {
+  id: string;
+  /** `home`: found at home, never packed. */
+  kind: 'durable' | 'consumable' | 'printed' | 'home';
+  name: string;
+  plural: string;
+  /** Smallest and largest dimension of one, in mm. */
+  smallestMm: number;
+  largestMm: number;
+  /** Mass of one, in grams. */
+  massG: number;
+  /** Pack as it is bought. */
+  pack: { size: number; priceCents: number };
+  allergens: readonly string[];
+  washable: boolean;
+  cautions: readonly MaterialCaution[];
+}
+
+/**
+ * Inner width of the cylinder for small parts. What fits in it whole can choke a child under three.
+ * Source: 16 CFR 1501.4 (31.7 mm wide, 25.4 to 57.1 mm deep).
+ */
+export const CHOKE_TUBE_MM = 31.7;
+const CHOKE_TUBE_DEPTH_MM = 57.1;
+/** A ball that passes this opening can choke a child under three. Source: 16 CFR 1500.18(a)(17). */
+export const SMALL_BALL_MM = 44.4;
+
+const RULES_DECIDE = "Your district's rules and licensed staff decide.";
+const WHEAT: MaterialCaution = {
+  code: 'allergen-wheat',
+  text: `Modelling dough is often made with wheat flour: ask about wheat allergy and coeliac disease before it is lent, or choose a dough without wheat. ${RULES_DECIDE}`,
+};
+const BALL: MaterialCaution = {
+  code: 'ball',
+  text: `Balls must be wider than ${SMALL_BALL_MM} mm where a child under three may be (16 CFR 1500.18): this one is, at 90 mm. Roll, do not throw, indoors. ${RULES_DECIDE}`,
+};
+const CHALK: MaterialCaution = {
+  code: 'chalk-traffic',
+  text: `Chalk away from driveways, parked cars and streets, with a grown-up there; ask before chalking where others walk. ${RULES_DECIDE}`,
+};
+const FLOOR: MaterialCaution = {
+  code: 'slippery-floor',
+  text: `Felt and paper slide on smooth floors: tape each piece down on all sides, and play in bare feet or shoes, not in socks. ${RULES_DECIDE}`,
+};
+const LAMINATE: MaterialCaution = {
+  code: 'hot-laminator',
+  text: `Laminating and cutting are for grown-ups: the rollers are hot, and cut corners of pouches are sharp until they are rounded. ${RULES_DECIDE}`,
+};
+
+type Row = [
+  id: string,
+  kind: Material['kind'],
+  name: string,
+  plural: string,
+  smallestMm: number,
+  largestMm: number,
+  massG: number,
+  packSize: number,
+  priceCents: number,
+  more?: Partial<Pick<Material, 'allergens' | 'washable' | 'cautions'>>,
+];
+const printed = (id: string, name: string, priceCents = 4, cautions: MaterialCaution[] = []): Row => [
+  id,
+  'printed',
+  name,
+  `${name}s`,
+  0.1,
+  297,
+  5,
+  1,
+  priceCents,
+  { washable: false, cautions },
+];
+
+const ROWS: Row[] = [
+  ['two-colour-counter', 'durable', 'two-colour counter', 'two-colour counters', 2, 25, 1.2, 200, 1450],
+  ['chip', 'durable', 'chip', 'chips', 2, 22, 1, 300, 1200],
+  ['piece', 'durable', 'felt piece', 'felt pieces', 3, 20, 0.4, 300, 900, { washable: false }],
+  ['cube', 'durable', 'connecting cube', 'connecting cubes', 19, 24, 4, 100, 1600],
+  ['block', 'durable', 'stacking block', 'stacking blocks', 25, 35, 12, 60, 2400],
+  ['die', 'durable', 'die', 'dice', 16, 16, 5, 24, 700],
+  ['card-deck', 'durable', 'deck of cards', 'decks of cards', 16, 89, 95, 12, 1800, { washable: false }],
+  ['tile', 'durable', 'double-six tile', 'double-six tiles', 8, 48, 9, 28, 950],
+  ['cup', 'durable', 'shaking cup', 'shaking cups', 70, 95, 18, 12, 900],
+  ['small-cup', 'durable', 'small cup', 'small cups', 40, 60, 6, 50, 650],
+  ['peg', 'durable', 'clothes peg', 'clothes pegs', 10, 72, 5, 48, 500],
+  ['pin', 'durable', 'pin', 'pins', 60, 200, 70, 10, 2600],
+  ['ball', 'durable', 'soft ball', 'soft balls', 90, 90, 60, 6, 1500, { cautions: [BALL] }],
+  ['bean-bag', 'durable', 'bean bag', 'bean bags', 30, 120, 110, 12, 2200, { washable: false }],
+  ['hop-stone', 'durable', 'flat stone', 'flat stones', 12, 60, 60, 20, 800],
+  ['token', 'durable', 'token', 'tokens', 12, 25, 3, 100, 900],
+  ['animal', 'durable', 'pond animal', 'pond animals', 15, 40, 6, 72, 2300],
+  ['paper-clip', 'durable', 'paper clip', 'paper clips', 1, 33, 1, 100, 150],
+  ['cover', 'durable', 'cloth to cover', 'cloths to cover', 1, 300, 25, 10, 1200],
+  ['wipe-marker', 'durable', 'wipe-off marker', 'wipe-off markers', 12, 120, 10, 24, 2000],
+  [
+    'floor-stone',
+    'durable',
+    'felt stone',
+    'felt stones',
+    3,
+    300,
+    40,
+    10,
+    1800,
+    { washable: false, cautions: [FLOOR] },
+  ],
+  ['pencil', 'durable', 'pencil', 'pencils', 7, 120, 5, 72, 1080, { washable: false }],
+  [
+    'dough',
+    'consumable',
+    'gram of modelling dough',
+    'grams of modelling dough',
+    60,
+    70,
+    1,
+    1000,
+    900,
+    { allergens: ['wheat'], washable: false, cautions: [WHEAT] },
+  ],
+  [
+    'chalk',
+    'consumable',
+    'stick of chalk',
+    'sticks of chalk',
+    25,
+    100,
+    40,
+    20,
+    800,
+    { washable: false, cautions: [CHALK] },
+  ],
+  printed('record-sheet', 'record sheet'),
+  printed('peg-card', 'peg card', 5),
+  printed('sum-card', 'sum card', 1),
+  printed('nest', 'nest', 5),
+  printed('cut-shape', 'cut shape', 6, [LAMINATE]),
+  printed('shape-board', 'shape board', 12, [LAMINATE]),
+  printed('triangle-card', 'triangle card', 2),
+  printed('colour-card', 'colour-and-number card', 2),
+  printed('board', 'board', 6),
+  printed('slip', 'calling slip', 1),
+  printed('mat', 'mat', 6),
+  printed('spinner', 'spinner', 5),
+  printed('number-card', 'number card', 1),
+  printed('frame-card', 'frame card', 2),
+  printed('dot-card', 'dot card', 2),
+  printed('score-strip', 'score strip', 2),
+  printed('picture-card', 'picture card', 2),
+  printed('puzzle-piece', 'puzzle piece', 2),
+  printed('path', 'table path', 8),
+  printed('sign-card', 'comparison sign', 1),
+  printed('plan', 'plan', 4),
+  ['shield', 'home', 'shield', 'shields', 1, 250, 20, 1, 0, { washable: false }],
+  ['bag', 'durable', 'drawstring bag', 'drawstring bags', 5, 400, 60, 10, 2200],
+  printed('instruction-sheet', 'instruction sheet', 6),
+];
+
+const CATALOGUE: readonly Material[] = ROWS.map(
+  ([id, kind, name, plural, smallestMm, largestMm, massG, size, priceCents, more]) => ({
+    id,
+    kind,
+    name,
+    plural,
+    smallestMm,
+    largestMm,
+    massG,
+    pack: { size, priceCents },
+    allergens: [],
+    washable: true,
+    cautions: [],
+    ...more,
+  }),
+);
+const BY_ID = new Map(CATALOGUE.map((material) => [material.id, material]));
+
+/** All materials, in the order in which a bag is filled. */
+export const materials = (): readonly Material[] => CATALOGUE;
+
+/** The material with this id. Throws RangeError when there is none. */
+export function materialOf(id: string): Material {
+  const found = BY_ID.get(id);
+  if (!found) throw new RangeError(`id: there is no material "${id}"`);
+  return found;
+}
+
+/** Whether one piece fits the small-parts tube. Printed sheets are left out: paper is judged by hand. */
+export const fitsChokeTube = (material: Material): boolean =>
+  material.kind !== 'printed' &&
+  material.smallestMm <= CHOKE_TUBE_MM &&
+  material.largestMm <= CHOKE_TUBE_DEPTH_MM;

@@ -1,0 +1,171 @@
+import { describe, expect, it } from 'vitest';
+import { gameOf, SHELF } from '~/core/games/shelf';
+import { recipeOf } from '~/core/kits/recipe';
+import { FAMILY_WORDS } from '~/core/words/family';
+import { say, type Language } from '~/core/words/message';
+import { instructionSheets, missingLines, sketchOf, type InstructionSource } from './instructions';
+import { MARGIN_MM, PAPERS, type Shape, type SheetContext } from '~/core/paper/sheet';
+import { boxOf, contextOf, evenly, PAPER_NAMES, saidOn } from '~/core/paper/testing';
+
+const sourceOf = (id: string, change: Partial<InstructionSource> = {}): InstructionSource => {
+  const game = gameOf(id);
+  const { params } = game.presets[0]!;
+  const plan = {
+    ageBand: 'g1' as const,
+    players: 2,
+    assurance: 'usual' as const,
+    variants: [{ gameId: id, name: id, params }],
+  };
+  const [variant] = recipeOf(plan).variants;
+  return {
+    game,
+    params: variant!.variant.params,
+    players: 2,
+    minutes: 12,
+    parts: variant!.parts,
+    unchecked: [],
+    linked: true,
+    ...change,
+  };
+};
+const sheetsOf = (id: string, context: Partial<SheetContext> = {}, change: Partial<InstructionSource> = {}) =>
+  instructionSheets(sourceOf(id, change), contextOf(context));
+const textsOf = (shapes: readonly Shape[]) => shapes.filter((shape) => shape.kind === 'text');
+/** The words of a column, its lines put together again. */
+const wordsIn = (sheets: readonly { shapes: readonly Shape[] }[], language: Language): string =>
+  sheets
+    .flatMap(({ shapes }) => textsOf(shapes))
+    .filter((shape) => shape.language === language)
+    .map(({ text }) => text)
+    .join(' ');
+
+describe.each(SHELF)('the instructions of $id', (game) => {
+  it('say every step in both languages, whole and in order', () => {
+    const source = sourceOf(game.id);
+    const sheets = instructionSheets(source, contextOf());
+    for (const language of ['es', 'en'] as const) {
+      const words = wordsIn(sheets, language).replace(/\s+/g, ' ');
+      let at = -1;
+      for (const step of game.steps(source.params).filter(({ part }) => part === 'turn')) {
+        const line = say(game.words, language, step.id, step.args).replace(/\s+/g, ' ');
+        const found = words.indexOf(line, at + 1);
+        expect([step.id, found > at]).toEqual([step.id, true]);
+        at = found;
+      }
+      for (const step of game.steps(source.params))
+        expect(words).toContain(say(game.words, language, step.id, step.args).replace(/\s+/g, ' '));
+    }
+  });
+
+  it('show at most four drawings, each with the number of its step', () => {
+    const source = sourceOf(game.id);
+    const [first] = instructionSheets(source, contextOf());
+    const frames = first!.shapes.filter(
+      (shape) => shape.kind === 'rect' && shape.width === 42 && shape.height === 25.2,
+    );
+    expect(frames.length).toBeLessThanOrEqual(4);
+    const numbered = game
+      .steps(source.params)
+      .filter(({ part }) => part === 'setUp' || part === 'turn' || part === 'end');
+    const drawn = numbered.filter((step) => sketchOf(game, step, source.params));
+    expect(frames).toHaveLength(Math.min(4, drawn.length));
+    // The discs with a number stand in the frames, and their numbers rise.
+    const numbers = textsOf(first!.shapes)
+      .filter(({ fill, text }) => fill === '#FFFFFF' && /^\d+$/.test(text))
+      .map(({ text }) => Number(text));
+    expect(numbers).toHaveLength(frames.length);
+    expect([...numbers].sort((a, b) => a - b)).toEqual(numbers);
+  });
+});
+
+describe('an instruction sheet', () => {
+  it('numbers the steps of getting ready, playing and finishing in one run', () => {
+    const source = sourceOf('harvest-mat');
+    const sheets = instructionSheets(source, contextOf());
+    const steps = source.game
+      .steps(source.params)
+      .filter(({ part }) => part === 'setUp' || part === 'turn' || part === 'end');
+    const numbers = sheets
+      .flatMap(({ shapes }) => textsOf(shapes))
+      .filter(({ anchor, text, fill }) => anchor === 'end' && /^\d+$/.test(text) && fill !== '#FFFFFF')
+      .map(({ text }) => Number(text));
+    expect(numbers).toEqual(steps.map((_, i) => i + 1));
+  });
+
+  it('has a box for each part and says what can stand in for it', () => {
+    const source = sourceOf('skyline-rolls');
+    const sheets = instructionSheets(source, contextOf());
+    const boxes = sheets
+      .flatMap(({ shapes }) => shapes)
+      .filter((shape) => shape.kind === 'rect' && shape.width === 3 && shape.height === 3);
+    expect(boxes).toHaveLength(source.parts.length);
+    expect(wordsIn(sheets, 'en')).toContain('dry beans, pasta or buttons');
+    expect(wordsIn(sheets, 'es')).toContain('o bien');
+  });
+
+  it('leaves a place for the square of a copy only when it belongs to one', () => {
+    const sheets = sheetsOf('two-tone-spill');
+    const { square, shapes } = sheets.at(-1)!;
+    expect(sheets.slice(0, -1).every((sheet) => sheet.square === undefined)).toBe(true);
+    expect(square!.x + square!.w).toBeLessThanOrEqual(PAPERS.letter.widthMm - MARGIN_MM);
+    expect(square!.y + square!.h).toBeLessThanOrEqual(PAPERS.letter.heightMm - MARGIN_MM);
+    // Nothing is printed where it will stand.
+    for (const shape of shapes) {
+      const box = boxOf(shape, evenly);
+      const apart =
+        box.right <= square!.x ||
+        box.left >= square!.x + square!.w ||
+        box.bottom <= square!.y ||
+        box.top >= square!.y + square!.h;
+      expect([JSON.stringify(shape).slice(0, 80), apart]).toEqual([JSON.stringify(shape).slice(0, 80), true]);
+    }
+    const without = sheetsOf('two-tone-spill', {}, { linked: false });
+    expect(without.every((sheet) => sheet.square === undefined)).toBe(true);
+    expect(without.flatMap(saidOn).join(' ')).not.toContain(say(FAMILY_WORDS, 'en', 'scan').slice(0, 20));
+  });
+
+  it.each(PAPER_NAMES)('is larger in large print on %s, and begins a document of its own', (paper) => {
+    const size = (large: boolean) => {
+      const sheets = sheetsOf('row-call', { paper }, { large });
+      expect(sheets.map((sheet) => Boolean(sheet.begins))).toEqual(sheets.map((_, i) => i === 0));
+      return Math.min(
+        ...sheets.flatMap(({ shapes }) =>
+          textsOf(shapes).flatMap((shape) => (shape.language ? [shape.sizePt] : [])),
+        ),
+      );
+    };
+    expect(size(false)).toBeGreaterThanOrEqual(11);
+    expect(size(true)).toBeGreaterThanOrEqual(16);
+  });
+
+  it('in one language uses the whole width, and in two keeps them apart', () => {
+    const widest = (languages: Language[]) =>
+      Math.max(
+        ...sheetsOf('row-call', { languages })
+          .flatMap(({ shapes }) => textsOf(shapes))
+          .filter(({ language }) => language === 'en')
+          .map((shape) => evenly(shape.text, shape.font, shape.sizePt)),
+      );
+    expect(widest(['en'])).toBeGreaterThan(1.5 * widest(['es', 'en']));
+    const [sheet] = sheetsOf('row-call');
+    const columns = (['es', 'en'] as const).map((language) =>
+      textsOf(sheet!.shapes)
+        .filter((shape) => shape.language === language)
+        .map((shape) => boxOf(shape, evenly)),
+    );
+    expect(Math.max(...columns[0]!.map(({ right }) => right))).toBeLessThan(
+      Math.min(...columns[1]!.map(({ left }) => left)),
+    );
+  });
+
+  it('notes at the foot of every page what is unchecked and what is in English', () => {
+    const spanish = sheetsOf('row-call', {}, { unchecked: ['es'] });
+    for (const sheet of spanish) expect(saidOn(sheet)).toContain(say(FAMILY_WORDS, 'es', 'unchecked'));
+    const portuguese = sheetsOf('row-call', { languages: ['pt', 'en'] }, { unchecked: ['pt'] });
+    for (const sheet of portuguese) {
+      expect(saidOn(sheet)).toContain('EN: em inglês');
+      expect(saidOn(sheet).some((text) => text.startsWith('EN · '))).toBe(true);
+    }
+    expect(missingLines(gameOf('row-call'), gameOf('row-call').presets[0]!.params, 'es')).toEqual([]);
+  });
+});

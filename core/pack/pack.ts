@@ -1,0 +1,182 @@
+/** Everything that is printed for the copies of a kit, as one list of pages. */
+import { gameFor } from '~/core/own/open';
+import {
+  forPlayers,
+  hasSmallParts,
+  recipeOf,
+  type KitPart,
+  type KitPlan,
+  type Recipe,
+} from '~/core/kits/recipe';
+import { materialOf } from '~/core/materials/catalogue';
+import { type Language, LANGUAGES, nameOf } from '~/core/words/message';
+import { calibrationSheets } from '~/core/paper/calibration';
+import { instructionSheets, missingLines } from './instructions';
+import { labelSheets } from './labels';
+import type { PackItem, PackScope } from './choices';
+import { inGrey } from '~/core/paper/place';
+import type { Lost, Sheet, SheetContext } from '~/core/paper/sheet';
+import { slipSheets } from './slip';
+import type { LabelOrder } from './stock';
+import { qrCode } from '~/core/paper/symbols';
+import { hasStandIn, standInSheets } from '~/core/paper/stand-ins';
+
+export interface PackCopy {
+  tag: string;
+  link: string;
+}
+
+export interface PackOrder {
+  kitName: string;
+  schoolName: string;
+  /** The school's own picture for its labels, as a data address. */
+  mark?: string;
+  plan: KitPlan;
+  parts: readonly KitPart[];
+  copies: readonly PackCopy[];
+  items: readonly PackItem[];
+  scope: PackScope;
+  labels: LabelOrder;
+  /** Game ids with the languages that a fluent reader has checked. */
+  checked: Readonly<Record<string, readonly Language[]>>;
+}
+
+/** The pages of a pack, laid out once: those of each copy, and those that stand together for all of them. */
+export interface Pack {
+  /** Pages of one copy, or of what all copies share. */
+  of: (copy: PackCopy | undefined) => Sheet[];
+  /** Slips and labels of these copies, so that few sheets are cut, and the calibration page. */
+  together: (copies: readonly PackCopy[]) => Sheet[];
+}
+
+/** Lays a pack out. Throws CannotPrint when something does not fit its paper. */
+export function packOf(order: PackOrder, context: SheetContext): Pack {
+  const recipe = recipeOf(order.plan);
+  const inked = (sheets: Sheet[]): Sheet[] =>
+    context.finish === 'plain' ? sheets.map((sheet) => ({ ...sheet, shapes: inGrey(sheet.shapes) })) : sheets;
+  const parts = inked(partPages(recipe, order, context));
+  if (order.scope === 'lost') return { of: () => parts, together: () => [] };
+  const instructions = inked(instructionPages(recipe, order, context));
+  return {
+    of: (copy) => [...(copy ? instructions.map((page) => linked(page, copy)) : instructions), ...parts],
+    together: (copies) =>
+      inked(
+        [
+          ...(order.items.includes('slip')
+            ? slipSheets(
+                copies.map(({ tag }) => ({ tag, kitName: order.kitName })),
+                context,
+              )
+            : []),
+          ...(order.items.includes('labels') ? labelPages(order, copies, context) : []),
+          ...(order.items.includes('calibration') ? calibrationSheets(context) : []),
+        ].map((sheet) => ({ ...sheet, lasting: false })),
+      ),
+  };
+}
+
+/** All pages for all copies, in the order in which they are printed. Throws CannotPrint. */
+export function packSheets(order: PackOrder, context: SheetContext): Sheet[] {
+  const pack = packOf(order, context);
+  const copies = order.scope === 'each' ? order.copies : [undefined];
+  return [...copies.flatMap((copy) => pack.of(copy)), ...pack.together(order.copies)];
+}
+
+/** A page of instructions with the square that a phone reads, where it has a place for one. */
+const linked = (page: Sheet, copy: PackCopy): Sheet => ({
+  ...page,
+  title: `${page.title} · ${copy.tag}`,
+  shapes: page.square
+    ? [...page.shapes, ...qrCode(copy.link, page.square.x, page.square.y, page.square.w)]
+    : page.shapes,
+});
+
+/** The instructions of every game, with a place for the square of a copy when they belong to one. */
+const instructionPages = (recipe: Recipe, order: PackOrder, context: SheetContext): Sheet[] =>
+  (['instructions', 'large'] as const)
+    .filter((item) => order.items.includes(item))
+    .flatMap((item) =>
+      recipe.variants.flatMap(({ variant, reckoning, players, parts }) => {
+        const game = gameFor(variant);
+        return instructionSheets(
+          {
+            game,
+            params: variant.params,
+            players,
+            minutes: reckoning.length.minutes.mean,
+            parts,
+            unchecked: context.languages.filter(
+              (language) => language !== 'en' && !order.checked[game.id]?.includes(language),
+            ),
+            linked: order.scope === 'each',
+            large: item === 'large',
+          },
+          context,
+        );
+      }),
+    );
+
+/** Sheets of the games, and paper that stands in for bought parts. Several games never ask for the same stand-in twice. */
+function partPages(recipe: Recipe, order: PackOrder, context: SheetContext): Sheet[] {
+  const wanted = (sheet: Sheet): boolean =>
+    order.scope === 'lost' || order.items.includes(sheet.use === 'record' ? 'records' : 'parts');
+  const asked = context.lost?.variant;
+  const sheets = recipe.variants.flatMap(({ variant }, i) =>
+    asked === undefined || asked === i
+      ? gameFor(variant)
+          .sheets(variant.params, context)
+          .filter((sheet) => wanted(sheet))
+      : [],
+  );
+  if (order.scope === 'lost' || !order.items.includes('standIns')) return sheets;
+  return [...sheets, ...standInSheets(standIns(order), context)];
+}
+
+const standIns = ({ parts }: Pick<PackOrder, 'parts'>): KitPart[] =>
+  parts.filter(({ material }) => hasStandIn(material));
+
+const labelPages = (order: PackOrder, copies: readonly PackCopy[], context: SheetContext): Sheet[] => {
+  const { kitName, schoolName, mark, parts } = order;
+  const smallParts = hasSmallParts(parts);
+  return labelSheets(
+    copies.map((copy) => ({ kitName, schoolName, mark, parts, smallParts, ...copy })),
+    order.labels,
+    context,
+  );
+};
+
+export interface PieceChoice extends Lost {
+  /** "calling slip: 7 (Blanket to twelve)". */
+  label: string;
+}
+
+/** Every piece of a kit that can be printed again by itself, each once. */
+export function piecesOf(plan: KitPlan, context: SheetContext): PieceChoice[] {
+  const found = new Map<string, PieceChoice>();
+  plan.variants.forEach((one, i) => {
+    const variant = forPlayers(one, plan.players);
+    const pieces = gameFor(variant)
+      .sheets(variant.params, { ...context, fill: false })
+      .flatMap((sheet) => sheet.pieces ?? []);
+    for (const { material, name } of pieces)
+      found.set(`${material} ${name} ${i}`, {
+        material,
+        name,
+        variant: i,
+        label: `${materialOf(material).name}: ${name} (${variant.name})`,
+      });
+  });
+  return [...found.values()];
+}
+
+/** Games of a plan with lines that a language has no wording for: they are printed in English and marked. */
+export function missingWording(
+  plan: KitPlan,
+  language: Language,
+): { game: string; language: string; lines: number }[] {
+  return plan.variants.flatMap((variant) => {
+    const game = gameFor(variant);
+    const lines = missingLines(game, variant.params, language).length;
+    return lines ? [{ game: nameOf(game, 'en'), language: LANGUAGES[language].name, lines }] : [];
+  });
+}
