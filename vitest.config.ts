@@ -1,6 +1,8 @@
 import { defineConfig } from 'vitest/config';
 
 const shared = { resolve: { tsconfigPaths: true } };
+/** Every processor takes part: nothing else waits while the tests run. */
+const maxWorkers = '100%';
 
 export default defineConfig({
   ...shared,
@@ -10,6 +12,7 @@ export default defineConfig({
         ...shared,
         test: {
           name: 'unit',
+          maxWorkers,
           include: [
             'core/**/*.test.ts',
             'server/**/*.test.ts',

@@ -6,7 +6,8 @@ import { assume } from '~/core/games/kit/types.ts';
 import { recipeOf, type KitPlan } from '~/core/kits/recipe.ts';
 import { drawn } from '~/server/threads/index.ts';
 import type { Task } from '~/server/print/task.ts';
-import { nameOf } from '~/core/words/message';
+import { settle, startOf } from '~/core/games/kit/game';
+import { nameOf } from '~/core/words/reading';
 
 const RUNS = 3;
 
@@ -29,37 +30,40 @@ function row(what: string, ms: number, wantedMs: number): void {
 
 console.log(`Median of ${RUNS} runs, one process.\n`);
 const mark = gameOf('five-to-mark');
-const start = mark.presets[0]!.params;
+const start = settle(mark, startOf(mark));
 row(
   'five-to-mark: every deal of the default deck',
-  median(() => mark.reckon(start, assume('g3'), FULL)),
+  median(() => start.reckon(assume('g3'), FULL)),
   3000,
 );
-const layouts = Array.from({ length: 40 }, (_, seed) => mark.deal!(start, seeded(seed)));
-const solved = layouts.map(({ laid, target }) => median(() => mark.solve!(start, laid, target), 1));
+const layouts = Array.from({ length: 40 }, (_, seed) => start.deal(seeded(seed)));
+const solved = layouts.map(({ laid, target }) => median(() => start.solve(laid, target), 1));
 row('five-to-mark: solver, slowest of 40 layouts', Math.max(...solved), 50);
 
 console.log('\n10 000 plays of each game, first preset');
 for (const game of SHELF) {
   // Its plays are not simulated for a figure: every target is solved.
   const plays = game.id === 'five-to-mark' ? 100 : FULL.plays;
-  const { params } = game.presets[0]!;
+  const variant = settle(game, startOf(game));
   row(
     `${game.id}${plays === FULL.plays ? '' : ` (${plays} plays)`}`,
-    median(() => simulatePlays((random) => game.play(params, random), { ...FULL, plays })),
+    median(() => simulatePlays((random) => variant.play(random), { ...FULL, plays })),
     1000,
   );
 }
 
 console.log('\nA knob: quick reckoning, slowest preset of each game');
 for (const game of SHELF) {
-  const times = game.presets.map(({ params, ageBand }) => median(() => game.reckon(params, assume(ageBand))));
+  const times = game.presets.map(({ params, ageBand }) => {
+    const variant = settle(game, params);
+    return median(() => variant.reckon(assume(ageBand)));
+  });
   row(game.id, Math.max(...times), 33);
 }
 console.log('\nPrinting, in a thread of its own (the first pack also waits for the thread to read the code)');
 const kit = ['harvest-mat', 'blanket-board', 'skyline-rolls'].map((id) => {
   const game = gameOf(id);
-  return { gameId: id, name: nameOf(game, 'en'), params: game.presets[0]!.params };
+  return { gameId: id, name: nameOf(game), params: game.presets[0]!.params };
 });
 const plan: KitPlan = { ageBand: 'g1', players: 2, assurance: 'usual', variants: kit };
 const printTask = (copies: number, variants = kit): Task => ({

@@ -1,7 +1,7 @@
 /** `npm run -s reckon -- <game-id> '<params as JSON>'`: the reckoning as JSON. Exit code 2 for bad input. */
 import { FULL } from '~/core/chance/simulate.ts';
 import { findGame, SHELF } from '~/core/games/shelf/index.ts';
-import { checkParams } from '~/core/games/kit/params.ts';
+import { check } from '~/core/games/kit/check.ts';
 import { assume } from '~/core/games/kit/types.ts';
 
 function refuse(line: string): never {
@@ -21,11 +21,11 @@ try {
 } catch (error) {
   refuse(`The parameters are not JSON: ${(error as Error).message.split('\n')[0]}`);
 }
-const checked = checkParams(game, input);
+const checked = check(game, input);
 if (!checked.ok) refuse(Object.values(checked.errors).join(' '));
 console.log(
   JSON.stringify(
-    { game: id, params: checked.value, ...game.reckon(checked.value, assume('g1'), FULL) },
+    { game: id, params: checked.value.params, ...checked.value.reckon(assume('g1'), FULL) },
     null,
     2,
   ),

@@ -64,7 +64,9 @@ export function Knobs({
   errors: FieldErrors;
   onTurn: (change: Params) => void;
 }) {
-  const asked = knobs.filter(({ when }) => !when || when.is.includes(params[when.name] as string));
+  const asked = knobs.filter(({ when = {} }) =>
+    Object.entries(when).every(([name, values]) => values?.includes(params[name])),
+  );
   const small = asked.filter((knob) => knob.kind === 'whole' || knob.kind === 'chance');
   const ticks = asked.filter((knob) => knob.kind === 'yes');
   const rest = asked.filter((knob) => !small.includes(knob) && !ticks.includes(knob));

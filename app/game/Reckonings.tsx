@@ -1,7 +1,7 @@
 import styled from 'styled-components';
 import type { Figure, Reckoning } from '~/core/games/kit/types';
 import { materialOf } from '~/core/materials/catalogue';
-import { CHANCE } from '~/core/games/kit/make';
+import { CHANCE } from '~/core/games/kit/reckoning';
 import { count, hundredths, plain, unitFor } from '~/core/words/numbers';
 import { Button } from '~/app/ui/Button';
 import { Entered, Entries, Faint, Margin, TableFrame } from '~/app/ui/Page';

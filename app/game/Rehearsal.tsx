@@ -1,8 +1,10 @@
 import { useState } from 'react';
 import styled from 'styled-components';
 import { seeded } from '~/core/chance/random';
-import type { Game, Params, Turn } from '~/core/games/kit/types';
-import { say, WORDED, type Worded } from '~/core/words/message';
+import type { Variant } from '~/core/games/kit/game';
+import type { Turn } from '~/core/games/kit/types';
+import { LANGUAGES } from '~/core/words/message';
+import { say, type Reading } from '~/core/words/reading';
 import { Button } from '~/app/ui/Button';
 import { Choice } from '~/app/ui/fields';
 import { Faint, Row, Stack } from '~/app/ui/Page';
@@ -25,12 +27,13 @@ const Turns = styled.ol`
 `;
 
 /** One simulated play, turn by turn, with what a grown-up might say. */
-export function Rehearsal({ game, params }: { game: Game; params: Params }) {
+export function Rehearsal({ variant, readings }: { variant: Variant; readings: readonly Reading[] }) {
   const [seed, setSeed] = useState(1);
   const [shown, setShown] = useState(1);
-  const [language, setLanguage] = useState<Worded>('en');
+  const [reading, setReading] = useState(readings[0]!);
+  const { words } = variant.game;
   const turns: Turn[] = [];
-  for (const turn of game.play(params, seeded(seed))) {
+  for (const turn of variant.play(seeded(seed))) {
     turns.push(turn);
     if (turns.length === MOST) break;
   }
@@ -40,15 +43,15 @@ export function Rehearsal({ game, params }: { game: Game; params: Params }) {
       <Choice
         name="rehearsal-language"
         label="Language of the rehearsal"
-        value={language}
-        onChange={(value) => setLanguage(value as Worded)}
-        options={WORDED.map((one) => ({ value: one, label: one === 'en' ? 'English' : 'Español' }))}
+        value={reading.language}
+        onChange={(value) => setReading(readings.find(({ language }) => language === value)!)}
+        options={readings.map(({ language }) => ({ value: language, label: LANGUAGES[language].own }))}
       />
-      <Turns aria-live="polite" lang={language}>
+      <Turns aria-live="polite" lang={reading.language}>
         {visible.map((turn, i) => (
           <li key={`${seed} ${i}`}>
-            {say(game.words, language, turn.id, turn.args)}
-            {turn.coach && <em>{say(game.words, language, turn.coach.id, turn.coach.args)}</em>}
+            {say(reading, words, turn.id, turn.args)}
+            {turn.coach && <em>{say(reading, words, turn.coach.id, turn.coach.args)}</em>}
           </li>
         ))}
       </Turns>

@@ -1,6 +1,6 @@
 import { useMemo, useState } from 'react';
 import { seeded } from '~/core/chance/random';
-import type { Game, Params } from '~/core/games/kit/types';
+import type { Variant } from '~/core/games/kit/game';
 import { count } from '~/core/words/numbers';
 import { Button } from '~/app/ui/Button';
 import { NumberBox, TextBox } from '~/app/ui/fields';
@@ -19,9 +19,9 @@ function readLaid(text: string): number[] | string {
 }
 
 /** Every way from a layout to its target; a hint gives away one card at a time. */
-export function Solver({ game, params }: { game: Game; params: Params }) {
+export function Solver({ variant }: { variant: Variant }) {
   const [seed, setSeed] = useState(1);
-  const dealt = useMemo(() => game.deal!(params, seeded(seed)), [game, params, seed]);
+  const dealt = useMemo(() => variant.deal(seeded(seed)), [variant, seed]);
   const [typed, setTyped] = useState<{ laid: string; target: number }>();
   const [given, setGiven] = useState(0);
   const text = typed?.laid ?? dealt.laid.join(' ');
@@ -29,8 +29,8 @@ export function Solver({ game, params }: { game: Game; params: Params }) {
   const laid = readLaid(text);
   const solution = useMemo(() => {
     const numbers = readLaid(text);
-    return typeof numbers === 'string' ? undefined : game.solve!(params, numbers, target);
-  }, [game, params, text, target]);
+    return typeof numbers === 'string' ? undefined : variant.solve(numbers, target);
+  }, [variant, text, target]);
   const change = (next: Partial<{ laid: string; target: number }>): void => {
     setTyped({ laid: text, target, ...next });
     setGiven(0);

@@ -1,9 +1,9 @@
 import { useEffect, useState } from 'react';
 import styled from 'styled-components';
 import { seeded } from '~/core/chance/random';
-import type { Game, Params } from '~/core/games/kit/types';
-import { say, WORDED } from '~/core/words/message';
+import type { Variant } from '~/core/games/kit/game';
 import { count } from '~/core/words/numbers';
+import { say, type Reading } from '~/core/words/reading';
 import { Button } from '~/app/ui/Button';
 import { Row, Stack } from '~/app/ui/Page';
 import { GameDrawing } from './SheetView';
@@ -35,10 +35,10 @@ const Stage = styled.div`
 type Phase = 'covered' | 'shown' | 'asked' | 'told';
 
 /** Shows a card for its seconds, covers it, and waits until the answer is asked for. */
-export function Trainer({ game, params }: { game: Game; params: Params }) {
+export function Trainer({ variant, readings }: { variant: Variant; readings: readonly Reading[] }) {
   const [seed, setSeed] = useState(1);
   const [phase, setPhase] = useState<Phase>('covered');
-  const card = game.peek!(params, seeded(seed));
+  const card = variant.peek(seeded(seed));
   useEffect(() => {
     if (phase !== 'shown') return;
     const timer = setTimeout(() => setPhase('asked'), card.seconds * 1000);
@@ -58,9 +58,9 @@ export function Trainer({ game, params }: { game: Game; params: Params }) {
         {phase === 'shown' && <p>Shown for {count(card.seconds, 'second')}. Nobody speaks.</p>}
         {phase === 'asked' && <p>Wait for the answer. Then look again together.</p>}
         {phase === 'told' &&
-          WORDED.map((language) => (
-            <p key={language} lang={language}>
-              {say(game.words, language, card.says.id, card.says.args)}
+          readings.map((reading) => (
+            <p key={reading.language} lang={reading.language}>
+              {say(reading, variant.game.words, card.says.id, card.says.args)}
             </p>
           ))}
       </div>

@@ -1,8 +1,8 @@
 import { renderToString } from 'react-dom/server';
 import { describe, expect, it } from 'vitest';
-import { knobs } from '~/core/games/kit/knobs';
+import { settle, startOf } from '~/core/games/kit/game';
 import { gameOf, SHELF } from '~/core/games/shelf';
-import { figure } from '~/core/games/kit/make';
+import { figure } from '~/core/games/kit/reckoning';
 import { assume } from '~/core/games/kit/types';
 import { Knobs } from './Knobs';
 import { LengthRibbon } from './LengthRibbon';
@@ -14,8 +14,10 @@ const nothing = (): void => undefined;
 describe.each(SHELF.map((game) => [game.id, game] as const))('the bench of %s', (_, game) => {
   it('has a knob for every parameter, with what is wrong beside it', () => {
     for (const { params } of game.presets) {
-      const all = knobs(game.schema);
-      const asked = all.filter(({ when }) => !when || when.is.includes(params[when.name] as string));
+      const all = game.knobs;
+      const asked = all.filter(({ when = {} }) =>
+        Object.entries(when).every(([name, values]) => values!.includes(params[name])),
+      );
       const errors = Object.fromEntries(
         asked.filter(({ kind }) => kind !== 'yes').map(({ name }) => [name, `Wrong: ${name}.`]),
       );
@@ -31,7 +33,7 @@ describe.each(SHELF.map((game) => [game.id, game] as const))('the bench of %s', 
 
   it('draws its length and its practice, and says them in words', () => {
     for (const { params } of game.presets) {
-      const reckoning = game.reckon(params, assume('g1'));
+      const reckoning = settle(game, params).reckon(assume('g1'));
       const drawn = renderToString(
         <>
           <LengthRibbon length={reckoning.length} />
@@ -71,13 +73,13 @@ describe('a weave', () => {
   it('of single numbers is strands, of pairs a basket', () => {
     const strands = renderToString(
       <Weave
-        practice={gameOf('leaf-twins').reckon(gameOf('leaf-twins').presets[0]!.params, assume('K')).practice}
+        practice={settle(gameOf('leaf-twins'), startOf(gameOf('leaf-twins'))).reckon(assume('K')).practice}
       />,
     );
     expect(strands).toContain('Numbers met in one play: 1 about');
     const signed = gameOf('hat-numbers').presets.find((one) => one.id === 'signed')!;
     const basket = renderToString(
-      <Weave practice={gameOf('hat-numbers').reckon(signed.params, assume('g3')).practice} />,
+      <Weave practice={settle(gameOf('hat-numbers'), signed.params).reckon(assume('g3')).practice} />,
     );
     expect(basket).toContain('(−');
   });

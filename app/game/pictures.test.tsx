@@ -1,3 +1,4 @@
+import { settle } from '~/core/games/kit/game';
 import { renderToStaticMarkup } from 'react-dom/server';
 import { describe, expect, it } from 'vitest';
 import { gameOf } from '~/core/games/shelf';
@@ -14,7 +15,8 @@ import { Tray } from '~/app/desk/Tray';
 import { Weave } from './Weave';
 
 const game = gameOf('two-tone-spill');
-const reckon = (change: Params = {}) => game.reckon({ ...game.presets[1]!.params, ...change }, assume('g1'));
+const reckon = (change: Params = {}) =>
+  settle(game, { ...game.presets[1]!.params, ...change }).reckon(assume('g1'));
 
 /** Numbers of an SVG attribute, over all elements of a kind. */
 const numbers = (html: string, element: string, attribute: string): number[] =>

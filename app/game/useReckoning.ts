@@ -1,5 +1,6 @@
 import { useEffect, useMemo, useState } from 'react';
 import type { FieldErrors } from '~/core/check/check';
+import { faultsOf, settle } from '~/core/games/kit/game';
 import { gameFor, type GameRef } from '~/core/own/open';
 import { assume, type AgeBand, type Assumptions, type Params, type Reckoning } from '~/core/games/kit/types';
 import type { ReckonMessage, ReckonRequest } from '~/app/workers/reckon.worker';
@@ -43,11 +44,10 @@ export function useReckoning(
       : undefined;
   const quick = useMemo(() => {
     const [of, at, under] = JSON.parse(key) as [GameRef, Params, Assumptions];
-    const game = gameFor(of);
-    // The knobs keep to the schema; what is left to ask is whether the settings go together.
     if (known) return { errors: {}, reckoning: known };
-    const errors = game.faults(at);
-    return { errors, reckoning: Object.keys(errors).length ? undefined : game.reckon(at, under) };
+    const game = gameFor(of);
+    const errors = faultsOf(game, at);
+    return { errors, reckoning: Object.keys(errors).length ? undefined : settle(game, at).reckon(under) };
   }, [key, known]);
   const [heavy, setHeavy] = useState<{ key: string; progress?: number; reckoning?: Reckoning }>();
   const [stoppedAt, setStopped] = useState<string>();

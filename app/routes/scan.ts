@@ -5,7 +5,9 @@ import { searchable } from '~/core/words/search';
 import { dueWords } from '~/core/lending/due';
 import { readTag, showTag } from '~/core/kits/tag';
 import { readSlip, slipSentence } from '~/core/listening/slip';
-import { LANGUAGES, nameOf } from '~/core/words/message';
+import { LANGUAGES } from '~/core/words/message';
+import { nameOf } from '~/core/words/reading';
+import { readingOf } from '~/core/words/readings';
 import { listFamilies } from '~/data/queries/families';
 import { findCopy, listKits } from '~/data/queries/kits';
 import { requireRole } from '~/server/people/session';
@@ -90,8 +92,8 @@ async function read(q: string, held: Held, mayChoose: boolean): Promise<ScanRead
     const hit = (name: string): boolean => searchable(name).includes(searchable(q));
     if (mayChoose)
       choices.push(
-        ...SHELF.filter((game) => hit(nameOf(game, 'en')) || hit(nameOf(game, 'es'))).map((game) => ({
-          says: `open the game ${nameOf(game, 'en')}`,
+        ...SHELF.filter((game) => hit(nameOf(game)) || hit(nameOf(game, readingOf('es')))).map((game) => ({
+          says: `open the game ${nameOf(game)}`,
           go: `/choose/${game.id}`,
         })),
       );

@@ -1,8 +1,7 @@
 import { renderToStaticMarkup } from 'react-dom/server';
 import { MemoryRouter } from 'react-router';
 import { describe, expect, it } from 'vitest';
-import { knobs } from '~/core/games/kit/knobs';
-import { figure } from '~/core/games/kit/make';
+import { figure } from '~/core/games/kit/reckoning';
 import { gameOf } from '~/core/games/shelf';
 import type { ROLES } from '~/core/people/role';
 import { DueFlag } from '~/app/desk/DueFlag';
@@ -153,7 +152,7 @@ describe('a page', () => {
 describe('knobs', () => {
   it('show only what matters with the others as they are', () => {
     const game = gameOf('harvest-mat');
-    const all = knobs(game.schema);
+    const all = game.knobs;
     const { params } = game.presets[0]!;
     const said = (source: string) =>
       text(drawn(<Knobs knobs={all} params={{ ...params, source }} errors={{}} onTurn={nothing} />));

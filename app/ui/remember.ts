@@ -1,4 +1,4 @@
-import { createContext, use, useCallback, useEffect, useState } from 'react';
+import { createContext, use, useCallback, useEffect, useRef, useState } from 'react';
 import { merge, same } from '~/core/check/merge';
 
 /** Who is signed in: what a browser keeps belongs to one person. */
@@ -36,15 +36,18 @@ const nextOf = <T>(next: Next<T>, old: T): T =>
 export function useRemembered<T>(
   key: string,
   initial: T,
+  admit: (kept: T) => T | undefined = (kept) => kept,
 ): { value: T; set: (value: Next<T>) => void; forget: () => void; restored: boolean } {
   const name = nameOfDraft(use(PersonContext), key);
   const [value, setValue] = useState(initial);
   const [restored, setRestored] = useState(false);
+  // What was kept is looked at once, by what held when the page came.
+  const admitted = useRef(admit);
   useEffect(() => {
-    const kept = read<T>(name);
+    const found = read<T>(name);
+    const kept = found === undefined ? undefined : admitted.current(found);
     if (kept === undefined) return;
     // The browser's store is read once, after hydration: the server cannot know it.
-    // eslint-disable-next-line react-hooks/set-state-in-effect
     setValue(kept);
     setRestored(true);
   }, [name]);

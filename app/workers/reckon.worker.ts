@@ -1,5 +1,6 @@
 /** Reckons a game with all its heavy figures, away from the page, and tells how far it is. */
 import { FULL } from '~/core/chance/simulate';
+import { settle } from '~/core/games/kit/game';
 import { gameFor, type GameRef } from '~/core/own/open';
 import type { Assumptions, Params, Reckoning } from '~/core/games/kit/types';
 
@@ -20,5 +21,6 @@ self.onmessage = ({ data: { gameRef, params, assumptions } }: MessageEvent<Recko
     told = share;
     send({ kind: 'progress', share });
   };
-  send({ kind: 'done', reckoning: gameFor(gameRef).reckon(params, assumptions, { ...FULL, progress }) });
+  const variant = settle(gameFor(gameRef), params);
+  send({ kind: 'done', reckoning: variant.reckon(assumptions, { ...FULL, progress }) });
 };

@@ -2,7 +2,7 @@ import { Type } from '@sinclair/typebox';
 import { describe, expect, it } from 'vitest';
 import { checkForm, checkJson } from './check';
 import { Line, OneOf, Text, Whole } from './schema';
-import { knobs } from '~/core/games/kit/knobs';
+import { knobsOf } from '~/core/games/kit/knobs';
 
 const schema = Type.Object(
   {
@@ -69,10 +69,10 @@ describe('checking forms', () => {
 
 describe('knobs', () => {
   it('follow the schema', () => {
-    expect(knobs(schema).map((knob) => [knob.kind, knob.name])).toEqual([
+    expect(knobsOf(schema).map((knob) => [knob.kind, knob.name])).toEqual([
       ['whole', 'counters'],
       ['choice', 'order'],
     ]);
-    expect(() => knobs(Type.Object({ odd: Type.Date() }))).toThrow(/odd/);
+    expect(() => knobsOf(Type.Object({ odd: Type.Date() }))).toThrow(/odd/);
   });
 });

@@ -2,14 +2,16 @@ import { describe, expect, it } from 'vitest';
 import { gameOf, SHELF } from '~/core/games/shelf';
 import { newOwnGame } from '~/core/own/definition';
 import { ownGame, ownGameId } from '~/core/own/game';
-import { say } from '~/core/words/message';
+import { say } from '~/core/words/reading';
+import { readingOf } from '~/core/words/readings';
 import {
   fitsChokeTube,
-  MATERIAL_WORDS,
   materialOf,
   materials,
   SMALL_BALL_MM,
+  type MaterialId,
 } from '~/core/materials/catalogue';
+import { MATERIAL_WORDS } from '~/core/materials/words';
 import { forPlayers, hasSmallParts, recipeOf, type KitPlan } from './recipe';
 
 const params = gameOf('two-tone-spill').presets[1]!.params;
@@ -56,7 +58,7 @@ describe('a recipe', () => {
   });
 
   it('says which paper parts the pack cannot draw: some of a game of one’s own, none of the shelf', () => {
-    const part = (material: string, times: number) => ({ material, times, each: 'game' as const });
+    const part = (material: MaterialId, times: number) => ({ material, times, each: 'game' as const });
     const own = {
       ...newOwnGame(),
       name: { en: 'Spin', es: 'Giro' },
@@ -122,9 +124,9 @@ describe('the catalogue', () => {
   it('names every material in both languages, counted', () => {
     for (const { id } of materials())
       for (const language of ['en', 'es'] as const) {
-        expect(say(MATERIAL_WORDS, language, id, { quantity: 1 })).toMatch(/^1 /);
-        expect(say(MATERIAL_WORDS, language, id, { quantity: 2 })).not.toBe(
-          say(MATERIAL_WORDS, language, id, { quantity: 1 }).replace('1', '2'),
+        expect(say(readingOf(language), MATERIAL_WORDS, id, { quantity: 1 })).toMatch(/^1 /);
+        expect(say(readingOf(language), MATERIAL_WORDS, id, { quantity: 2 })).not.toBe(
+          say(readingOf(language), MATERIAL_WORDS, id, { quantity: 1 }).replace('1', '2'),
         );
       }
   });

@@ -1,6 +1,6 @@
 /** What goes into one copy of a kit: the parts of its variants, shared where games can share them. */
-import { gameFor, type GameRef } from '~/core/own/open';
-import { cautions } from '~/core/games/kit/make';
+import { faultsOf } from '~/core/games/kit/game';
+import { cautions } from '~/core/games/kit/reckoning';
 import {
   assume,
   type AgeBand,
@@ -9,8 +9,8 @@ import {
   type PartNeed,
   type Reckoning,
 } from '~/core/games/kit/types';
-import { closedGame } from '~/core/own/closed';
-import { fitsChokeTube, materialOf, materials } from '~/core/materials/catalogue';
+import { open, type GameRef } from '~/core/own/open';
+import { fitsChokeTube, materialOf, materials, type MaterialId } from '~/core/materials/catalogue';
 
 export const ASSURANCES = {
   usual: 'Usual: enough in 95 of 100 plays',
@@ -31,7 +31,7 @@ export interface KitPlan {
 }
 
 export interface KitPart {
-  material: string;
+  material: MaterialId;
   quantity: number;
   /** One sentence for each game that needs it. */
   reasons: string[];
@@ -43,7 +43,7 @@ export interface RecipeVariant {
   /** How many play this game: those of the kit, as far as the game takes them. */
   players: number;
   /** What this game alone uses of the basket. */
-  parts: { material: string; quantity: number }[];
+  parts: { material: MaterialId; quantity: number }[];
 }
 
 export interface Recipe {
@@ -56,17 +56,14 @@ export interface Recipe {
   costCents: number;
 }
 
-/** The variant as this kit plays it: for the kit's number of players, where the game has them. */
+/** A variant as a kit plays it: for the kit's number of players, where the game can be played by so many. */
 export function forPlayers(variant: KitVariant, players: number): KitVariant {
-  const game = gameFor(variant);
-  const range = game.schema.properties.players as { minimum?: number; maximum?: number } | undefined;
-  if (range?.minimum === undefined || range.maximum === undefined) return variant;
-  const params = {
-    ...variant.params,
-    players: Math.min(range.maximum, Math.max(range.minimum, players)),
-  };
+  const opened = open(variant);
+  const knob = opened.game.knobs.find(({ name }) => name === 'players');
+  if (knob?.kind !== 'whole') return variant;
+  const params = { ...opened.params, players: Math.min(knob.max, Math.max(knob.min, players)) };
   // A setting that does not work for so many players stays as it was saved.
-  return Object.keys(game.faults(params)).length ? variant : { ...variant, params };
+  return Object.keys(faultsOf(opened.game, params)).length ? variant : { ...variant, params };
 }
 
 /**
@@ -77,12 +74,13 @@ export function recipeOf(plan: KitPlan): Recipe {
   const quantity = (need: PartNeed): number => (plan.assurance === 'worst' ? need.worst : need.enough);
   const variants = plan.variants.map((one): RecipeVariant => {
     const variant = forPlayers(one, plan.players);
-    const reckoning = reckonedOr(variant, plan.ageBand);
+    const opened = open(variant);
+    const reckoning = opened.reckon(assume(plan.ageBand));
     const { fewest, most } = reckoning.players;
     return {
       variant,
       reckoning,
-      players: Number(variant.params.players ?? Math.min(most, Math.max(fewest, plan.players))),
+      players: Number(opened.params.players ?? Math.min(most, Math.max(fewest, plan.players))),
       parts: reckoning.parts.map((need) => ({ material: need.material, quantity: quantity(need) })),
     };
   });
@@ -117,7 +115,7 @@ export function recipeOf(plan: KitPlan): Recipe {
   const byHand = parts.filter(({ material }) =>
     variants.some(
       ({ variant, parts: own }) =>
-        gameFor(variant).byHand.includes(material) && own.some((part) => part.material === material),
+        open(variant).game.byHand.includes(material) && own.some((part) => part.material === material),
     ),
   );
   const notices: Notice[] = [
@@ -149,17 +147,6 @@ export function recipeOf(plan: KitPlan): Recipe {
   };
 }
 
-/** The reckoning of a variant; where its saved setting fits its game no more, one that says so. */
-function reckonedOr(variant: KitVariant, ageBand: AgeBand): Reckoning {
-  const game = gameFor(variant);
-  try {
-    return game.reckon(variant.params, assume(ageBand));
-  } catch {
-    const why = 'its saved setting does not fit the game any more. Save it anew on the game bench.';
-    return closedGame(variant.gameId, variant.name, why).reckon({}, assume(ageBand));
-  }
-}
-
 /** Paper parts that only their maker can draw. */
 const madeByHand = (parts: readonly KitPart[]): Notice => ({
   code: 'by-hand',
@@ -180,5 +167,5 @@ function reasonsOf(needs: readonly { variant: KitVariant; need: PartNeed }[], sh
 }
 
 /** Whether a part can choke a child under three, for families with the flag. */
-export const hasSmallParts = (parts: readonly { material: string }[]): boolean =>
+export const hasSmallParts = (parts: readonly { material: MaterialId }[]): boolean =>
   parts.some((part) => fitsChokeTube(materialOf(part.material)));

@@ -1,7 +1,4 @@
 /** The catalogue of materials: what a part is, how large it is, and the usual caution about it. */
-import { MATERIAL_WORDS } from './words';
-
-export { MATERIAL_WORDS };
 
 /** Something to say wherever the material is chosen, with its threshold and source. */
 export interface MaterialCaution {
@@ -9,8 +6,11 @@ export interface MaterialCaution {
   text: string;
 }
 
+/** A material of the shipped catalogue. */
+export type MaterialId = (typeof ROWS)[number][0];
+
 export interface Material {
-  id: string;
+  id: MaterialId;
   /** `home`: found at home, never packed. */
   kind: 'durable' | 'consumable' | 'printed' | 'home';
   name: string;
@@ -58,8 +58,8 @@ const LAMINATE: MaterialCaution = {
   text: `Laminating and cutting are for grown-ups: the rollers are hot, and cut corners of pouches are sharp until they are rounded. ${RULES_DECIDE}`,
 };
 
-type Row = [
-  id: string,
+type Row<Id extends string = string> = readonly [
+  id: Id,
   kind: Material['kind'],
   name: string,
   plural: string,
@@ -70,20 +70,14 @@ type Row = [
   priceCents: number,
   more?: Partial<Pick<Material, 'allergens' | 'washable' | 'cautions'>>,
 ];
-const printed = (id: string, name: string, priceCents = 4, cautions: MaterialCaution[] = []): Row => [
-  id,
-  'printed',
-  name,
-  `${name}s`,
-  0.1,
-  297,
-  5,
-  1,
-  priceCents,
-  { washable: false, cautions },
-];
+const printed = <const Id extends string>(
+  id: Id,
+  name: string,
+  priceCents = 4,
+  cautions: MaterialCaution[] = [],
+): Row<Id> => [id, 'printed', name, `${name}s`, 0.1, 297, 5, 1, priceCents, { washable: false, cautions }];
 
-const ROWS: Row[] = [
+const ROWS = [
   ['two-colour-counter', 'durable', 'two-colour counter', 'two-colour counters', 2, 25, 1.2, 200, 1450],
   ['chip', 'durable', 'chip', 'chips', 2, 22, 1, 300, 1200],
   ['piece', 'durable', 'felt piece', 'felt pieces', 3, 20, 0.4, 300, 900, { washable: false }],
@@ -165,9 +159,9 @@ const ROWS: Row[] = [
   ['shield', 'home', 'shield', 'shields', 1, 250, 20, 1, 0, { washable: false }],
   ['bag', 'durable', 'drawstring bag', 'drawstring bags', 5, 400, 60, 10, 2200],
   printed('instruction-sheet', 'instruction sheet', 6),
-];
+] as const satisfies readonly Row[];
 
-const CATALOGUE: readonly Material[] = ROWS.map(
+const CATALOGUE: readonly Material[] = (ROWS as readonly Row<MaterialId>[]).map(
   ([id, kind, name, plural, smallestMm, largestMm, massG, size, priceCents, more]) => ({
     id,
     kind,
@@ -183,7 +177,7 @@ const CATALOGUE: readonly Material[] = ROWS.map(
     ...more,
   }),
 );
-const BY_ID = new Map(CATALOGUE.map((material) => [material.id, material]));
+const BY_ID = new Map<string, Material>(CATALOGUE.map((material) => [material.id, material]));
 
 /** All materials, in the order in which a bag is filled. */
 export const materials = (): readonly Material[] => CATALOGUE;

@@ -6,7 +6,7 @@
 import { Type, type Static } from '@sinclair/typebox';
 import { Line, Numbers, OneOf, Whole } from '~/core/check/schema';
 import { AGE_BANDS } from '~/core/games/kit/types';
-import { materials } from '~/core/materials/catalogue';
+import { materials, type MaterialId } from '~/core/materials/catalogue';
 
 export const FORMAT = 'fern-basket own game';
 
@@ -66,7 +66,9 @@ const both = (most: number, title: string) =>
 const usable = materials().filter(
   (material) => !['bag', 'instruction-sheet', 'shield'].includes(material.id),
 );
-export const OWN_MATERIALS = Object.fromEntries(usable.map((material) => [material.id, material.plural]));
+export const OWN_MATERIALS = Object.fromEntries(
+  usable.map((material) => [material.id, material.plural]),
+) as Record<MaterialId, string>;
 
 export const ownGameSchema = Type.Object(
   {

@@ -1,23 +1,31 @@
 /** A game of building blocks as a game like any other. */
-import { Type } from '@sinclair/typebox';
 import { entries, fromEntries, map, mean, quantile } from '~/core/chance/pmf';
 import type { Random } from '~/core/chance/random';
 import type { FieldErrors } from '~/core/check/check';
 import { Numbers, Whole } from '~/core/check/schema';
-import { bench, box, die, dot, sign, stroke, TONE, card as cardShape } from '~/core/games/kit/draw';
 import {
+  bench,
+  box,
+  card as cardShape,
+  die,
+  dot,
   figure,
+  game,
   know,
   need,
   needFrom,
-  reckoned,
-  steps,
+  sign,
+  stroke,
+  TONE,
   turn as turnOf,
-  type StepLine,
-} from '~/core/games/kit/make';
-import { defineGame, type Game, type Params, type PartNeed, type Turn } from '~/core/games/kit/types';
+  type Params,
+  type PartNeed,
+  type Turn,
+} from '~/core/games/kit';
+import type { Game, GameWords, Knobs } from '~/core/games/kit/game';
 import { materialOf } from '~/core/materials/catalogue';
-import { literal, type Args, type Messages } from '~/core/words/message';
+import { literal, type Args } from '~/core/words/message';
+import type { Source } from '~/core/words/reading';
 import { tooMuch } from './cost';
 import type { Shape } from '~/core/paper/sheet';
 import { MAKES, RULES, type OwnGame } from './definition';
@@ -59,37 +67,28 @@ export function ownGame(own: OwnGame, id: string): Game {
   const most = turn.kind === 'toss' ? 20 : turn.kind === 'show' ? 1 : 3;
   const least =
     turn.kind === 'toss' || make === 'difference' || make === 'compare' || make === 'product' ? 2 : 1;
-  const schema = Type.Object(
-    {
-      players: Whole(own.players.fewest, own.players.most, {
-        title: 'Players',
-        default: Math.min(own.players.most, Math.max(own.players.fewest, 2)),
-      }),
-      count: Whole(least, make === 'difference' && turn.kind !== 'toss' ? 2 : most, {
-        title: { roll: 'Dice', draw: 'Cards drawn', spin: 'Spins', toss: 'Counters', show: 'Cards shown' }[
-          turn.kind
-        ],
-        default: turn.count,
-      }),
-      ...(end.when === 'covered'
-        ? {}
-        : {
-            number: Whole(1, 200, {
-              title: end.when === 'turns' ? 'Turns each' : 'Number to reach',
-              default: end.number,
-            }),
+  const knobs: Knobs = {
+    players: Whole(own.players.fewest, own.players.most, {
+      title: 'Players',
+      default: Math.min(own.players.most, Math.max(own.players.fewest, 2)),
+    }),
+    count: Whole(least, make === 'difference' && turn.kind !== 'toss' ? 2 : most, {
+      title: { roll: 'Dice', draw: 'Cards drawn', spin: 'Spins', toss: 'Counters', show: 'Cards shown' }[
+        turn.kind
+      ],
+      default: turn.count,
+    }),
+    ...(end.when === 'covered'
+      ? {}
+      : {
+          number: Whole(1, 200, {
+            title: end.when === 'turns' ? 'Turns each' : 'Number to reach',
+            default: end.number,
           }),
-      ...(make === 'cover'
-        ? { cells: Numbers(0, 60, { minItems: 1, maxItems: 24 }, { title: 'Cells', default: own.cells }) }
-        : {}),
-    },
-    { additionalProperties: false },
-  );
-  const start: Params = {
-    players: schema.properties.players.default as number,
-    count: turn.count,
-    ...(end.when === 'covered' ? {} : { number: end.number }),
-    ...(make === 'cover' ? { cells: own.cells } : {}),
+        }),
+    ...(make === 'cover'
+      ? { cells: Numbers(0, 60, { minItems: 1, maxItems: 24 }, { title: 'Cells', default: own.cells }) }
+      : {}),
   };
   const setting = (params: Params): Setting => ({
     players: params.players as number,
@@ -110,7 +109,7 @@ export function ownGame(own: OwnGame, id: string): Game {
       cells: cells.length,
     };
   };
-  const messages = (language: 'en' | 'es'): Messages => ({
+  const messages = (language: 'en' | 'es'): GameWords => ({
     ...PLAY_WORDS[language],
     name: literal(own.name[language]),
     goal: own.goal[language],
@@ -118,112 +117,100 @@ export function ownGame(own: OwnGame, id: string): Game {
       own.steps.map((step, i): [string, string] => [`${step.part}.${i + 1}`, step[language]]),
     ),
   });
-  const words = { en: messages('en'), es: messages('es') };
-  return {
-    ...defineGame<Params>({
-      id,
-      family: 'own',
-      traits: { places: [own.place, ...(own.place === 'outdoors' ? [] : (['rainyDay'] as const))] },
-      schema,
-      presets: [{ id: 'as-made', name: 'as it was made', ageBand: own.ageBand, params: start }],
-      words,
-      drawing: drawingOf(own),
-      faults: (params): FieldErrors => {
-        const { count, cells } = setting(params);
-        if (turn.kind === 'draw' && count > (turn.to - turn.from + 1) * turn.copies)
-          return { count: 'There are fewer cards than are drawn in a turn.' };
-        const heavy = tooMuch(own, setting(params));
-        if (heavy['end.number'] ?? heavy.cells)
-          return { [heavy.cells ? 'cells' : 'number']: (heavy.cells ?? heavy['end.number'])! };
-        const possible = results(own, count);
-        const never = make === 'cover' ? [...new Set(cells.filter((cell) => !possible.has(cell)))] : [];
-        return never.length ? { cells: `No turn gives ${never.join(', ')}.` } : {};
-      },
-      reckon: (params, assumptions) => {
-        const set = setting(params);
-        const turns = turnsOf(own, set);
-        const turnsMean = mean(turns);
-        const result = fromEntries(results(own, set.count));
-        return reckoned({
-          assumptions,
-          figures: [
-            figure(
-              'turns.mean',
-              'Turns of one play',
-              turnsMean,
-              'turns',
-              'All players together; the exact average.',
+  const words: Source<GameWords> = { id, en: messages('en'), own: { es: messages('es') } };
+  return game<Knobs, GameWords>({
+    words,
+    family: 'own',
+    traits: { places: [own.place, ...(own.place === 'outdoors' ? [] : (['rainyDay'] as const))] },
+    knobs,
+    presets: [{ id: 'as-made', name: 'as it was made', ageBand: own.ageBand }],
+    drawing: drawingOf(own),
+    faults: (params: Params): FieldErrors => {
+      const { count, cells } = setting(params);
+      if (turn.kind === 'draw' && count > (turn.to - turn.from + 1) * turn.copies)
+        return { count: 'There are fewer cards than are drawn in a turn.' };
+      const heavy = tooMuch(own, setting(params));
+      if (heavy['end.number'] ?? heavy.cells)
+        return { [heavy.cells ? 'cells' : 'number']: (heavy.cells ?? heavy['end.number'])! };
+      const possible = results(own, count);
+      const never = make === 'cover' ? [...new Set(cells.filter((cell) => !possible.has(cell)))] : [];
+      return never.length ? { cells: `No turn gives ${never.join(', ')}.` } : {};
+    },
+    reckon: (params: Params) => {
+      const set = setting(params);
+      const turns = turnsOf(own, set);
+      const turnsMean = mean(turns);
+      const result = fromEntries(results(own, set.count));
+      return {
+        figures: [
+          figure(
+            'turns.mean',
+            'Turns of one play',
+            turnsMean,
+            'turns',
+            'All players together; the exact average.',
+          ),
+          figure(
+            'turns.p90',
+            '90 in 100 plays end by',
+            quantile(turns, 0.9),
+            'turns',
+            'All players together.',
+          ),
+          figure('answer.min', 'Smallest answer', entries(result)[0]![0], '', `${MAKES[make]}, in one turn.`),
+          figure(
+            'answer.max',
+            'Largest answer',
+            entries(result).at(-1)![0],
+            '',
+            `${MAKES[make]}, in one turn.`,
+          ),
+          figure('answer.mean', 'Answer on average', mean(result), '', 'The exact average of one turn.'),
+        ],
+        parts: partsOf(own, set, turns),
+        turns,
+        practice: factsOf(own, set.count).map(({ fact, chance }) => ({
+          fact,
+          meetings: chance * turnsMean,
+        })),
+        space: {
+          place: own.place,
+          widthMm: own.place === 'table' ? 900 : 2500,
+          depthMm: own.place === 'table' ? 700 : 2500,
+        },
+        players: { ...own.players, alone: own.players.fewest === 1 },
+        notices: [
+          turnsMean > 80 &&
+            know(
+              'long-play',
+              'This takes more turns than most children like. Make the number smaller, or the dice more.',
             ),
-            figure(
-              'turns.p90',
-              '90 in 100 plays end by',
-              quantile(turns, 0.9),
-              'turns',
-              'All players together.',
-            ),
-            figure(
-              'answer.min',
-              'Smallest answer',
-              entries(result)[0]![0],
-              '',
-              `${MAKES[make]}, in one turn.`,
-            ),
-            figure(
-              'answer.max',
-              'Largest answer',
-              entries(result).at(-1)![0],
-              '',
-              `${MAKES[make]}, in one turn.`,
-            ),
-            figure('answer.mean', 'Answer on average', mean(result), '', 'The exact average of one turn.'),
-          ],
-          parts: partsOf(own, set, turns),
-          turns,
-          practice: factsOf(own, set.count).map(({ fact, chance }) => ({
-            fact,
-            meetings: chance * turnsMean,
-          })),
-          space: {
-            place: own.place,
-            widthMm: own.place === 'table' ? 900 : 2500,
-            depthMm: own.place === 'table' ? 700 : 2500,
-          },
-          players: { ...own.players, alone: own.players.fewest === 1 },
-          notices: [
-            turnsMean > 80 &&
-              know(
-                'long-play',
-                'This takes more turns than most children like. Make the number smaller, or the dice more.',
-              ),
-          ],
-          ladder: ladderOf(params, end.when === 'covered' ? undefined : end.when),
-        });
-      },
-      play: (params, random) => playOf(own, setting(params), random),
-      steps: (params) =>
-        steps(
-          ...own.steps.map((step, i): StepLine => [
-            `${step.part}.${i + 1}`,
-            args(params),
-            step.show === 'none' ? undefined : step.show,
-          ]),
-          !own.steps.some((step) => step.part === 'caution') && ['caution.rest'],
-        ),
-      about: args,
-      subject: () => own.name.en,
-      sheets: (params, context) => {
-        const set = setting(params);
-        const parts = partsOf(own, set, turnsOf(own, set)).map((part) => ({
-          material: part.material,
-          quantity: part.enough,
-        }));
-        return ownSheets(own, words, parts, set.cells, context);
-      },
-      byHand: own.parts
-        .map(({ material }) => material)
-        .filter((material) => materialOf(material).kind === 'printed' && !draws(own, material)),
-    }),
-  };
+        ],
+        ladder: ladderOf(params, end.when === 'covered' ? undefined : end.when),
+      };
+    },
+    play: (params: Params, random) => playOf(own, setting(params), random),
+    steps: (params: Params) => [
+      ...own.steps.map(
+        (step, i) =>
+          [`${step.part}.${i + 1}`, args(params), step.show === 'none' ? undefined : step.show] as const,
+      ),
+      !own.steps.some((step) => step.part === 'caution') && (['caution.rest'] as const),
+    ],
+    about: args,
+    subject: () => own.name.en,
+    sheets: (params: Params, context) => {
+      const set = setting(params);
+      const parts = partsOf(own, set, turnsOf(own, set)).map((part) => ({
+        material: part.material,
+        quantity: part.enough,
+      }));
+      return ownSheets(own, words, parts, set.cells, context);
+    },
+    byHand: own.parts
+      .map(({ material }) => material)
+      .filter((material) => materialOf(material).kind === 'printed' && !draws(own, material)),
+  });
 }
 
 function ladderOf(params: Params, name: 'turns' | 'reached' | undefined) {

@@ -1,32 +1,40 @@
-/** Games as they are named by what is stored: one of the shelf, or one of the school's own with its definition. */
-import type { Game } from '~/core/games/kit/types';
+/**
+ * The one gate of what is stored: variants, plans of build runs, a browser's memory and files name a game (one of the
+ * shelf, or one of the school's own with its definition) and its parameters, and are opened here.
+ */
+import { LRUCache } from 'lru-cache';
+import { complete, settle, type Game, type Variant } from '~/core/games/kit/game';
+import type { Params } from '~/core/games/kit/types';
 import { findGame } from '~/core/games/shelf';
-import { closedGame } from './closed';
+import { closedGame, isClosed } from './closed';
 import type { OwnGame } from './definition';
 import { ownFaults } from './faults';
 import { ownGame } from './game';
 
-/** A game as a variant names it: one of the shelf, or one of the school's own with its definition. */
+/** A game as what is stored names it. */
 export interface GameRef {
   gameId: string;
   own?: OwnGame | null;
 }
+/** A game with parameters, as they are stored. */
+export interface VariantRef extends GameRef {
+  name?: string;
+  params: Params;
+}
 
-const opened = new Map<string, Game>();
-const MOST_OPENED = 200;
+const games = new LRUCache<string, Game>({ max: 200 });
 
 /**
- * The game that a variant is of. One that cannot be opened (rules that do not hold any more, a game that is not on
- * the shelf) is stood in for by one that says so: a single broken game takes no list down.
+ * The game that is named. One that cannot be opened (rules that do not hold any more, a game that is not on the
+ * shelf) is stood in for by one that says so: a single broken game takes no list down.
  */
 export function gameFor({ gameId, own }: GameRef): Game {
   if (!own) return findGame(gameId) ?? closedGame(gameId, gameId, 'no game of the shelf has this name.');
   const key = `${gameId} ${JSON.stringify(own)}`;
-  const known = opened.get(key);
+  const known = games.get(key);
   if (known) return known;
-  if (opened.size >= MOST_OPENED) opened.clear();
   const game = openOwn(own, gameId);
-  opened.set(key, game);
+  games.set(key, game);
   return game;
 }
 
@@ -41,4 +49,31 @@ function openOwn(own: OwnGame, gameId: string): Game {
   } catch {
     return closedGame(gameId, name, 'its rules cannot be read.');
   }
+}
+
+const WHY = 'its saved setting does not fit the game any more. Save it anew on the game bench.';
+const variants = new LRUCache<string, Variant>({ max: 2000 });
+
+/**
+ * The variant that is named, its parameters checked and completed by the knobs the game has today. Where they do not
+ * fit it any more, a closed game that says so, which has no parts and no steps.
+ */
+export function open({ gameId, own, name, params }: VariantRef): Variant {
+  const key = JSON.stringify([gameId, name, params, own ?? null]);
+  const known = variants.get(key);
+  if (known) return known;
+  const variant = openAt(gameFor({ gameId, own }), name ?? gameId, params);
+  variants.set(key, variant);
+  return variant;
+}
+
+function openAt(game: Game, name: string, params: Params): Variant {
+  if (isClosed(game)) return settle(game, {});
+  try {
+    const found = complete(game, params);
+    if (found) return found;
+  } catch {
+    // Its own rules cannot make sense of it.
+  }
+  return settle(closedGame(game.id, name, WHY), {});
 }

@@ -5,10 +5,13 @@ import { mean } from '~/core/chance/pmf';
 import { seeded } from '~/core/chance/random';
 import { assume } from '~/core/games/kit/types';
 import { gameFor } from '~/core/own/open';
-import { checkParams } from '~/core/games/kit/params';
+import { check } from '~/core/games/kit/check';
+import { settle, startOf } from '~/core/games/kit/game';
 import { sample, apart } from '~/core/games/kit/testing';
 import { recipeOf } from '~/core/kits/recipe';
-import { nameOf, say, WORDED } from '~/core/words/message';
+import { WORDED } from '~/core/words/message';
+import { nameOf, say } from '~/core/words/reading';
+import { readingOf } from '~/core/words/readings';
 import { checkOwnGame } from './check';
 import { newOwnGame, ownGameSchema, type OwnGame } from './definition';
 import { ownFaults } from './faults';
@@ -72,22 +75,22 @@ describe.each(KINDS)('an own game: %s', (_, change) => {
 
   it('is accepted, reckons, and plays as long as it reckons', () => {
     expect(checkOwnGame(own)).toEqual({ ok: true, value: own });
-    expect(checkParams(game, preset!.params)).toEqual({ ok: true, value: preset!.params });
-    const reckoning = game.reckon(preset!.params, assume('K'));
+    expect(check(game, preset!.params)).toMatchObject({ ok: true, value: { params: preset!.params } });
+    const reckoning = settle(game, preset!.params).reckon(assume('K'));
     expect(Object.values(reckoning.figures).every((value) => Number.isFinite(value))).toBe(true);
     expect(reckoning.skills.length).toBeGreaterThan(0);
     const random = seeded(4);
-    const played = sample(1500, () => [...game.play(preset!.params, random)].length);
+    const played = sample(1500, () => [...settle(game, preset!.params).play(random)].length);
     expect(apart(mean(reckoning.length.turns), played)).toBeLessThan(4);
     for (const part of reckoning.parts) expect(part.enough).toBeLessThanOrEqual(part.worst);
   });
 
   it('tells its steps and its plays in both languages', () => {
     for (const language of WORDED) {
-      for (const step of game.steps(preset!.params))
-        expect(say(game.words, language, step.id, step.args)).not.toMatch(/[{}]/);
-      const [first] = [...game.play(preset!.params, seeded(1))];
-      expect(say(game.words, language, first!.id, first!.args)).toBeTruthy();
+      for (const step of settle(game, preset!.params).steps())
+        expect(say(readingOf(language), game.words, step.id, step.args)).not.toMatch(/[{}]/);
+      const [first] = [...settle(game, preset!.params).play(seeded(1))];
+      expect(say(readingOf(language), game.words, first!.id, first!.args)).toBeTruthy();
     }
   });
 
@@ -209,8 +212,8 @@ describe('a definition', () => {
       const own = named({ name: { en, es: `${en} en casa` } });
       expect(checkOwnGame(own)).toEqual({ ok: true, value: own });
       const game = gameFor({ gameId: 'own-test', own });
-      expect([nameOf(game, 'en'), nameOf(game, 'es')]).toEqual([en, `${en} en casa`]);
-      expect(game.reckon(game.presets[0]!.params, assume('K')).explained.length).toBeGreaterThan(0);
+      expect([nameOf(game), nameOf(game, readingOf('es'))]).toEqual([en, `${en} en casa`]);
+      expect(settle(game, startOf(game)).reckon(assume('K')).explained.length).toBeGreaterThan(0);
     },
   );
   it('with a sentence that cannot be said for every number is refused', () => {
@@ -284,7 +287,7 @@ describe('what it costs to reckon a game', () => {
         }
         const game = ownGame(own, 'x');
         const started = performance.now();
-        game.reckon({ ...game.presets[0]!.params, players: most }, assume('K'));
+        settle(game, { ...startOf(game), players: most }).reckon(assume('K'));
         slowest = Math.max(slowest, performance.now() - started);
       }),
       { numRuns: 250, seed: 9 },
@@ -297,12 +300,12 @@ describe('what it costs to reckon a game', () => {
   it('is known for a turn of the bench as for the game itself', () => {
     const own = named({ turn: turn({ count: 2 }), make: 'collect', end: { when: 'turns', number: 5 } });
     const game = ownGame(own, 'x');
-    expect(checkParams(game, { ...game.presets[0]!.params, number: 5 }).ok).toBe(true);
+    expect(check(game, { ...game.presets[0]!.params, number: 5 }).ok).toBe(true);
     const wide = ownGame(
       { ...own, turn: turn({ count: 3, from: 0, to: 20 }), players: { fewest: 1, most: 8 } },
       'x',
     );
-    expect(checkParams(wide, { players: 8, count: 3, number: 200 })).toMatchObject({
+    expect(check(wide, { players: 8, count: 3, number: 200 })).toMatchObject({
       ok: false,
       errors: { number: expect.stringContaining('fewer turns') as string },
     });
@@ -321,14 +324,14 @@ describe('a game that cannot be opened', () => {
     ]) {
       const game = shut(own);
       expect(isClosed(game)).toBe(true);
-      expect(nameOf(game, 'en').length).toBeGreaterThan(0);
+      expect(nameOf(game).length).toBeGreaterThan(0);
       const plan = { ageBand: 'K' as const, players: 2, assurance: 'usual' as const };
       const recipe = recipeOf({
         ...plan,
         variants: [{ gameId: 'own-x', own: own as OwnGame, name: 'Ours', params: { x: 1 } }],
       });
       expect(recipe.notices.map(({ code, severity }) => [code, severity])).toContainEqual(['closed', 'stop']);
-      expect([...game.play({}, seeded(1))]).toEqual([]);
+      expect([...settle(game, {}).play(seeded(1))]).toEqual([]);
     }
     expect(isClosed(gameFor({ gameId: 'no-such-game' }))).toBe(true);
     expect(isClosed(shut(named()))).toBe(false);

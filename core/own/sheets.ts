@@ -1,10 +1,11 @@
 /** What is printed for a game of building blocks: its number cards, spinner, mat and record, as far as they follow from its rules. */
 import { NUMBER_MM, numberCards, SLIP_MM, slipCards, type Card } from '~/core/paper/cards';
-import { matSheet, partCards, partSheet } from '~/core/games/kit/parts';
+import { matSheet, partCards, partSheet } from '~/core/games/kit';
+import type { MaterialId } from '~/core/materials/catalogue';
 import { answerBox, drawBox, recordSheets } from '~/core/paper/record';
 import type { Sheet, SheetContext } from '~/core/paper/sheet';
 import { spinnerShapes } from '~/core/paper/spinner';
-import type { Wording } from '~/core/words/message';
+import type { Source } from '~/core/words/reading';
 import type { OwnGame } from './definition';
 
 /** Materials that can be drawn from the rules. */
@@ -12,7 +13,7 @@ const DRAWN = ['number-card', 'slip', 'spinner', 'mat', 'record-sheet'] as const
 type Drawn = (typeof DRAWN)[number];
 
 /** Whether the pack can draw a part of this game. A mat needs its cells. */
-export const draws = (own: OwnGame, material: string): material is Drawn =>
+export const draws = (own: OwnGame, material: MaterialId): material is Drawn =>
   DRAWN.includes(material as Drawn) && (material !== 'mat' || own.cells.length > 0);
 
 const ROWS = 10;
@@ -20,18 +21,19 @@ const ROWS = 10;
 /** So many of each part as the game needs; numbers begin again when there are more cards than numbers. */
 export function ownSheets(
   own: OwnGame,
-  words: Wording,
-  parts: readonly { material: string; quantity: number }[],
+  words: Source,
+  parts: readonly { material: MaterialId; quantity: number }[],
   cells: readonly number[],
   context: SheetContext,
-): Sheet[] {
+): Sheet<MaterialId>[] {
   const { from, to } = own.turn;
   const numbers = Array.from({ length: to - from + 1 }, (_, i) => from + i);
   const times = (cards: readonly Card[], quantity: number): Card[] =>
     Array.from({ length: quantity }, (_, i) => cards[i % cards.length]!);
-  return parts.flatMap(({ material, quantity }): Sheet[] => {
+  return parts.flatMap(({ material, quantity }): Sheet<MaterialId>[] => {
     if (!draws(own, material)) return [];
-    const repeat = (sheets: Sheet[]): Sheet[] => Array.from({ length: quantity }, () => sheets).flat();
+    const repeat = (sheets: Sheet<MaterialId>[]): Sheet<MaterialId>[] =>
+      Array.from({ length: quantity }, () => sheets).flat();
     switch (material) {
       case 'number-card':
         return partCards(words, material, NUMBER_MM, times(numberCards(numbers), quantity), context);

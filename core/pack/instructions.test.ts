@@ -1,15 +1,19 @@
+import { startOf } from '~/core/games/kit/game';
+import { open } from '~/core/own/open';
 import { describe, expect, it } from 'vitest';
 import { gameOf, SHELF } from '~/core/games/shelf';
 import { recipeOf } from '~/core/kits/recipe';
 import { FAMILY_WORDS } from '~/core/words/family';
-import { say, type Language } from '~/core/words/message';
-import { instructionSheets, missingLines, sketchOf, type InstructionSource } from './instructions';
+import type { Language } from '~/core/words/message';
+import { ENGLISH, say } from '~/core/words/reading';
+import { readingOf } from '~/core/words/readings';
+import { instructionSheets, missingLines, type InstructionSource } from './instructions';
 import { MARGIN_MM, PAPERS, type Shape, type SheetContext } from '~/core/paper/sheet';
-import { boxOf, contextOf, evenly, PAPER_NAMES, saidOn } from '~/core/paper/testing';
+import { boxOf, contextOf, evenly, PAPER_NAMES, saidOn, readings } from '~/core/paper/testing';
 
 const sourceOf = (id: string, change: Partial<InstructionSource> = {}): InstructionSource => {
   const game = gameOf(id);
-  const { params } = game.presets[0]!;
+  const params = startOf(game);
   const plan = {
     ageBand: 'g1' as const,
     players: 2,
@@ -18,8 +22,7 @@ const sourceOf = (id: string, change: Partial<InstructionSource> = {}): Instruct
   };
   const [variant] = recipeOf(plan).variants;
   return {
-    game,
-    params: variant!.variant.params,
+    variant: open(variant!.variant),
     players: 2,
     minutes: 12,
     parts: variant!.parts,
@@ -46,14 +49,16 @@ describe.each(SHELF)('the instructions of $id', (game) => {
     for (const language of ['es', 'en'] as const) {
       const words = wordsIn(sheets, language).replace(/\s+/g, ' ');
       let at = -1;
-      for (const step of game.steps(source.params).filter(({ part }) => part === 'turn')) {
-        const line = say(game.words, language, step.id, step.args).replace(/\s+/g, ' ');
+      for (const step of source.variant.steps().filter(({ part }) => part === 'turn')) {
+        const line = say(readingOf(language), game.words, step.id, step.args).replace(/\s+/g, ' ');
         const found = words.indexOf(line, at + 1);
         expect([step.id, found > at]).toEqual([step.id, true]);
         at = found;
       }
-      for (const step of game.steps(source.params))
-        expect(words).toContain(say(game.words, language, step.id, step.args).replace(/\s+/g, ' '));
+      for (const step of source.variant.steps())
+        expect(words).toContain(
+          say(readingOf(language), game.words, step.id, step.args).replace(/\s+/g, ' '),
+        );
     }
   });
 
@@ -64,10 +69,10 @@ describe.each(SHELF)('the instructions of $id', (game) => {
       (shape) => shape.kind === 'rect' && shape.width === 42 && shape.height === 25.2,
     );
     expect(frames.length).toBeLessThanOrEqual(4);
-    const numbered = game
-      .steps(source.params)
+    const numbered = source.variant
+      .steps()
       .filter(({ part }) => part === 'setUp' || part === 'turn' || part === 'end');
-    const drawn = numbered.filter((step) => sketchOf(game, step, source.params));
+    const drawn = numbered.filter((step) => source.variant.picture(step));
     expect(frames).toHaveLength(Math.min(4, drawn.length));
     // The discs with a number stand in the frames, and their numbers rise.
     const numbers = textsOf(first!.shapes)
@@ -82,8 +87,8 @@ describe('an instruction sheet', () => {
   it('numbers the steps of getting ready, playing and finishing in one run', () => {
     const source = sourceOf('harvest-mat');
     const sheets = instructionSheets(source, contextOf());
-    const steps = source.game
-      .steps(source.params)
+    const steps = source.variant
+      .steps()
       .filter(({ part }) => part === 'setUp' || part === 'turn' || part === 'end');
     const numbers = sheets
       .flatMap(({ shapes }) => textsOf(shapes))
@@ -121,7 +126,7 @@ describe('an instruction sheet', () => {
     }
     const without = sheetsOf('two-tone-spill', {}, { linked: false });
     expect(without.every((sheet) => sheet.square === undefined)).toBe(true);
-    expect(without.flatMap(saidOn).join(' ')).not.toContain(say(FAMILY_WORDS, 'en', 'scan').slice(0, 20));
+    expect(without.flatMap(saidOn).join(' ')).not.toContain(say(ENGLISH, FAMILY_WORDS, 'scan').slice(0, 20));
   });
 
   it.each(PAPER_NAMES)('is larger in large print on %s, and begins a document of its own', (paper) => {
@@ -141,7 +146,7 @@ describe('an instruction sheet', () => {
   it('in one language uses the whole width, and in two keeps them apart', () => {
     const widest = (languages: Language[]) =>
       Math.max(
-        ...sheetsOf('row-call', { languages })
+        ...sheetsOf('row-call', { readings: readings(...languages) })
           .flatMap(({ shapes }) => textsOf(shapes))
           .filter(({ language }) => language === 'en')
           .map((shape) => evenly(shape.text, shape.font, shape.sizePt)),
@@ -160,12 +165,13 @@ describe('an instruction sheet', () => {
 
   it('notes at the foot of every page what is unchecked and what is in English', () => {
     const spanish = sheetsOf('row-call', {}, { unchecked: ['es'] });
-    for (const sheet of spanish) expect(saidOn(sheet)).toContain(say(FAMILY_WORDS, 'es', 'unchecked'));
-    const portuguese = sheetsOf('row-call', { languages: ['pt', 'en'] }, { unchecked: ['pt'] });
+    for (const sheet of spanish)
+      expect(saidOn(sheet)).toContain(say(readingOf('es'), FAMILY_WORDS, 'unchecked'));
+    const portuguese = sheetsOf('row-call', { readings: readings('pt', 'en') }, { unchecked: ['pt'] });
     for (const sheet of portuguese) {
       expect(saidOn(sheet)).toContain('EN: em inglês');
       expect(saidOn(sheet).some((text) => text.startsWith('EN · '))).toBe(true);
     }
-    expect(missingLines(gameOf('row-call'), gameOf('row-call').presets[0]!.params, 'es')).toEqual([]);
+    expect(missingLines(sourceOf('row-call').variant, readingOf('es'))).toEqual([]);
   });
 });

@@ -1,9 +1,11 @@
 /** The instruction sheet: two languages side by side, the same step on the same line, numbers from the variant. */
-import type { Args, Wording } from '~/core/words/message';
+import type { Variant } from '~/core/games/kit/game';
+import type { Step, StepPart } from '~/core/games/kit/types';
+import type { MaterialId } from '~/core/materials/catalogue';
 import { MATERIAL_WORDS } from '~/core/materials/words';
-import type { Game, Params, Step, StepPart } from '~/core/games/kit/types';
 import { FAMILY_WORDS, type FamilyMessage } from '~/core/words/family';
-import { type Language, LANGUAGES, nameOf, saidIn, say } from '~/core/words/message';
+import { LANGUAGES, type Args, type Language, type Messages } from '~/core/words/message';
+import { ENGLISH, nameOf, saidIn, say, type Reading, type Source } from '~/core/words/reading';
 import { inEach } from '~/core/paper/cards';
 import { placed } from '~/core/paper/place';
 import {
@@ -20,11 +22,10 @@ import {
 import { line, lineMm, paragraph, type Block } from '~/core/paper/text';
 
 export interface InstructionSource {
-  game: Game;
-  params: Params;
+  variant: Variant;
   players: number;
   minutes: number;
-  parts: readonly { material: string; quantity: number }[];
+  parts: readonly { material: MaterialId; quantity: number }[];
   /** Languages whose wording of this game no fluent reader has checked. */
   unchecked: readonly Language[];
   /** Whether there is a place for the square of a copy's family page. */
@@ -71,35 +72,35 @@ export function instructionSheets(source: InstructionSource, context: SheetConte
   }));
 }
 
-const titleOf = ({ game }: InstructionSource, { languages }: SheetContext): string =>
-  [...new Set(languages.map((language) => nameOf(game, language)))].join(' · ');
+const titleOf = ({ variant }: InstructionSource, { readings }: SheetContext): string =>
+  [...new Set(readings.map((reading) => nameOf(variant.game, reading)))].join(' · ');
 
 /** Where the columns of the languages stand, and the marks of the steps. */
-function columnsOf({ paper, languages }: SheetContext, gutterMm: number) {
+function columnsOf({ paper, readings }: SheetContext, gutterMm: number) {
   const { widthMm } = PAPERS[paper];
   const left = MARGIN_MM + 2;
   const right = widthMm - left;
-  const rtl = (language: Language): boolean => LANGUAGES[language].direction === 'rtl';
-  const mixed = languages.some(rtl) && !languages.every(rtl);
+  const rtl = ({ language }: Reading): boolean => LANGUAGES[language].direction === 'rtl';
+  const mixed = readings.some(rtl) && !readings.every(rtl);
   if (mixed) {
-    // Both languages begin in the middle, beside the numbers: one runs to the left, the other to the right.
+    // Both readings begin in the middle, beside the numbers: one runs to the left, the other to the right.
     const width = (right - left - MARK_MM - gutterMm) / 2;
     return {
       left,
       right,
       width,
       marks: left + width + gutterMm / 2,
-      x: languages.map((language) => (rtl(language) ? left : right - width)),
+      x: readings.map((reading) => (rtl(reading) ? left : right - width)),
     };
   }
-  const width = (right - left - MARK_MM - gutterMm * (languages.length - 1)) / languages.length;
-  const all = languages.every(rtl);
+  const width = (right - left - MARK_MM - gutterMm * (readings.length - 1)) / readings.length;
+  const all = readings.every(rtl);
   return {
     left,
     right,
     width,
     marks: all ? right - MARK_MM : left,
-    x: languages.map((_, i) => (all ? left : left + MARK_MM) + i * (width + gutterMm)),
+    x: readings.map((_, i) => (all ? left : left + MARK_MM) + i * (width + gutterMm)),
   };
 }
 
@@ -110,8 +111,9 @@ interface LaidOut {
 }
 
 function layOut(source: InstructionSource, context: SheetContext, sizePt: number): LaidOut {
-  const { paper, languages, measure } = context;
-  const { game, params, parts } = source;
+  const { paper, readings, measure } = context;
+  const { variant, parts } = source;
+  const { game } = variant;
   const { heightMm } = PAPERS[paper];
   const bottom = heightMm - MARGIN_MM - 5;
   const columns = columnsOf(context, 7);
@@ -127,26 +129,26 @@ function layOut(source: InstructionSource, context: SheetContext, sizePt: number
   };
   /** One row across the columns; `keepMm` more must fit below it, or the row goes to the next page. */
   const row = (
-    block: (language: Language, x: number, top: number) => Block,
+    block: (reading: Reading, x: number, top: number) => Block,
     mark?: (top: number) => Shape[],
     keepMm = 0,
   ): void => {
-    const height = Math.max(...languages.map((language, i) => block(language, columns.x[i]!, 0).heightMm));
+    const height = Math.max(...readings.map((reading, i) => block(reading, columns.x[i]!, 0).heightMm));
     if (y + height + keepMm > bottom) newPage();
-    languages.forEach((language, i) => page().push(...block(language, columns.x[i]!, y).shapes));
+    readings.forEach((reading, i) => page().push(...block(reading, columns.x[i]!, y).shapes));
     if (mark) page().push(...mark(y));
     y += height + ROW_GAP_MM;
   };
   /** A line in its language; where that has no wording for it, in English, and marked so. */
   const text =
     (
-      of: (language: Language) => Said,
+      of: (reading: Reading) => Said,
       style: { sizePt?: number; font?: 'body' | 'bold' | 'display'; fill?: string } = {},
     ) =>
-    (language: Language, x: number, top: number): Block => {
-      const said = of(language);
+    (reading: Reading, x: number, top: number): Block => {
+      const said = of(reading);
       return paragraph(
-        said.language === language ? said.text : `EN · ${said.text}`,
+        said.language === reading.language ? said.text : `EN · ${said.text}`,
         x,
         top,
         columns.width,
@@ -156,8 +158,8 @@ function layOut(source: InstructionSource, context: SheetContext, sizePt: number
     };
   const family =
     (id: FamilyMessage, args = {}) =>
-    (language: Language): Said =>
-      saying(FAMILY_WORDS, id, args)(language);
+    (reading: Reading): Said =>
+      saying(FAMILY_WORDS, id, args)(reading);
   const heading = (id: FamilyMessage): void => {
     if (y + lineMm(sizePt) * 3.2 > bottom) newPage();
     y += 1;
@@ -167,19 +169,20 @@ function layOut(source: InstructionSource, context: SheetContext, sizePt: number
   };
 
   row(text(saying(game.words, 'name'), { font: 'display', sizePt: Math.max(20, sizePt + 6) }));
-  row(text(saying(game.words, 'goal', game.about(params))));
+  row(text(saying(game.words, 'goal', variant.about())));
   row(
     text(
-      (language) => {
-        const players = family('players', { players: source.players })(language);
-        const minutes = family('minutes', { minutes: source.minutes })(language);
+      (reading) => {
+        const players = family('players', { players: source.players })(reading);
+        const minutes = family('minutes', { minutes: source.minutes })(reading);
         return { text: `${players.text} · ${minutes.text}`, language: players.language };
       },
       { fill: '#333333' },
     ),
   );
 
-  const steps = ORDER.flatMap((part) => game.steps(params).filter((step) => step.part === part));
+  const all = variant.steps();
+  const steps = ORDER.flatMap((part) => all.filter((step) => step.part === part));
   const numberOf = new Map(
     steps.filter((step) => NUMBERED.has(step.part)).map((step, i) => [step, i + 1] as const),
   );
@@ -218,13 +221,13 @@ function layOut(source: InstructionSource, context: SheetContext, sizePt: number
       for (const { material, quantity } of parts) {
         if (!(`${material}.standIn` in MATERIAL_WORDS.en)) continue;
         row(
-          text((language) => {
-            const name = saying(MATERIAL_WORDS, material, { quantity })(language);
-            const standIn = saying(MATERIAL_WORDS, `${material}.standIn`)(language);
-            const said = name.language;
+          text((reading) => {
+            const name = saying(MATERIAL_WORDS, material, { quantity })(reading);
+            const standIn = saying<Messages>(MATERIAL_WORDS, `${material}.standIn`)(reading);
+            const said = name.language === reading.language ? reading : ENGLISH;
             return {
-              text: say(FAMILY_WORDS, said, 'standIn', { part: name.text, standIn: standIn.text }),
-              language: said,
+              text: say(said, FAMILY_WORDS, 'standIn', { part: name.text, standIn: standIn.text }),
+              language: said.language,
             };
           }),
         );
@@ -237,7 +240,7 @@ function layOut(source: InstructionSource, context: SheetContext, sizePt: number
   if (source.linked) {
     const size = 24;
     const wide = right - left - size - 8;
-    const scan = languages.map((language) => family('scan')(language));
+    const scan = readings.map((reading) => family('scan')(reading));
     const blockOf = (said: Said, top: number): Block =>
       paragraph(said.text, left, top, wide, measure, { sizePt, language: said.language });
     const height = Math.max(
@@ -255,12 +258,15 @@ function layOut(source: InstructionSource, context: SheetContext, sizePt: number
     y += height;
   }
   const foot: Said[] = [
-    ...languages
-      .filter((language) => source.unchecked.includes(language))
-      .map((language) => family('unchecked')(language)),
-    ...languages
-      .filter((language) => missingLines(game, params, language).length > 0)
-      .map((language) => ({ text: `EN: ${inEach('inEnglish', { languages: [language] })}`, language })),
+    ...readings
+      .filter(({ language }) => source.unchecked.includes(language))
+      .map((reading) => family('unchecked')(reading)),
+    ...readings
+      .filter((reading) => missingLines(variant, reading).length > 0)
+      .map((reading) => ({
+        text: `EN: ${inEach('inEnglish', { readings: [reading] })}`,
+        language: reading.language,
+      })),
   ];
   for (const shapes of pages)
     foot.slice(0, 2).forEach(({ text: note, language }, i) =>
@@ -282,31 +288,25 @@ interface Said {
   language: Language;
 }
 const saying =
-  (wording: Wording, id: string, args: Args = {}) =>
-  (language: Language): Said => ({
-    text: say(wording, language, id, args),
-    language: saidIn(wording, language, id),
+  <M extends Messages>(words: Source<M>, id: keyof M & string, args: Args = {}) =>
+  (reading: Reading): Said => ({
+    text: say(reading, words, id, args),
+    language: saidIn(reading, words, id),
   });
 
-/** Ids of the lines of a game's sheet that have no wording in a language: they are printed in English, marked. */
-export const missingLines = (game: Game, params: Params, language: Language): string[] =>
-  [...new Set(['name', 'goal', ...game.steps(params).map((step) => step.id)])].filter(
-    (id) => saidIn(game.words, language, id) !== language,
+/** Ids of the lines of a variant's sheet that a reading has no wording for: they are printed in English, marked. */
+export const missingLines = (variant: Variant, reading: Reading): string[] =>
+  [...new Set(['name', 'goal', ...variant.steps().map((step) => step.id)])].filter(
+    (id) => saidIn(reading, variant.game.words, id) !== reading.language,
   );
-
-/** The drawing of a step with the numbers it says; none where the game has none. */
-export function sketchOf(game: Game, step: Step, params: Params): readonly Shape[] | undefined {
-  const said = Object.fromEntries(Object.entries(step.args).map(([name, value]) => [name, Number(value)]));
-  return game.sketches[step.id]?.(said, params);
-}
 
 /** The drawings over the steps: those of the play first, in the order of their numbers. */
 function stripOf(
-  { game, params }: InstructionSource,
+  { variant }: InstructionSource,
   numberOf: ReadonlyMap<Step, number>,
 ): { number: number; shapes: readonly Shape[] }[] {
   const all = [...numberOf].flatMap(([step, number]) => {
-    const shapes = sketchOf(game, step, params);
+    const shapes = variant.picture(step);
     return shapes ? [{ step, number, shapes }] : [];
   });
   const first = [

@@ -3,7 +3,8 @@ import { MATERIAL_WORDS } from '~/core/materials/words';
 import type { KitPart } from '~/core/kits/recipe';
 import { showTag } from '~/core/kits/tag';
 import { FAMILY_WORDS } from '~/core/words/family';
-import { saidIn, say, type Args, type Language, type Wording } from '~/core/words/message';
+import type { Args, Language, Messages } from '~/core/words/message';
+import { saidIn, say, type Reading, type Source } from '~/core/words/reading';
 import { PRINT_WORDS } from '~/core/words/print';
 import {
   blank,
@@ -79,15 +80,15 @@ function onStock(
   if (used >= perSheet)
     throw new CannotPrint(`Labels: a sheet has ${perSheet} labels; fewer than that can be used already.`);
   const area = printable(PAPERS[context.paper]);
-  type Face = (place: Cell, languages: readonly Language[]) => Shape[];
+  type Face = (place: Cell, readings: readonly Reading[]) => Shape[];
   const faces = sources.flatMap((source): Face[] =>
     [bagLabel, contentsLabel, tagLabel].map(
-      (label) => (place, languages) => label(source, place, { ...context, languages }),
+      (label) => (place, readings) => label(source, place, { ...context, readings }),
     ),
   );
   const sheets: Shape[][] = [];
   let next = used;
-  const put = (face: Face, languages: readonly Language[]): void => {
+  const put = (face: Face, readings: readonly Reading[]): void => {
     const at = next % perSheet;
     const x = stock.left + (at % stock.columns) * (stock.w + stock.gapX);
     const y = stock.top + Math.floor(at / stock.columns) * (stock.h + stock.gapY);
@@ -97,18 +98,18 @@ function onStock(
       x: Math.min(x + stock.w - PAD_MM, area.x + area.w),
       y: Math.min(y + stock.h - PAD_MM, area.y + area.h),
     };
-    const shapes = face({ ...from, w: to.x - from.x, h: to.y - from.y }, languages);
+    const shapes = face({ ...from, w: to.x - from.x, h: to.y - from.y }, readings);
     if (sheets.length === 0 || at === 0) sheets.push([]);
     sheets.at(-1)!.push(...shapes);
     next++;
   };
   for (const face of faces)
     try {
-      put(face, context.languages);
+      put(face, context.readings);
     } catch (error) {
-      if (!(error instanceof CannotPrint) || context.languages.length === 1) throw error;
+      if (!(error instanceof CannotPrint) || context.readings.length === 1) throw error;
       // Too much for one label: a label for each language.
-      for (const language of context.languages) put(face, [language]);
+      for (const reading of context.readings) put(face, [reading]);
     }
   return sheets.map((shapes) => ({ ...blank('Labels', context.paper, shapes), begins: true }));
 }
@@ -195,16 +196,16 @@ const noRoom = (what: string, { w, h }: Pick<Cell, 'w' | 'h'>): CannotPrint =>
     `Labels: there is no room for ${what} on a label of ${Math.round(w + 2 * PAD_MM)} × ${Math.round(h + 2 * PAD_MM)} mm. Choose larger labels, or plain paper.`,
   );
 
-/** Messages that are the same in both languages, because one has no wording, are said once. */
-function columnsOf(
-  wording: Wording,
-  languages: readonly Language[],
-  id: string,
+/** Messages that are the same in both readings, because one has no wording, are said once. */
+function columnsOf<M extends Messages>(
+  words: Source<M>,
+  readings: readonly Reading[],
+  id: keyof M & string,
   args: Args = {},
 ): { text: string; language: Language }[] {
-  const all = languages.map((language) => ({
-    text: say(wording, language, id, args),
-    language: saidIn(wording, language, id),
+  const all = readings.map((reading) => ({
+    text: say(reading, words, id, args),
+    language: saidIn(reading, words, id),
   }));
   return all.filter((one, i) => all.findIndex(({ language }) => language === one.language) === i);
 }
@@ -264,17 +265,17 @@ function directions(
   source: LabelSource,
   place: Place,
   sizePt: number,
-  { languages, measure }: SheetContext,
+  { readings, measure }: SheetContext,
 ): Block {
   const top = head(source, place, sizePt, measure);
   let y = place.y + top.heightMm;
   const shapes = [...top.shapes];
   const add = (
-    id: keyof typeof PRINT_WORDS.en,
+    id: keyof typeof PRINT_WORDS.en & string,
     style: TextStyle,
     { before = '', gap = 0.8 }: { before?: string; gap?: number } = {},
   ): void => {
-    const texts = columnsOf(PRINT_WORDS, languages, id).map(({ text, language }) => ({
+    const texts = columnsOf(PRINT_WORDS, readings, id).map(({ text, language }) => ({
       text: before + text,
       language,
     }));
@@ -310,14 +311,14 @@ function contents(
   source: LabelSource,
   place: Place,
   sizePt: number,
-  { languages, measure }: SheetContext,
+  { readings, measure }: SheetContext,
 ): Block {
   const top = head({ ...source, mark: undefined }, place, sizePt, measure);
   let y = place.y + top.heightMm;
   const shapes = [...top.shapes];
   for (const { material, quantity } of counted(source)) {
     const row = sideBySide(
-      columnsOf(MATERIAL_WORDS, languages, material, { quantity }),
+      columnsOf(MATERIAL_WORDS, readings, material, { quantity }),
       { x: place.x + 5.5, w: place.w - 5.5 },
       y,
       { sizePt },
@@ -339,7 +340,7 @@ function contents(
   }
   if (source.smallParts) {
     const caution = sideBySide(
-      columnsOf(FAMILY_WORDS, languages, 'smallParts', { years: 3 }),
+      columnsOf(FAMILY_WORDS, readings, 'smallParts', { years: 3 }),
       place,
       y + 0.8,
       { sizePt, font: 'bold' },
@@ -353,7 +354,7 @@ function contents(
 
 /** The tag in three forms: to read aloud, for the barcode reader, and for a phone. */
 function tagLabel(source: LabelSource, place: Cell, context: SheetContext): Shape[] {
-  const { languages, measure } = context;
+  const { readings, measure } = context;
   const qr = Math.min(30, place.h * 0.45);
   const left = place.w - qr - 5;
   const tag = showTag(source.tag);
@@ -369,8 +370,8 @@ function tagLabel(source: LabelSource, place: Cell, context: SheetContext): Shap
       let y = below;
       const shapes: Shape[] = [];
       for (const { text, language } of [
-        ...columnsOf(FAMILY_WORDS, languages, 'scan'),
-        ...columnsOf(PRINT_WORDS, languages, 'label.owner', { school: source.schoolName }),
+        ...columnsOf(FAMILY_WORDS, readings, 'scan'),
+        ...columnsOf(PRINT_WORDS, readings, 'label.owner', { school: source.schoolName }),
       ]) {
         const block = paragraph(text, place.x, y, place.w, measure, { sizePt, language });
         shapes.push(...block.shapes);

@@ -1,5 +1,5 @@
 /** Everything that is printed for the copies of a kit, as one list of pages. */
-import { gameFor } from '~/core/own/open';
+import { open } from '~/core/own/open';
 import {
   forPlayers,
   hasSmallParts,
@@ -9,7 +9,8 @@ import {
   type Recipe,
 } from '~/core/kits/recipe';
 import { materialOf } from '~/core/materials/catalogue';
-import { type Language, LANGUAGES, nameOf } from '~/core/words/message';
+import { LANGUAGES, type Language } from '~/core/words/message';
+import { nameOf, type Reading } from '~/core/words/reading';
 import { calibrationSheets } from '~/core/paper/calibration';
 import { instructionSheets, missingLines } from './instructions';
 import { labelSheets } from './labels';
@@ -96,24 +97,22 @@ const instructionPages = (recipe: Recipe, order: PackOrder, context: SheetContex
   (['instructions', 'large'] as const)
     .filter((item) => order.items.includes(item))
     .flatMap((item) =>
-      recipe.variants.flatMap(({ variant, reckoning, players, parts }) => {
-        const game = gameFor(variant);
-        return instructionSheets(
+      recipe.variants.flatMap(({ variant, reckoning, players, parts }) =>
+        instructionSheets(
           {
-            game,
-            params: variant.params,
+            variant: open(variant),
             players,
             minutes: reckoning.length.minutes.mean,
             parts,
-            unchecked: context.languages.filter(
-              (language) => language !== 'en' && !order.checked[game.id]?.includes(language),
-            ),
+            unchecked: context.readings
+              .map(({ language }) => language)
+              .filter((language) => language !== 'en' && !order.checked[variant.gameId]?.includes(language)),
             linked: order.scope === 'each',
             large: item === 'large',
           },
           context,
-        );
-      }),
+        ),
+      ),
     );
 
 /** Sheets of the games, and paper that stands in for bought parts. Several games never ask for the same stand-in twice. */
@@ -123,8 +122,8 @@ function partPages(recipe: Recipe, order: PackOrder, context: SheetContext): She
   const asked = context.lost?.variant;
   const sheets = recipe.variants.flatMap(({ variant }, i) =>
     asked === undefined || asked === i
-      ? gameFor(variant)
-          .sheets(variant.params, context)
+      ? open(variant)
+          .sheets(context)
           .filter((sheet) => wanted(sheet))
       : [],
   );
@@ -154,29 +153,28 @@ export interface PieceChoice extends Lost {
 export function piecesOf(plan: KitPlan, context: SheetContext): PieceChoice[] {
   const found = new Map<string, PieceChoice>();
   plan.variants.forEach((one, i) => {
-    const variant = forPlayers(one, plan.players);
-    const pieces = gameFor(variant)
-      .sheets(variant.params, { ...context, fill: false })
+    const pieces = open(forPlayers(one, plan.players))
+      .sheets({ ...context, fill: false })
       .flatMap((sheet) => sheet.pieces ?? []);
     for (const { material, name } of pieces)
       found.set(`${material} ${name} ${i}`, {
         material,
         name,
         variant: i,
-        label: `${materialOf(material).name}: ${name} (${variant.name})`,
+        label: `${materialOf(material).name}: ${name} (${one.name})`,
       });
   });
   return [...found.values()];
 }
 
-/** Games of a plan with lines that a language has no wording for: they are printed in English and marked. */
+/** Games of a plan with lines that a reading has no wording for: they are printed in English and marked. */
 export function missingWording(
   plan: KitPlan,
-  language: Language,
+  reading: Reading,
 ): { game: string; language: string; lines: number }[] {
-  return plan.variants.flatMap((variant) => {
-    const game = gameFor(variant);
-    const lines = missingLines(game, variant.params, language).length;
-    return lines ? [{ game: nameOf(game, 'en'), language: LANGUAGES[language].name, lines }] : [];
+  return plan.variants.flatMap((one) => {
+    const variant = open(one);
+    const lines = missingLines(variant, reading).length;
+    return lines ? [{ game: nameOf(variant.game), language: LANGUAGES[reading.language].name, lines }] : [];
   });
 }

@@ -1,3 +1,5 @@
+import { linesOf, type Source } from '~/core/words/reading';
+import { readingOf } from '~/core/words/readings';
 import { describe, expect, it } from 'vitest';
 import { PRINT_WORDS } from '~/core/words/print';
 import { calibrationSheets, RULER_MM } from '~/core/paper/calibration';
@@ -8,7 +10,7 @@ import { MARGIN_MM, PAPERS, type Shape } from '~/core/paper/sheet';
 import { spinnerShapes } from '~/core/paper/spinner';
 import { hasStandIn, pips, standInSheets, SUIT_SHAPES, suitFace } from '~/core/paper/stand-ins';
 import { bodyOf, within } from '~/core/games/kit/parts';
-import { boxOf, contextOf, evenly, overlap, PAPER_NAMES, saidOn } from '~/core/paper/testing';
+import { boxOf, contextOf, evenly, overlap, PAPER_NAMES, saidOn, readings } from '~/core/paper/testing';
 
 const circles = (shapes: readonly Shape[]) => shapes.filter((shape) => shape.kind === 'circle');
 const rects = (shapes: readonly Shape[]) => shapes.filter((shape) => shape.kind === 'rect');
@@ -174,7 +176,11 @@ describe('paper that stands in', () => {
 });
 
 describe('sheets to write on', () => {
-  const words = { en: { name: 'Game', head: 'tens' }, es: { name: 'Juego', head: 'decenas' } };
+  const words: Source = {
+    id: 'test',
+    en: { name: 'Game', head: 'tens' },
+    own: { es: { name: 'Juego', head: 'decenas' } },
+  };
   const record = (rows: number, change = {}) =>
     recordSheets(words, { rows, row: ({ x, y, w, h }) => [answerBox(x, y, w, h)], ...change }, contextOf());
   it('have every row once, in a second column and on a second sheet when it takes them', () => {
@@ -265,7 +271,7 @@ describe('the calibration page', () => {
 describe('a language without wording for a frame', () => {
   it('leaves it in English once, written from the left', () => {
     for (const languages of [['ar', 'en'], ['pt', 'en'], ['ar']] as const) {
-      const [page] = calibrationSheets(contextOf({ languages }));
+      const [page] = calibrationSheets(contextOf({ readings: readings(...languages) }));
       const lines = page!.shapes.filter((shape) => shape.kind === 'text');
       const ruler = lines.filter(({ text }) => text.startsWith('This line is'));
       expect(ruler.map(({ language, anchor }) => [language, anchor])).toEqual([['en', 'start']]);
@@ -293,9 +299,9 @@ describe('places', () => {
 
 describe('the words of printed frames', () => {
   it('are in English and Spanish whole, and in the other languages where families read them', () => {
-    expect(Object.keys(PRINT_WORDS.es).sort()).toEqual(Object.keys(PRINT_WORDS.en).sort());
+    expect(Object.keys(linesOf(readingOf('es'), PRINT_WORDS))).toEqual(Object.keys(PRINT_WORDS.en));
     for (const language of ['pt', 'ar'] as const)
       for (const id of Object.keys(PRINT_WORDS.en).filter((one) => /^(bag|slip|label|contents)\./.test(one)))
-        expect([language, id, id in PRINT_WORDS[language]]).toEqual([language, id, true]);
+        expect([language, id, id in linesOf(readingOf(language), PRINT_WORDS)]).toEqual([language, id, true]);
   });
 });

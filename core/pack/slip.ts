@@ -2,7 +2,8 @@
 import { showTag } from '~/core/kits/tag';
 import { SLIP_QUESTIONS } from '~/core/pack/questions';
 import { FAMILY_WORDS, type FamilyMessage } from '~/core/words/family';
-import { say, type Language } from '~/core/words/message';
+import type { Language } from '~/core/words/message';
+import { say, type Reading } from '~/core/words/reading';
 import { inEach } from '~/core/paper/cards';
 import {
   blank,
@@ -63,7 +64,7 @@ function slip(
   cell: Cell,
   context: SheetContext,
 ): Shape[] {
-  const { languages, measure } = context;
+  const { readings, measure } = context;
   const left = cell.x + 4;
   const width = cell.w - 8;
   const shapes: Shape[] = [
@@ -73,7 +74,10 @@ function slip(
   ];
   let y = cell.y + 16;
   const why = sideBySide(
-    languages.map((language) => ({ text: inEach('slip.why', { languages: [language] }), language })),
+    readings.map((reading) => ({
+      text: inEach('slip.why', { readings: [reading] }),
+      language: reading.language,
+    })),
     { x: left, w: width },
     y,
     { sizePt: SIZE_PT },
@@ -83,9 +87,9 @@ function slip(
   shapes.push(...why.shapes);
   y += why.heightMm + 1.5;
 
-  const said = (of: (language: Language) => string): { text: string; language: Language }[] =>
-    languages
-      .map((language) => ({ text: of(language), language }))
+  const said = (of: (reading: Reading) => string): { text: string; language: Language }[] =>
+    readings
+      .map((reading) => ({ text: of(reading), language: reading.language }))
       .filter(({ text }, i, all) => all.findIndex((one) => one.text === text) === i);
   const askMm = width * 0.47;
   const rule = (): void => {
@@ -96,7 +100,7 @@ function slip(
     const numeric = typeof question.boxes[0] === 'number';
     // Numbers stand beside their question; words stand below it, over the whole width.
     const asked = stacked(
-      said((language) => say(FAMILY_WORDS, language, question.id)),
+      said((reading) => say(reading, FAMILY_WORDS, question.id)),
       left + 6,
       y + 1,
       (numeric ? askMm : width) - 8,
@@ -113,10 +117,10 @@ function slip(
         const open = 'open' in question && i === question.boxes.length - 1;
         return [{ text: `${box}${open ? '+' : ''}`, language: 'en' as const }];
       }
-      return said((language) =>
+      return said((reading) =>
         question.id === 'level'
-          ? say(FAMILY_WORDS, language, `level.${box}` as FamilyMessage)
-          : inEach(box === 'yes' ? 'slip.yes' : 'slip.no', { languages: [language] }),
+          ? say(reading, FAMILY_WORDS, `level.${box}` as FamilyMessage)
+          : inEach(box === 'yes' ? 'slip.yes' : 'slip.no', { readings: [reading] }),
       );
     });
     // Each answer gets the room of its words, and an even share of what is left.
@@ -146,7 +150,7 @@ function slip(
   });
   rule();
   const open = stacked(
-    said((language) => say(FAMILY_WORDS, language, 'childDid')),
+    said((reading) => say(reading, FAMILY_WORDS, 'childDid')),
     left,
     y + 1,
     width,

@@ -1,19 +1,19 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { checkForm } from '~/core/check/check';
-import { materials } from '~/core/materials/catalogue';
+import { materials, type MaterialId } from '~/core/materials/catalogue';
 import type { KitPart } from '~/core/kits/recipe';
 import type { Language } from '~/core/words/message';
 import { labelSheets, type LabelSource } from './labels';
 import { CannotPrint, MARGIN_MM, PAPERS, type Paper } from '~/core/paper/sheet';
 import { LABEL_STOCKS, labelStockSchema, type LabelStock } from './stock';
-import { boxOf, contextOf, evenly, PAPER_NAMES, saidOn } from '~/core/paper/testing';
+import { boxOf, contextOf, evenly, PAPER_NAMES, saidOn, readings } from '~/core/paper/testing';
 
 const MATERIALS = materials()
   .filter(({ kind }) => kind !== 'home')
   .map(({ id }) => id)
   .slice(0, 12);
-const part = (material: string): KitPart => ({ material, quantity: 3, reasons: ['For a test.'] });
+const part = (material: MaterialId): KitPart => ({ material, quantity: 3, reasons: ['For a test.'] });
 const source = (parts: number, change: Partial<LabelSource> = {}): LabelSource => ({
   kitName: 'First splits',
   tag: 'K7M4W',
@@ -57,7 +57,11 @@ describe('a label sheet of any measures', () => {
         fc.integer({ min: 0, max: 5 }),
         (stock, paper, languages, parts, used) => {
           try {
-            const sheets = labelSheets([source(parts)], { stock, used }, contextOf({ paper, languages }));
+            const sheets = labelSheets(
+              [source(parts)],
+              { stock, used },
+              contextOf({ paper, readings: readings(...languages) }),
+            );
             printed++;
             for (const [number, sheet] of sheets.entries())
               for (const shape of sheet.shapes) {
@@ -125,8 +129,9 @@ describe('common label sheets', () => {
         ['pt', 'en'],
       ] as Language[][])
         expect(
-          labelSheets([source(6)], { stock }, contextOf({ paper, languages })).flatMap(({ shapes }) => shapes)
-            .length,
+          labelSheets([source(6)], { stock }, contextOf({ paper, readings: readings(...languages) })).flatMap(
+            ({ shapes }) => shapes,
+          ).length,
         ).toBeGreaterThan(20);
   });
 });

@@ -56,7 +56,7 @@ function ruler(x: number, y: number, down: boolean, measure: SheetContext['measu
 /** Front and back. Asymmetric marks show which way it was flipped. */
 export function calibrationSheets(context: SheetContext): Sheet[] {
   const { paper, measure } = context;
-  const languages = spokenIn('calibration.ruler', context);
+  const readings = spokenIn('calibration.ruler', context);
   const { widthMm, heightMm } = PAPERS[paper];
   const area = printable(PAPERS[paper]);
   const title = inEach('calibration.title', context);
@@ -70,16 +70,16 @@ export function calibrationSheets(context: SheetContext): Sheet[] {
     strokeMm: 0.2,
   };
   const left = MARGIN_MM + 12;
-  const columnMm = (widthMm - 2 * left - 8 * (languages.length - 1)) / languages.length;
+  const columnMm = (widthMm - 2 * left - 8 * (readings.length - 1)) / readings.length;
   const said = (y: number, ...ids: ('ruler' | 'not' | 'frame' | 'back' | 'flip')[]): Shape[] =>
-    languages.flatMap((language, column) => {
+    readings.flatMap((reading, column) => {
       let top = y;
       return ids.flatMap((id) => {
         const args = { mm: id === 'ruler' ? RULER_MM : id === 'frame' ? MARGIN_MM : MEET_MM };
-        const text = inEach(`calibration.${id}`, { languages: [language] }, args);
+        const text = inEach(`calibration.${id}`, { readings: [reading] }, args);
         const block = paragraph(text, left + column * (columnMm + 8), top, columnMm, measure, {
           sizePt: 12,
-          language,
+          language: reading.language,
         });
         top += block.heightMm + 2;
         return block.shapes;

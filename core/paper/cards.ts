@@ -1,5 +1,6 @@
 /** Cards, slips and boards laid on sheets to be cut out. */
-import { saidIn, say, type Language, type Wording } from '~/core/words/message';
+import type { Messages } from '~/core/words/message';
+import { ENGLISH, saidIn, say, type Reading, type Source } from '~/core/words/reading';
 import { PRINT_WORDS } from '~/core/words/print';
 import { fitNumeral, numeral } from './numerals';
 import { fitting } from './packing';
@@ -28,8 +29,8 @@ export interface Card {
   back?: (cell: Cell) => Shape[];
 }
 /** What a set of cards is. */
-export interface CardSet {
-  material: string;
+export interface CardSet<Material extends string = string> {
+  material: Material;
   /** Heading of its sheets. */
   title: string;
   size: { w: number; h: number };
@@ -160,7 +161,11 @@ const spareMark = ({ x, y }: Cell): Shape => ({
  * spares; asked for one lost piece, a sheet is filled with it. Throws CannotPrint when a card is larger than the
  * sheet.
  */
-export function cardSheets(set: CardSet, cards: readonly Card[], context: SheetContext): Sheet[] {
+export function cardSheets<Material extends string>(
+  set: CardSet<Material>,
+  cards: readonly Card[],
+  context: SheetContext,
+): Sheet<Material>[] {
   const { paper, lost } = context;
   const { cells, cuts, turned, headed } = impose(
     set.size,
@@ -180,7 +185,7 @@ export function cardSheets(set: CardSet, cards: readonly Card[], context: SheetC
     lost || context.fill ? Math.ceil(wanted.length / cells.length) * cells.length : wanted.length;
   const all = Array.from({ length: filled }, (_, i) => wanted[i % wanted.length]!);
   const { widthMm } = PAPERS[paper];
-  const sheets: Sheet[] = [];
+  const sheets: Sheet<Material>[] = [];
   for (let first = 0; first < all.length; first += cells.length) {
     const here = all.slice(first, first + cells.length).map((card, i) => ({
       card,
@@ -204,7 +209,7 @@ export function cardSheets(set: CardSet, cards: readonly Card[], context: SheetC
           ...(spare ? [spareMark(cell)] : []),
         ]),
       ]),
-      pieces: here.map(({ card, cell, spare }): Piece => ({
+      pieces: here.map(({ card, cell, spare }): Piece<Material> => ({
         ...cell,
         material: set.material,
         name: card.name,
@@ -230,15 +235,22 @@ export function cardSheets(set: CardSet, cards: readonly Card[], context: SheetC
 }
 
 /** A sheet that is one part as it is, and not cut: a mat, a plan or a record. */
-export function wholeSheet(
-  part: { material: string; name: string; title: string; use: 'record' | 'part' },
+export function wholeSheet<Material extends string>(
+  part: { material: Material; name: string; title: string; use: 'record' | 'part' },
   shapes: readonly Shape[],
   { paper, lost }: SheetContext,
   back?: readonly Shape[],
-): Sheet[] {
+): Sheet<Material>[] {
   if (lost && (lost.material !== part.material || lost.name !== part.name)) return [];
   const { widthMm, heightMm } = PAPERS[paper];
-  const whole: Piece = { material: part.material, name: part.name, x: 0, y: 0, w: widthMm, h: heightMm };
+  const whole: Piece<Material> = {
+    material: part.material,
+    name: part.name,
+    x: 0,
+    y: 0,
+    w: widthMm,
+    h: heightMm,
+  };
   const front = {
     ...blank(part.title, paper, [...shapes]),
     pieces: [whole],
@@ -254,24 +266,28 @@ export const heading = (title: string, paper: Paper): Shape =>
 
 /** A message of the printed frame in each language of the pack. */
 export const inEach = (
-  id: keyof typeof PRINT_WORDS.en,
-  { languages }: Pick<SheetContext, 'languages'>,
+  id: keyof typeof PRINT_WORDS.en & string,
+  { readings }: Pick<SheetContext, 'readings'>,
   args = {},
-): string => [...new Set(languages.map((language) => say(PRINT_WORDS, language, id, args)))].join(' · ');
+): string => [...new Set(readings.map((reading) => say(reading, PRINT_WORDS, id, args)))].join(' · ');
 
-/** The languages in which a message of the printed frame is said: English once for all that have no wording for it. */
+/** The readings in which a message of the printed frame is said: English once for all that have no wording for it. */
 export const spokenIn = (
-  id: keyof typeof PRINT_WORDS.en,
-  { languages }: Pick<SheetContext, 'languages'>,
-): Language[] => [...new Set(languages.map((language) => saidIn(PRINT_WORDS, language, id)))];
+  id: keyof typeof PRINT_WORDS.en & string,
+  { readings }: Pick<SheetContext, 'readings'>,
+): Reading[] => [
+  ...new Set(
+    readings.map((reading) => (saidIn(reading, PRINT_WORDS, id) === reading.language ? reading : ENGLISH)),
+  ),
+];
 
 /** What stands over a sheet: a message of the game in each language of the pack. */
-export const titleIn = (
-  words: Wording,
-  id: string,
-  { languages }: Pick<SheetContext, 'languages'>,
+export const titleIn = <M extends Messages>(
+  words: Source<M>,
+  id: keyof M & string,
+  { readings }: Pick<SheetContext, 'readings'>,
   args = {},
-): string => [...new Set(languages.map((language) => say(words, language, id, args)))].join(' · ');
+): string => [...new Set(readings.map((reading) => say(reading, words, id, args)))].join(' · ');
 
 /** Dots in rows of five, with a gap after ten, so that five and ten can be seen; their middle lies at (x, y). */
 export function dots(n: number, x: number, y: number, widthMm: number, ink: string = INK): Shape[] {

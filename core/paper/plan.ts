@@ -1,5 +1,5 @@
 /** A plan of what is chalked or taped: to scale, with its measures in words. */
-import { type Language } from '~/core/words/message';
+import type { Reading } from '~/core/words/reading';
 import type { PRINT_WORDS } from '~/core/words/print';
 import { inEach, spokenIn } from './cards';
 import { fitNumeral, numeral } from './numerals';
@@ -28,11 +28,11 @@ export interface Plan {
 /** The plan in its place: the drawing as large as it fits, the measures below in both languages. */
 export function planShapes(plan: Plan, place: Cell, context: SheetContext): Shape[] {
   const { measure } = context;
-  const languages = spokenIn('plan.safe', context);
-  const columnMm = (place.w - 8 * (languages.length - 1)) / languages.length;
-  const lines = (language: Language, top: number, x: number) => {
+  const readings = spokenIn('plan.safe', context);
+  const columnMm = (place.w - 8 * (readings.length - 1)) / readings.length;
+  const lines = (reading: Reading, top: number, x: number) => {
     let y = top;
-    const one = { languages: [language] };
+    const one = { readings: [reading] };
     const texts = [
       ...plan.measures.map(({ id, args }) => inEach(id, one, args)),
       ...(plan.throwing
@@ -50,13 +50,13 @@ export function planShapes(plan: Plan, place: Cell, context: SheetContext): Shap
       inEach('plan.safe', one),
     ];
     const shapes = texts.flatMap((text) => {
-      const block = paragraph(text, x, y, columnMm, measure, { sizePt: 12, language });
+      const block = paragraph(text, x, y, columnMm, measure, { sizePt: 12, language: reading.language });
       y += block.heightMm + 1.6;
       return block.shapes;
     });
     return { shapes, heightMm: y - top };
   };
-  const textMm = Math.max(...languages.map((language) => lines(language, 0, 0).heightMm));
+  const textMm = Math.max(...readings.map((reading) => lines(reading, 0, 0).heightMm));
   const lineRoom = plan.throwing ? 16 : 0;
   const drawing: Cell = { x: place.x, y: place.y, w: place.w, h: place.h - textMm - 8 - lineRoom };
   const points = [...plan.cells, ...(plan.start ? [{ ...plan.start, w: 0, h: 0 }] : [])];
@@ -116,8 +116,8 @@ export function planShapes(plan: Plan, place: Cell, context: SheetContext): Shap
       }).shapes,
     );
   }
-  languages.forEach((language, i) =>
-    shapes.push(...lines(language, place.y + place.h - textMm, place.x + i * (columnMm + 8)).shapes),
+  readings.forEach((reading, i) =>
+    shapes.push(...lines(reading, place.y + place.h - textMm, place.x + i * (columnMm + 8)).shapes),
   );
   return shapes;
 }

@@ -1,5 +1,6 @@
 /** Sheets to write on: a heading, a line for the name, and rows to fill in. */
-import { nameOf, say, type Wording } from '~/core/words/message';
+import type { Messages } from '~/core/words/message';
+import { nameOf, say, type Source } from '~/core/words/reading';
 import { inEach, titleIn, wholeSheet } from './cards';
 import { fitNumeral, numeral, numeralWidth } from './numerals';
 import { GREY, INK, MARGIN_MM, PAPERS, type Cell, type Shape, type Sheet, type SheetContext } from './sheet';
@@ -10,12 +11,13 @@ const GAP_MM = 8;
 /** A row that a child can write in. */
 export const ROW_MM = { least: 9, most: 24 };
 
-export interface Record {
+/** What a record sheet is: its rows, and what stands over them. */
+export interface RecordForm<Id extends string = string> {
   rows: number;
   /** Draws one row, without its number. */
   row: (place: Cell, index: number) => Shape[];
   /** Names of the columns over the rows, each over its share of the width. */
-  heads?: readonly { id: string; from: number; to: number }[];
+  heads?: readonly { id: Id; from: number; to: number }[];
   /** A line of the heading, such as what is counted. */
   note?: string;
   /** Least height of a row, when more than a number is written in it. */
@@ -27,7 +29,7 @@ export interface Record {
 }
 
 /** The lines of the heading. */
-function head(words: Wording, note: string | undefined, context: SheetContext): Shape[] {
+function head(words: Source, note: string | undefined, context: SheetContext): Shape[] {
   const { widthMm } = PAPERS[context.paper];
   const left = MARGIN_MM + 2;
   const right = widthMm - MARGIN_MM - 2;
@@ -51,8 +53,12 @@ function head(words: Wording, note: string | undefined, context: SheetContext): 
 }
 
 /** One sheet to write on, for one player. Rows that do not fit go on another sheet. */
-export function recordSheets(words: Wording, record: Record, context: SheetContext): Sheet[] {
-  const { paper, languages, measure } = context;
+export function recordSheets<M extends Messages>(
+  words: Source<M>,
+  record: RecordForm<keyof M & string>,
+  context: SheetContext,
+): Sheet<'record-sheet'>[] {
+  const { paper, readings, measure } = context;
   const { widthMm, heightMm } = PAPERS[paper];
   const left = MARGIN_MM + 2;
   const width = widthMm - 2 * left;
@@ -65,7 +71,7 @@ export function recordSheets(words: Wording, record: Record, context: SheetConte
   const perPage = perColumn * columns;
   const numberMm = 9;
   const columnMm = (width - GAP_MM * (columns - 1)) / columns;
-  const sheets: Sheet[] = [];
+  const sheets: Sheet<'record-sheet'>[] = [];
   for (let first = 0; first < record.rows; first += perPage) {
     const count = Math.min(perPage, record.rows - first);
     const inColumn = Math.ceil(count / columns);
@@ -87,7 +93,7 @@ export function recordSheets(words: Wording, record: Record, context: SheetConte
       for (let column = 0; column < columns; column++) {
         const x = left + column * (columnMm + GAP_MM) + numberMm;
         const w = columnMm - numberMm;
-        const text = [...new Set(languages.map((language) => say(words, language, id)))].join(' · ');
+        const text = [...new Set(readings.map((reading) => say(reading, words, id)))].join(' · ');
         shapes.push(
           ...paragraph(text, x + from * w, top - headsMm - 1, (to - from) * w, measure, {
             sizePt: 11,
@@ -100,7 +106,7 @@ export function recordSheets(words: Wording, record: Record, context: SheetConte
         {
           material: 'record-sheet',
           name: first ? `record, sheet ${first / perPage + 1}` : 'record',
-          title: `${inEach('record', context)} · ${nameOf({ words }, languages[0] ?? 'en')}`,
+          title: `${inEach('record', context)} · ${nameOf({ words }, readings[0])}`,
           use: 'record',
         },
         [...head(words, record.note, context), ...shapes],
@@ -120,7 +126,7 @@ export function recordSheets(words: Wording, record: Record, context: SheetConte
 }
 
 /** The same record for every player. */
-export const forEachPlayer = (players: number, sheets: readonly Sheet[]): Sheet[] =>
+export const forEachPlayer = <S extends Sheet>(players: number, sheets: readonly S[]): S[] =>
   Array.from({ length: players }, () => sheets).flat();
 
 /** A box to write a number in. */

@@ -1,5 +1,6 @@
 /** Sheets of paper in millimetres, made of a few shapes. The origin is the top left corner, y grows downwards. */
 import type { Language } from '~/core/words/message';
+import type { Reading } from '~/core/words/reading';
 
 export const PAPERS = {
   letter: { name: 'Letter', widthMm: 215.9, heightMm: 279.4 },
@@ -53,9 +54,9 @@ export interface Cell {
 }
 
 /** Something that is cut out of a sheet. */
-export interface Piece extends Cell {
+export interface Piece<Material extends string = string> extends Cell {
   /** Id of its material. */
-  material: string;
+  material: Material;
   /** What tells it from its like: "7", "3 + 4", "board 2". */
   name: string;
   /** More than is needed, to fill the sheet. */
@@ -64,14 +65,14 @@ export interface Piece extends Cell {
   outline?: boolean;
 }
 
-export interface Sheet {
+export interface Sheet<Material extends string = string> {
   /** For people: "Record sheet". */
   title: string;
   widthMm: number;
   heightMm: number;
   shapes: readonly Shape[];
   /** What is cut out of it; the back of a sheet has none of its own. */
-  pieces?: readonly Piece[];
+  pieces?: readonly Piece<Material>[];
   /** This page is the back of the one before it (flip on the long edge). */
   back?: boolean;
   /** Where the square of a copy's link belongs. */
@@ -111,8 +112,8 @@ export interface Lost {
 /** What a game needs to know to draw its sheets. */
 export interface SheetContext {
   paper: Paper;
-  /** The home language first, then the school's; one language only is drawn once. */
-  languages: readonly Language[];
+  /** That of the home language first, then the school's; one language only is drawn once. */
+  readings: readonly Reading[];
   seed: number;
   measure: Measure;
   finish: Finish;
@@ -127,7 +128,7 @@ export const INK = '#1A1A1A';
 export const GREY = '#6B6B6B';
 export const PT_MM = 25.4 / 72;
 
-export const blank = (title: string, paper: Paper, shapes: Shape[]): Sheet => ({
+export const blank = (title: string, paper: Paper, shapes: Shape[]): Sheet<never> => ({
   title,
   widthMm: PAPERS[paper].widthMm,
   heightMm: PAPERS[paper].heightMm,

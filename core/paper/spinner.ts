@@ -13,9 +13,9 @@ const on = (x: number, y: number, radius: number, turn: number) => ({
 /** Equal sectors with a number each, in their order around, and how to spin below. */
 export function spinnerShapes(numbers: readonly number[], place: Cell, context: SheetContext): Shape[] {
   const how = sideBySide(
-    spokenIn('spinner.how', context).map((language) => ({
-      text: inEach('spinner.how', { languages: [language] }),
-      language,
+    spokenIn('spinner.how', context).map((reading) => ({
+      text: inEach('spinner.how', { readings: [reading] }),
+      language: reading.language,
     })),
     place,
     place.y + place.h - 5 * lineMm(12),

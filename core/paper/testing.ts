@@ -1,12 +1,26 @@
 /** What the tests of print share. */
-import { PT_MM, type Measure, type Paper, type Shape, type Sheet, type SheetContext } from './sheet';
+import type { Language } from '~/core/words/message';
+import type { Reading } from '~/core/words/reading';
+import { readingOf } from '~/core/words/readings';
+import {
+  PT_MM,
+  type Measure,
+  type Paper,
+  type Piece,
+  type Shape,
+  type Sheet,
+  type SheetContext,
+} from './sheet';
 
 /** Every letter half as wide as it is high. */
 export const evenly: Measure = (text, _font, sizePt) => text.length * sizePt * PT_MM * 0.5;
 
+/** Shipped readings of some languages. */
+export const readings = (...languages: readonly Language[]): Reading[] => languages.map(readingOf);
+
 export const contextOf = (change: Partial<SheetContext> = {}): SheetContext => ({
   paper: 'letter',
-  languages: ['es', 'en'],
+  readings: readings('es', 'en'),
   seed: 1,
   measure: evenly,
   finish: 'durable',
@@ -72,3 +86,9 @@ export const saidOn = (sheet: Pick<Sheet, 'shapes'>): string[] =>
   );
 
 export const PAPER_NAMES: readonly Paper[] = ['letter', 'a4'];
+
+/** Everything that is cut out of sheets. */
+export const piecesOn = (sheets: readonly Sheet[]) => sheets.flatMap((sheet) => sheet.pieces ?? []);
+/** Pieces without the spares that fill a sheet. */
+export const needed = (pieces: readonly Piece[]) => pieces.filter((piece) => !piece.spare);
+export const circles = (shapes: readonly Shape[]) => shapes.filter((shape) => shape.kind === 'circle');

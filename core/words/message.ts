@@ -21,10 +21,6 @@ export const wordedOr = (language: string | null | undefined): Worded =>
 export type Args = Readonly<Record<string, string | number>>;
 /** Messages of one language by their id. */
 export type Messages = Readonly<Record<string, string>>;
-/** Every worded language has every message; other languages may have some of them. */
-export type Wording<M extends Messages = Messages> = Readonly<Record<Worded, M>> &
-  Readonly<Partial<Record<Exclude<Language, Worded>, Partial<Messages>>>>;
-
 /** Digits stay the ones the pieces and cards show. */
 const LOCALES: Readonly<Record<Language, string>> = {
   en: 'en-US',
@@ -60,21 +56,6 @@ export function format(message: string, language: Language, args: Args = {}): st
   return String(compiled.format(args));
 }
 
-/** The language a message is said in: the one asked for, or English where it has no wording for it. */
-export const saidIn = (wording: Wording, language: Language, id: string): Language =>
-  wording[language]?.[id] === undefined ? 'en' : language;
-
-/**
- * Renders the message with this id; in English where the language has no wording for it. Throws RangeError for an
- * id that there is not at all.
- */
-export function say(wording: Wording, language: Language, id: string, args: Args = {}): string {
-  const used = saidIn(wording, language, id);
-  const message = wording[used]?.[id];
-  if (message === undefined) throw new RangeError(`id: there is no message "${id}"`);
-  return format(message, used, args);
-}
-
-/** The name of a game in a language; a name is plain text. */
-export const nameOf = ({ words }: { words: Wording }, language: Language): string =>
-  say(words, language, 'name');
+/** A message of a counted thing: "1 die", "2 dice". */
+export const counted = (one: string, other: string): string =>
+  `{quantity, plural, one {# ${one}} other {# ${other}}}`;

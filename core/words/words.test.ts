@@ -1,24 +1,30 @@
 import { describe, expect, it } from 'vitest';
 import { SHELF } from '~/core/games/shelf';
-import { MATERIAL_WORDS } from '~/core/materials/catalogue';
+import { MATERIAL_WORDS } from '~/core/materials/words';
 import { FAMILY_WORDS } from './family';
 import { argumentsOf, digitsIn } from './inspect';
-import { format, say, wordedOr, WORDED, type Wording } from './message';
+import { format, wordedOr, WORDED } from './message';
 import { centsIn, count, money, plain, share, unitFor } from './numbers';
 import { PRINT_WORDS } from './print';
+import { linesOf, say, type Source } from './reading';
+import { readingOf } from './readings';
+import { SHARED } from './shared';
+import { TROUBLE_WORDS } from './trouble';
 
-const WORDINGS: [string, Wording][] = [
+const SOURCES: [string, Source][] = [
+  ['troubles', TROUBLE_WORDS],
   ['family pages', FAMILY_WORDS],
   ['printed frames', PRINT_WORDS],
   ['materials', MATERIAL_WORDS],
-  ...SHELF.map((game): [string, Wording] => [game.id, game.words]),
+  ...SHELF.map((game): [string, Source] => [game.id, game.words]),
 ];
 
-describe.each(WORDINGS)('the wording of %s', (_, wording) => {
-  const ids = Object.keys(wording.en);
+describe.each(SOURCES)('the wording of %s', (_, source) => {
+  const ids = Object.keys(source.en);
+  const wording = { en: source.en, es: linesOf(readingOf('es'), source) };
 
   it('has the same lines in every language', () => {
-    for (const language of WORDED) expect(Object.keys(wording[language]).sort()).toEqual([...ids].sort());
+    for (const language of WORDED) expect(Object.keys(wording[language])).toEqual(ids);
   });
 
   it('takes the same arguments in every language', () => {
@@ -38,10 +44,23 @@ describe.each(WORDINGS)('the wording of %s', (_, wording) => {
   });
 });
 
+describe.each(['es', 'pt', 'ar'] as const)('the messages in %s', (language) => {
+  it('all belong to a line of the source', () => {
+    const sources = new Map(SOURCES.map(([, source]) => [source.id, source]));
+    for (const [id, messages] of Object.entries(readingOf(language).wording))
+      for (const message of Object.keys(messages))
+        expect([id, message, message in ((id === 'shared' ? SHARED : sources.get(id))?.en ?? {})]).toEqual([
+          id,
+          message,
+          true,
+        ]);
+  });
+});
+
 describe('messages', () => {
   it('agree in number', () => {
     const ask = (quantity: number) =>
-      WORDED.map((language) => say(MATERIAL_WORDS, language, 'pencil', { quantity }));
+      WORDED.map((language) => say(readingOf(language), MATERIAL_WORDS, 'pencil', { quantity }));
     expect(ask(1)).toEqual(['1 pencil', '1 lápiz']);
     expect(ask(2)).toEqual(['2 pencils', '2 lápices']);
   });
@@ -52,7 +71,7 @@ describe('messages', () => {
   });
 
   it('refuse what they do not have', () => {
-    expect(() => say(FAMILY_WORDS, 'en', 'nope')).toThrow(/nope/);
+    expect(() => say(readingOf('en'), FAMILY_WORDS as Source, 'nope')).toThrow(/nope/);
     expect(() => format('{missing}', 'en')).toThrow(/missing/);
   });
 

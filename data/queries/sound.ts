@@ -1,11 +1,9 @@
-/** Saved settings as they are read: checked and completed by today's schema, or marked as what cannot be opened. */
-import { LRUCache } from 'lru-cache';
-import { gameFor } from '~/core/own/open';
-import { checkParams } from '~/core/games/kit/params';
+/** Saved settings as they are read: opened by today's games, or marked as what cannot be opened. */
 import type { Params } from '~/core/games/kit/types';
 import type { KitPlan } from '~/core/kits/recipe';
-import { closedRules, isClosed } from '~/core/own/closed';
+import { closedRules, isClosed, whyClosed } from '~/core/own/closed';
 import type { OwnGame } from '~/core/own/definition';
+import { gameFor, open } from '~/core/own/open';
 
 interface Setting {
   gameId: string;
@@ -14,32 +12,12 @@ interface Setting {
   own?: OwnGame | null;
 }
 
-const WHY = 'its saved setting does not fit the game any more. Save it anew on the game bench.';
-const known = new LRUCache<string, { params: Params; own?: OwnGame }>({ max: 2000 });
-
-/** The setting with parameters that its game takes; where there are none, with rules that say that it cannot be opened. */
+/** The setting with the parameters its game is opened with; where it cannot be, with rules that say so. */
 export function sound<S extends Setting>(setting: S): S {
-  const { gameId, name, params, own } = setting;
-  const key = JSON.stringify([gameId, name, params, own ?? null]);
-  let read = known.get(key);
-  if (!read) {
-    read = soundOf(setting);
-    known.set(key, read);
-  }
-  return { ...setting, ...read };
-}
-
-function soundOf({ gameId, name, params, own }: Setting): { params: Params; own?: OwnGame } {
-  const ref = own ? { gameId, own } : { gameId };
-  const game = gameFor(ref);
-  if (isClosed(game)) return own ? { params: {} } : { params: {}, own: closedRules(name, WHY) };
-  try {
-    const checked = checkParams(game, params);
-    if (checked.ok) return { params: checked.value };
-  } catch {
-    // Its own rules cannot make sense of it.
-  }
-  return { params: {}, own: closedRules(name, WHY) };
+  const { game, params } = open(setting);
+  if (!isClosed(game)) return { ...setting, params };
+  const closed = setting.own && isClosed(gameFor(setting));
+  return { ...setting, params, ...(closed ? {} : { own: closedRules(setting.name, whyClosed(game)) }) };
 }
 
 /** A plan with settings that can be opened, as a copy was built by it. */

@@ -2,10 +2,12 @@ import { desc, eq, inArray, sql } from 'drizzle-orm';
 import { same } from '~/core/check/merge';
 import { SHELF } from '~/core/games/shelf';
 import { gameFor } from '~/core/own/open';
-import type { Game } from '~/core/games/kit/types';
+import type { Game } from '~/core/games/kit/game';
 import { ownGameId } from '~/core/own/game';
 import { lineKey, type LineChecks } from '~/core/words/checks';
-import { nameOf, WORDED, type Worded } from '~/core/words/message';
+import { WORDED, type Worded } from '~/core/words/message';
+import { linesOf, messageIn, nameOf } from '~/core/words/reading';
+import { readingOf } from '~/core/words/readings';
 import { db, transaction, type Queryable } from '../db';
 import { person, wordingCheck } from '../schema';
 import { log } from './changes';
@@ -47,7 +49,7 @@ const latest = (games: readonly Game[], from: Queryable = db()): Promise<Row[]> 
 function holding(game: Game, rows: readonly Row[]): LineChecks {
   const checks: LineChecks = {};
   for (const { messageId, language, message, right, note, by } of rows)
-    if (game.words[language as Worded]?.[messageId] === message)
+    if (messageIn(readingOf(language as Worded), game.words, messageId) === message)
       checks[lineKey(messageId, language)] = { right, note, by: by ?? 'someone' };
   return checks;
 }
@@ -69,7 +71,11 @@ async function insertChecks(
   await tx
     .insert(wordingCheck)
     .values(
-      rows.map((row) => ({ ...row, gameId: game.id, message: game.words[row.language][row.messageId]! })),
+      rows.map((row) => ({
+        ...row,
+        gameId: game.id,
+        message: messageIn(readingOf(row.language), game.words, row.messageId)!,
+      })),
     );
   await log(tx, {
     thing: 'wording',
@@ -149,10 +155,10 @@ async function uncheckedIn(games: readonly Game[]): Promise<Unchecked[]> {
       rows.filter((row) => row.gameId === game.id),
     );
     return WORDED.filter((language) => language !== 'en').map((language) => {
-      const ids = Object.keys(game.words[language]);
+      const ids = Object.keys(linesOf(readingOf(language), game.words));
       return {
         gameId: game.id,
-        name: nameOf(game, 'en'),
+        name: nameOf(game),
         language,
         lines: ids.length,
         unchecked: ids.filter((id) => !checks[lineKey(id, language)]?.right).length,

@@ -2,6 +2,8 @@
 import { gameFor, type GameRef } from '~/core/own/open';
 import type { ShelfEntry } from '~/core/games/shelf/catalogue';
 import { closedGame } from '~/core/own/closed';
+import { nameOf } from '~/core/words/reading';
+import { readingOf } from '~/core/words/readings';
 import { entryOf, shelf } from '../threads';
 
 let entries: Promise<ShelfEntry[]> | undefined;
@@ -20,11 +22,12 @@ export async function ownEntry(ref: GameRef): Promise<ShelfEntry> {
   try {
     return await entryOf(ref);
   } catch {
-    const { id, words, traits } = closedGame(
-      ref.gameId,
-      gameFor(ref).words.en.name ?? '',
-      'it takes too long.',
-    );
-    return { gameId: id, names: [words.en.name!, words.es.name!], traits, presets: [] };
+    const { id, words, traits } = closedGame(ref.gameId, nameOf(gameFor(ref)), 'it takes too long.');
+    return {
+      gameId: id,
+      names: [nameOf({ words }), nameOf({ words }, readingOf('es'))],
+      traits,
+      presets: [],
+    };
   }
 }

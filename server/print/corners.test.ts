@@ -1,9 +1,10 @@
+import { settle, type Game } from '~/core/games/kit/game';
 import { describe, expect, it } from 'vitest';
 import type { TSchema } from '@sinclair/typebox';
 import { pick, seeded, type Random } from '~/core/chance/random';
 import { SHELF } from '~/core/games/shelf';
-import { checkParams } from '~/core/games/kit/params';
-import type { Game, Params } from '~/core/games/kit/types';
+import { check } from '~/core/games/kit/check';
+import type { Params } from '~/core/games/kit/types';
 import { CannotPrint, GREY, MARGIN_MM, PAPERS, type Sheet } from '~/core/paper/sheet';
 import { boxOf, contextOf, overlap, PAPER_NAMES, type Box } from '~/core/paper/testing';
 import { measure } from './fonts';
@@ -44,8 +45,8 @@ function* corners(game: Game, tries: number): Generator<Params> {
         .filter(([name]) => name !== 'missing')
         .map(([name, schema]) => [name, edge(schema, random)]),
     );
-    const checked = checkParams(game, { ...game.presets[0]!.params, ...params });
-    if (checked.ok) yield checked.value;
+    const checked = check(game, { ...game.presets[0]!.params, ...params });
+    if (checked.ok) yield checked.value.params;
   }
 }
 
@@ -98,7 +99,7 @@ describe.each(SHELF)('at the edges of its knobs, $id', (game) => {
     for (const params of corners(game, 40))
       for (const paper of PAPER_NAMES) {
         try {
-          const sheets = game.sheets(params, contextOf({ paper, measure, fill: true }));
+          const sheets = settle(game, params).sheets(contextOf({ paper, measure, fill: true }));
           printed++;
           for (const sheet of sheets)
             expect([JSON.stringify(params), sheet.title, faultsOf(sheet, paper)]).toEqual([

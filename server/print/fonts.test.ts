@@ -1,3 +1,4 @@
+import { settle, startOf } from '~/core/games/kit/game';
 import { execFileSync } from 'node:child_process';
 import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
@@ -8,7 +9,9 @@ import { SHELF } from '~/core/games/shelf';
 import { blank, PT_MM, type FontName } from '~/core/paper/sheet';
 import { breakLines, line } from '~/core/paper/text';
 import { FAMILY_WORDS } from '~/core/words/family';
-import { say } from '~/core/words/message';
+import { readings } from '~/core/paper/testing';
+import { say } from '~/core/words/reading';
+import { readingOf } from '~/core/words/readings';
 import { measure } from './fonts';
 import { pdfOf } from './pdf';
 
@@ -18,10 +21,10 @@ afterAll(() => rmSync(folder, { recursive: true }));
 const FONTS: readonly FontName[] = ['body', 'bold', 'display'];
 /** Lines that families read, in English and Spanish. */
 const LINES = SHELF.flatMap((game) => {
-  const [{ params }] = game.presets as [(typeof game.presets)[0]];
-  return game
-    .steps(params)
-    .flatMap(({ id, args }) => [say(game.words, 'en', id, args), say(game.words, 'es', id, args)]);
+  const steps = settle(game, startOf(game)).steps();
+  return readings('en', 'es').flatMap((reading) =>
+    steps.map(({ id, args }) => say(reading, game.words, id, args)),
+  );
 });
 
 describe('the measure of a line', () => {
@@ -77,7 +80,7 @@ describe('the measure of a line', () => {
 
   it('holds for Arabic whatever stands beside it', () => {
     for (const id of ['smallParts', 'childDid', 'players'] as const) {
-      const text = say(FAMILY_WORDS, 'ar', id, { years: 3, players: 2 });
+      const text = say(readingOf('ar'), FAMILY_WORDS, id, { years: 3, players: 2 });
       const alone = measure(text, 'body', 12);
       expect(alone).toBeGreaterThan(10);
       const beside = measure(`${text} · yes`, 'body', 12);

@@ -1,14 +1,16 @@
 /** A print order read from an address, so that what is previewed is what is printed. */
 import { checkForm, type FieldErrors } from '~/core/check/check';
 import { gameFor } from '~/core/own/open';
-import type { Game } from '~/core/games/kit/types';
+import type { Game } from '~/core/games/kit/game';
 import { LABEL_STOCKS, labelStockSchema, type LabelOrder, type LabelStockName } from '~/core/pack/stock';
 import { PACK_ITEMS, PACK_SCOPES, USUAL_ITEMS, type PackItem, type PackScope } from '~/core/pack/choices';
 import { missingWording, type PackOrder, type PieceChoice } from '~/core/pack/pack';
 import type { Printing } from '~/core/pack/cost';
 import { CUTS, FINISHES, PAPERS, type Cuts, type Finish, type Lost, type Paper } from '~/core/paper/sheet';
 import { showTag } from '~/core/kits/tag';
-import { type Language, LANGUAGES, nameOf } from '~/core/words/message';
+import { LANGUAGES, type Language } from '~/core/words/message';
+import { nameOf } from '~/core/words/reading';
+import { readingOf } from '~/core/words/readings';
 import { listCopies, type CopyRow } from '~/data/queries/kits';
 import { schoolMark, type School } from '~/data/queries/people';
 import { checkedLanguages } from '~/data/queries/words';
@@ -173,13 +175,13 @@ export async function uncheckedIn(order: PrintOrder): Promise<string[]> {
   const checked = await checkedLanguages(games);
   const names = games
     .filter(({ id }) => !(checked[id] as readonly Language[]).includes(home))
-    .map((game) => nameOf(game, 'en'));
+    .map((game) => nameOf(game));
   return [...new Set(names)];
 }
 
 /** Games of this order that have lines without wording in the home language. */
 export function missingIn(order: PrintOrder): { game: string; lines: number }[] {
   const plans = new Map(order.copies.map((copy) => [copy.buildRunId, copy.plan]));
-  const all = [...plans.values()].flatMap((plan) => missingWording(plan, order.home));
+  const all = [...plans.values()].flatMap((plan) => missingWording(plan, readingOf(order.home)));
   return [...new Map(all.map((one) => [one.game, one])).values()];
 }

@@ -1,3 +1,6 @@
+import { readingOf } from '~/core/words/readings';
+import type { MaterialId } from '~/core/materials/catalogue';
+import { settle, startOf } from '~/core/games/kit/game';
 import { describe, expect, it } from 'vitest';
 import { SHELF } from '~/core/games/shelf';
 import { newOwnGame } from '~/core/own/definition';
@@ -15,7 +18,7 @@ import {
   type SheetContext,
 } from '~/core/paper/sheet';
 import { LABEL_STOCKS } from '~/core/pack/stock';
-import { boxOf, overlap, PAPER_NAMES, saidOn, type Box } from '~/core/paper/testing';
+import { boxOf, overlap, PAPER_NAMES, saidOn, type Box, readings } from '~/core/paper/testing';
 import type { Language } from '~/core/words/message';
 import { measure } from './fonts';
 
@@ -31,7 +34,7 @@ const every = SHELF.flatMap((game) =>
 );
 const EVERYTHING = Object.keys(PACK_ITEMS) as PackItem[];
 const CONTEXT: Omit<SheetContext, 'paper'> = {
-  languages: ['es', 'en'],
+  readings: readings('es', 'en'),
   seed: 1,
   measure,
   finish: 'plain',
@@ -104,7 +107,12 @@ describe.each(PAPER_NAMES)('packs on %s', (paper) => {
     'do so in %s too, with crop marks and no spares',
     (...languages) => {
       for (const variant of every.filter((one, i) => one.gameId !== every[i - 1]?.gameId)) {
-        const sheets = pack(planFor([variant], 2), paper, {}, { languages, cuts: 'marks', fill: false });
+        const sheets = pack(
+          planFor([variant], 2),
+          paper,
+          {},
+          { readings: readings(...languages), cuts: 'marks', fill: false },
+        );
         for (const sheet of sheets)
           expect(faultsOf(sheet, paper, `${variant.gameId} in ${languages.join()}`)).toEqual([]);
       }
@@ -210,7 +218,7 @@ describe('a pack', () => {
       planFor([spill]),
       'letter',
       { items: ['instructions'] },
-      { languages: ['ar', 'en'] },
+      { readings: readings('ar', 'en') },
     );
     const words = arabic!.shapes.filter((shape) => shape.kind === 'text');
     const play = words.find((shape) => shape.text === 'اللعب')!;
@@ -223,7 +231,12 @@ describe('a pack', () => {
 
   it('says what no fluent reader has checked, and what has no wording', () => {
     const said = (languages: Language[], checked = {}) =>
-      pack(planFor([spill]), 'letter', { items: ['instructions'], checked }, { languages })
+      pack(
+        planFor([spill]),
+        'letter',
+        { items: ['instructions'], checked },
+        { readings: readings(...languages) },
+      )
         .flatMap(saidOn)
         .join(' ');
     expect(said(['es', 'en'])).toContain('aún no revisado');
@@ -231,17 +244,16 @@ describe('a pack', () => {
     expect(said(['en'])).not.toContain('EN ·');
     expect(said(['ar', 'en'])).toContain('EN · Shake the cup');
     expect(said(['es', 'en'])).not.toContain('EN ·');
-    const game = SHELF[0]!;
-    const lines = missingLines(game, game.presets[0]!.params, 'pt');
+    const lines = missingLines(settle(SHELF[0]!, startOf(SHELF[0]!)), readingOf('pt'));
     expect(lines).toEqual(expect.arrayContaining(['name', 'goal', 'turn.spill']));
-    expect(missingWording(planFor([spill]), 'pt')).toEqual([
+    expect(missingWording(planFor([spill]), readingOf('pt'))).toEqual([
       { game: 'Two-Tone Spill', language: 'Portuguese', lines: lines.length },
     ]);
-    expect(missingWording(planFor([spill]), 'es')).toEqual([]);
+    expect(missingWording(planFor([spill]), readingOf('es'))).toEqual([]);
   });
 
   it('prints the parts of a game of one’s own that follow from its rules', () => {
-    const part = (material: string, times: number) => ({ material, times, each: 'game' as const });
+    const part = (material: MaterialId, times: number) => ({ material, times, each: 'game' as const });
     const own = {
       ...newOwnGame(),
       name: { en: 'Spin', es: 'Giro' },
@@ -276,7 +288,7 @@ describe('the slip', () => {
       paper,
       { items: ['slip'] },
       {
-        languages: home === 'en' ? ['en'] : [home, 'en'],
+        readings: home === 'en' ? readings('en') : readings(home, 'en'),
       },
     );
     const [slip] = page!.pieces!;
@@ -340,7 +352,7 @@ describe('labels', () => {
     expect(recipeOf(full).parts.length).toBeGreaterThanOrEqual(24);
     for (const paper of PAPER_NAMES)
       for (const languages of [['es', 'en'], ['ar', 'en'], ['en']] as Language[][])
-        for (const sheet of pack(full, paper, { items: ['labels'] }, { languages }))
+        for (const sheet of pack(full, paper, { items: ['labels'] }, { readings: readings(...languages) }))
           expect(faultsOf(sheet, paper, `a full basket in ${languages.join()}`)).toEqual([]);
     const boxes = pack(full, 'a4', { items: ['labels'] }).flatMap(({ shapes }) =>
       shapes.filter((shape) => shape.kind === 'rect' && shape.width === 3),

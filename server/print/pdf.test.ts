@@ -1,3 +1,4 @@
+import { readingOf } from '~/core/words/readings';
 import { execFileSync } from 'node:child_process';
 import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
@@ -27,7 +28,7 @@ const about = (language: Language = 'es') => ({
 });
 const context = (paper: Paper, languages: Language[] = ['es', 'en']): SheetContext => ({
   paper,
-  languages,
+  readings: languages.map(readingOf),
   seed: 1,
   measure,
   finish: 'durable',

@@ -2,8 +2,7 @@
 import { printCost, workOf, type PrintCost, type Printing, type Work } from '~/core/pack/cost';
 import { packOf, piecesOf, type PackOrder, type PieceChoice } from '~/core/pack/pack';
 import { CannotPrint, forTwoSides, type Sheet } from '~/core/paper/sheet';
-import { measure } from './fonts';
-import type { Task } from './task';
+import { contextOf, type Task } from './task';
 
 export interface Preview {
   /** Pages of the first copy of each kit, as one-sided printing gives them. */
@@ -27,7 +26,7 @@ export function layOut(task: Asked): Preview {
   try {
     const packs = task.packs.map((order) => ({
       order,
-      pack: packOf(order, { ...task.context, measure }),
+      pack: packOf(order, contextOf(task.context)),
       first: order.copies[0],
     }));
     const bags = task.packs.every(({ scope }) => scope === 'each');
@@ -63,4 +62,4 @@ export function layOut(task: Asked): Preview {
 
 /** Every piece that can be printed again by itself, of the kits in this order. */
 export const piecesIn = ({ plans, context }: Pieces): PieceChoice[] =>
-  plans.flatMap((plan) => piecesOf(plan, { ...context, measure }));
+  plans.flatMap((plan) => piecesOf(plan, contextOf(context)));

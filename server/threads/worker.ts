@@ -2,6 +2,7 @@
 import type { MessagePort } from 'node:worker_threads';
 import { QUICK } from '~/core/chance/simulate';
 import { SHELF } from '~/core/games/shelf';
+import { faultsOf, settle } from '~/core/games/kit/game';
 import { gameFor, type GameRef } from '~/core/own/open';
 import { entryOf, type ShelfEntry } from '~/core/games/shelf/catalogue';
 import type { Assumptions, Params, Reckoning } from '~/core/games/kit/types';
@@ -49,7 +50,7 @@ export function reckoning(asked: {
   assumptions: Assumptions;
 }): Reckoning | undefined {
   const game = gameFor(asked.ref);
-  return Object.keys(game.faults(asked.params)).length
+  return Object.keys(faultsOf(game, asked.params)).length
     ? undefined
-    : game.reckon(asked.params, asked.assumptions, QUICK);
+    : settle(game, asked.params).reckon(asked.assumptions, QUICK);
 }

@@ -1,5 +1,6 @@
+import { settle, startOf } from '~/core/games/kit/game';
 import { afterAll, beforeEach, describe, expect, it } from 'vitest';
-import { gameOf, SHELF } from '~/core/games/shelf';
+import { SHELF } from '~/core/games/shelf';
 import { gameFor } from '~/core/own/open';
 import { newOwnGame, type OwnGame } from '~/core/own/definition';
 import { ownGameId } from '~/core/own/game';
@@ -117,7 +118,7 @@ describe('games of the school', () => {
     const id = await keep('Ferry Load');
     expect(await wordedGames()).toHaveLength(SHELF.length + 1);
     const game = gameFor(await requireGame(ownGameId(id)));
-    const lines = Object.keys(game.words.es);
+    const lines = Object.keys(game.words.en);
     expect((await uncheckedLines()).find((one) => one.gameId === game.id)).toMatchObject({
       name: 'Ferry Load',
       unchecked: lines.length,
@@ -165,7 +166,7 @@ describe('the entries of the shelf', () => {
     const entries = await shelfEntries();
     expect(entries.map((entry) => entry.gameId)).toEqual(SHELF.map((game) => game.id));
     const spill = entries[0]!.presets[0]!;
-    const { length, skills } = gameOf('two-tone-spill').reckon(gameOf('two-tone-spill').presets[0]!.params, {
+    const { length, skills } = settle(SHELF[0]!, startOf(SHELF[0]!)).reckon({
       ageBand: spill.ageBand,
       secondsPerTurn: 30,
     });

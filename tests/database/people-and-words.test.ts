@@ -309,7 +309,7 @@ describe('wording', () => {
   it('is checked line by line, and anew when a line changes', async () => {
     const { people } = await smallSchool();
     const game = gameOf('two-tone-spill');
-    const ids = Object.keys(game.words.es);
+    const ids = Object.keys(game.words.en);
     const rows = (messageIds: string[], right: boolean) =>
       messageIds.map((messageId) => ({
         messageId,

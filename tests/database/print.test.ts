@@ -75,7 +75,7 @@ describe('a print order', () => {
     expect(await uncheckedIn(await order(asked))).toEqual(['Two-Tone Spill']);
     expect(await uncheckedIn(await order(`${asked}&home=en`))).toEqual([]);
     expect(await textOf(asked)).toContain('no revisado');
-    const ids = Object.keys(gameOf('two-tone-spill').words.es);
+    const ids = Object.keys(gameOf('two-tone-spill').words.en);
     await addLineChecks(
       gameOf('two-tone-spill'),
       ids.map((messageId) => ({

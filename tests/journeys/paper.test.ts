@@ -1,3 +1,4 @@
+import { readings } from '~/core/paper/testing';
 import { execFileSync } from 'node:child_process';
 import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
@@ -54,7 +55,7 @@ function pages(
       checked: {},
       copies: [{ tag: 'K7M4W', link: 'http://127.0.0.1/p/abcdefghijklmnopqrstuv' }],
     },
-    { paper, languages: [home, 'en'], seed: 1, measure, finish, cuts: 'shared', fill: true },
+    { paper, readings: readings(home, 'en'), seed: 1, measure, finish, cuts: 'shared', fill: true },
   ).filter(({ shapes }) => shapes.length > 0);
 }
 

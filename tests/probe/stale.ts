@@ -157,7 +157,7 @@ export async function staleForms(field: Field, size: number): Promise<Row> {
     const reader = await field.visitor('Reader', 1);
     const path = '/word/two-tone-spill?language=es';
     const [ours, readers] = [await one.form(path, 'had goal'), await reader.form(path, 'had goal')];
-    const ids = Object.keys(gameOf('two-tone-spill').words.es).slice(0, 6);
+    const ids = Object.keys(gameOf('two-tone-spill').words.en).slice(0, 6);
     await reader.post(path, {
       ...readers,
       ...Object.fromEntries(ids.slice(0, 5).map((id) => [`right ${id}`, 'yes'])),

@@ -1,3 +1,4 @@
+import { settle, startOf } from '~/core/games/kit/game';
 import { gameFor } from '~/core/own/open';
 import { assume } from '~/core/games/kit/types';
 import { type OwnGame } from '~/core/own/definition';
@@ -24,7 +25,7 @@ export function OwnGameAnswer({ own }: { own: OwnGame }) {
       </Margin>
     );
   const game = gameFor({ gameId: 'own-draft', own: filled });
-  const reckoning = game.reckon(game.presets[0]!.params, assume(own.ageBand));
+  const reckoning = settle(game, startOf(game)).reckon(assume(own.ageBand));
   return (
     <>
       <Margin label="Reckonings">

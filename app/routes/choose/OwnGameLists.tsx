@@ -1,3 +1,4 @@
+import type { MaterialId } from '~/core/materials/catalogue';
 import { ArrowDown, ArrowUp, Plus, Trash2 } from 'lucide-react';
 import styled from 'styled-components';
 import type { FieldErrors } from '~/core/check/check';
@@ -55,7 +56,7 @@ export function OwnParts({ own, change }: ListProps) {
               name={`material-${i}`}
               label="Part"
               value={one.material}
-              onChange={(material) => part(i, { material })}
+              onChange={(material) => part(i, { material: material as MaterialId })}
               options={optionsOf(OWN_MATERIALS)}
             />
             <NumberBox

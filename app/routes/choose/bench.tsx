@@ -1,22 +1,18 @@
 import { Feather, Scale, Sprout } from 'lucide-react';
+import { useMemo } from 'react';
 import { data, redirect } from 'react-router';
 import { checkForm, type FieldErrors } from '~/core/check/check';
 import { readJson } from '~/core/check/keepable';
-import { knobs } from '~/core/games/kit/knobs';
+import { check } from '~/core/games/kit/check';
+import { fitted, settle, type Game, type Variant } from '~/core/games/kit/game';
 import { gameFor } from '~/core/own/open';
-import { checkParams } from '~/core/games/kit/params';
-import {
-  AGE_BANDS,
-  assume,
-  SECONDS_PER_TURN,
-  type AgeBand,
-  type Game,
-  type Params,
-} from '~/core/games/kit/types';
+import { AGE_BANDS, assume, SECONDS_PER_TURN, type AgeBand, type Params } from '~/core/games/kit/types';
 import { variantSchema } from '~/core/kits/forms';
 import { isClosed } from '~/core/own/closed';
 import { storedId } from '~/core/own/game';
-import { nameOf, say, WORDED } from '~/core/words/message';
+import { LANGUAGES } from '~/core/words/message';
+import { ENGLISH, excerpt, nameOf, say, type Reading } from '~/core/words/reading';
+import { readingOf } from '~/core/words/readings';
 import { archiveVariant, createVariant, findVariant } from '~/data/queries/kits';
 import { requireGame } from '~/server/games/find';
 import { requireRole } from '~/server/people/session';
@@ -42,7 +38,7 @@ import { SaveVariant, type Setting } from './SaveVariant';
 import type { Route } from './+types/bench';
 
 export const meta: Route.MetaFunction = ({ loaderData }) => [
-  { title: `${loaderData ? nameOf(gameFor(loaderData.gameRef), 'en') : 'Game'} · Fern Basket` },
+  { title: `${loaderData ? nameOf(gameFor(loaderData.gameRef)) : 'Game'} · Fern Basket` },
 ];
 
 /** The game of an address. A variant of a game of the school's own keeps the rules it was saved with. */
@@ -72,6 +68,7 @@ export async function loader({ request, params }: Route.LoaderArgs) {
     name: variant?.name ?? '',
     ageBand,
     params: start.params,
+    readings: [ENGLISH, excerpt(readingOf('es'), game.words)],
   };
 }
 
@@ -93,7 +90,7 @@ export async function action({ request, params }: Route.ActionArgs) {
   } catch {
     input = undefined;
   }
-  const settings = checkParams(gameFor(gameRef), input);
+  const settings = check(gameFor(gameRef), input);
   const errors: FieldErrors = {
     ...(about.ok ? {} : about.errors),
     ...(settings.ok ? {} : { params: Object.values(settings.errors).join(' ') }),
@@ -105,7 +102,7 @@ export async function action({ request, params }: Route.ActionArgs) {
   const saved = await createVariant({
     gameId: params.gameId,
     ...about.value,
-    params: settings.value,
+    params: settings.value.params,
     ...(gameRef.own ? { own: gameRef.own } : {}),
     createdBy: person.id,
   });
@@ -126,7 +123,14 @@ export default function BenchPage({ loaderData }: Route.ComponentProps) {
   return <Bench key={`${loaderData.gameRef.gameId} ${loaderData.chosen}`} {...loaderData} />;
 }
 
-function Bench({ gameRef, chosen, variantId, first, ...start }: Route.ComponentProps['loaderData']) {
+function Bench({
+  gameRef,
+  chosen,
+  variantId,
+  first,
+  readings,
+  ...start
+}: Route.ComponentProps['loaderData']) {
   const game = gameFor(gameRef);
   const { gameId } = gameRef;
   const initial: Setting = {
@@ -140,10 +144,14 @@ function Bench({ gameRef, chosen, variantId, first, ...start }: Route.ComponentP
     set,
     forget,
     restored,
-  } = useRemembered<Setting>(`bench ${gameId} ${chosen}`, initial);
+  } = useRemembered<Setting>(`bench ${gameId} ${chosen}`, initial, (kept) => ({
+    params: fitted(game, kept.params, start.params),
+    ageBand: Object.hasOwn(AGE_BANDS, kept.ageBand) ? kept.ageBand : initial.ageBand,
+    secondsPerTurn: kept.secondsPerTurn > 0 ? kept.secondsPerTurn : initial.secondsPerTurn,
+    name: typeof kept.name === 'string' ? kept.name : initial.name,
+  }));
   const { ageBand, secondsPerTurn } = setting;
-  // A setting kept in this browser from before the game got another knob is completed.
-  const params = { ...start.params, ...setting.params };
+  const params = setting.params;
   const reckoned = useReckoning(
     gameRef,
     params,
@@ -155,6 +163,7 @@ function Bench({ gameRef, chosen, variantId, first, ...start }: Route.ComponentP
     },
   );
   const { reckoning, errors } = reckoned;
+  const variant = useMemo(() => (reckoning ? settle(game, params) : undefined), [game, params, reckoning]);
   const turn = (change: Params): void => set((old) => ({ ...old, params: { ...old.params, ...change } }));
   const reset = (): void => {
     set(initial);
@@ -166,8 +175,8 @@ function Bench({ gameRef, chosen, variantId, first, ...start }: Route.ComponentP
   return (
     <Workplace>
       <Stack>
-        <Heading title={nameOf(game, 'en')} action={<GameDrawing shapes={game.drawing} width={120} />}>
-          {reckoning ? say(game.words, 'en', 'goal', game.about(params)) : 'This setting does not work yet.'}
+        <Heading title={nameOf(game)} action={<GameDrawing shapes={game.drawing} width={120} />}>
+          {variant ? say(ENGLISH, game.words, 'goal', variant.about()) : 'This setting does not work yet.'}
         </Heading>
         {restored && (
           <Said
@@ -185,7 +194,7 @@ function Bench({ gameRef, chosen, variantId, first, ...start }: Route.ComponentP
         <Presets game={game} chosen={chosen} />
         <Sheet aria-label="Knobs">
           <Stack>
-            <Knobs knobs={knobs(game.schema)} params={params} errors={errors} onTurn={turn} />
+            <Knobs knobs={game.knobs} params={params} errors={errors} onTurn={turn} />
             <Row>
               <Button quiet isDisabled={!easier} onPress={() => easier && turn(easier.params)}>
                 <Feather size={18} aria-hidden /> Easier{easier && `: ${lower(easier.label)}`}
@@ -211,7 +220,7 @@ function Bench({ gameRef, chosen, variantId, first, ...start }: Route.ComponentP
             {Object.values(errors).join(' ')} What you set is kept.
           </Said>
         )}
-        {reckoning && (
+        {reckoning && variant && (
           <>
             <Sheet aria-labelledby="length">
               <Stack $gap="0.7rem">
@@ -266,28 +275,28 @@ function Bench({ gameRef, chosen, variantId, first, ...start }: Route.ComponentP
                 </Stack>
               </Sheet>
             </Row>
-            {game.solve && (
+            {game.solves && (
               <Sheet aria-labelledby="solver">
                 <h2 id="solver">Try a layout</h2>
                 <OnceAlive height={300}>
-                  <Solver game={game} params={params} />
+                  <Solver variant={variant} />
                 </OnceAlive>
               </Sheet>
             )}
-            {game.peek && (
+            {game.peeks && (
               <Sheet aria-labelledby="trainer">
                 <h2 id="trainer">Show it on the screen</h2>
-                <Trainer game={game} params={params} />
+                <Trainer variant={variant} readings={readings} />
               </Sheet>
             )}
             <Sheet aria-labelledby="rehearse">
               <h2 id="rehearse">Rehearse a play</h2>
-              <Rehearsal game={game} params={params} />
+              <Rehearsal variant={variant} readings={readings} />
             </Sheet>
             <Sheet aria-labelledby="told">
               <h2 id="told">How it is told</h2>
               <Faint>Spanish is not yet checked by a fluent reader unless the words desk says so.</Faint>
-              <Told game={game} params={params} />
+              <Told variant={variant} readings={readings} />
             </Sheet>
           </>
         )}
@@ -316,22 +325,22 @@ function Bench({ gameRef, chosen, variantId, first, ...start }: Route.ComponentP
 
 const lower = (text: string): string => text.charAt(0).toLowerCase() + text.slice(1);
 
-/** The presets by the school they follow. */
+/** The presets by the tradition they follow. */
 function Presets({ game, chosen }: { game: Game; chosen: string }) {
   return (
     <Row $gap="0.5rem 1.6rem">
-      {[...new Set(game.presets.map((preset) => preset.school))].map((school) => (
-        <Stack key={school} $gap="0.3rem">
-          {school && <strong>Where {school}</strong>}
+      {[...new Set(game.presets.map((preset) => preset.tradition))].map((tradition) => (
+        <Stack key={tradition} $gap="0.3rem">
+          {tradition && <strong>Where {tradition}</strong>}
           <Row $gap="0.4rem">
             {game.presets
-              .filter((preset) => preset.school === school)
+              .filter((preset) => preset.tradition === tradition)
               .map((preset) => (
                 <ButtonLink
                   key={preset.id}
                   quiet={preset.id !== chosen}
                   href={`/choose/${game.id}?preset=${preset.id}`}
-                  aria-label={[preset.name, school].filter(Boolean).join(', ')}
+                  aria-label={[preset.name, tradition].filter(Boolean).join(', ')}
                 >
                   {preset.name}
                 </ButtonLink>
@@ -344,22 +353,22 @@ function Presets({ game, chosen }: { game: Game; chosen: string }) {
 }
 
 /** The steps side by side, the same step on the same line. */
-const Told = ({ game, params }: { game: Game; params: Params }) => (
+const Told = ({ variant, readings }: { variant: Variant; readings: readonly Reading[] }) => (
   <TableFrame>
     <table>
       <thead>
         <tr>
-          {WORDED.map((language) => (
-            <th key={language}>{language === 'en' ? 'English' : 'Español'}</th>
+          {readings.map(({ language }) => (
+            <th key={language}>{LANGUAGES[language].own}</th>
           ))}
         </tr>
       </thead>
       <tbody>
-        {game.steps(params).map((step) => (
+        {variant.steps().map((step) => (
           <tr key={step.id}>
-            {WORDED.map((language) => (
-              <td key={language} lang={language}>
-                {say(game.words, language, step.id, step.args)}
+            {readings.map((reading) => (
+              <td key={reading.language} lang={reading.language}>
+                {say(reading, variant.game.words, step.id, step.args)}
               </td>
             ))}
           </tr>

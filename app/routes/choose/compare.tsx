@@ -1,10 +1,10 @@
 import { useNavigate } from 'react-router';
 import styled from 'styled-components';
-import { knobs, type Knob } from '~/core/games/kit/knobs';
+import { check } from '~/core/games/kit/check';
+import type { Knob } from '~/core/games/kit/knobs';
 import { SHELF } from '~/core/games/shelf';
 import { gameFor, type GameRef } from '~/core/own/open';
 import { readJson } from '~/core/check/keepable';
-import { checkParams } from '~/core/games/kit/params';
 import {
   AGE_BANDS,
   assume,
@@ -15,7 +15,7 @@ import {
 } from '~/core/games/kit/types';
 import { materialOf } from '~/core/materials/catalogue';
 import { ownGameId } from '~/core/own/game';
-import { nameOf } from '~/core/words/message';
+import { nameOf } from '~/core/words/reading';
 import { plain } from '~/core/words/numbers';
 import { listOwnGames } from '~/data/queries/games';
 import { findVariant, listVariants } from '~/data/queries/kits';
@@ -68,30 +68,30 @@ async function sideOf(key: string): Promise<Side> {
     } catch {
       throw notFound('This setting');
     }
-    const checked = checkParams(game, input);
+    const checked = check(game, input);
     if (!checked.ok) throw notFound('This setting');
     return {
       key,
       ref,
       label: 'as it lies on the bench',
       ageBand: game.presets[0]!.ageBand,
-      params: checked.value,
+      params: checked.value.params,
     };
   }
   const preset = game.presets.find((one) => one.id === more);
   if (!preset) throw notFound('This preset');
-  const label = [preset.name, preset.school && `where ${preset.school}`].filter(Boolean).join(', ');
+  const label = [preset.name, preset.tradition && `where ${preset.tradition}`].filter(Boolean).join(', ');
   return { key, ref, label, ageBand: preset.ageBand, params: preset.params };
 }
 
-/** Another preset of the same game, one of another school first. */
+/** Another preset of the same game, one of another tradition first. */
 function counterpart(side: Side): string {
   const game = gameFor(side.ref);
   const now = game.presets.find((preset) => side.key === presetKey(game.id, preset.id));
   const others = game.presets.filter((preset) => preset !== now);
   const other =
-    others.find((preset) => preset.school !== now?.school && preset.name === now?.name) ??
-    others.find((preset) => preset.school !== now?.school) ??
+    others.find((preset) => preset.tradition !== now?.tradition && preset.name === now?.name) ??
+    others.find((preset) => preset.tradition !== now?.tradition) ??
     others[0];
   return other ? presetKey(game.id, other.id) : side.key;
 }
@@ -107,7 +107,7 @@ export async function loader({ request }: Route.LoaderArgs) {
   const options = [...SHELF, ...own].flatMap((game) =>
     game.presets.map((preset) => ({
       value: presetKey(game.id, preset.id),
-      label: `${nameOf(game, 'en')}: ${preset.name}${preset.school ? ` (${preset.school})` : ''}`,
+      label: `${nameOf(game)}: ${preset.name}${preset.tradition ? ` (${preset.tradition})` : ''}`,
     })),
   );
   const variants = (await listVariants()).map(({ id, name }) => ({
@@ -197,12 +197,12 @@ export default function Compare({ loaderData }: Route.ComponentProps) {
                     options={
                       options.some((option) => option.value === side.key)
                         ? options
-                        : [{ value: side.key, label: `${nameOf(game, 'en')}: ${side.label}` }, ...options]
+                        : [{ value: side.key, label: `${nameOf(game)}: ${side.label}` }, ...options]
                     }
                   />
                   <Row style={{ alignItems: 'center', justifyContent: 'space-between' }}>
                     <div>
-                      <h2>{nameOf(game, 'en')}</h2>
+                      <h2>{nameOf(game)}</h2>
                       <Faint>
                         {side.label}, {AGE_BANDS[side.ageBand]}
                       </Faint>
@@ -278,7 +278,7 @@ function linesOf(sides: readonly [Side, Side], reckonings: readonly [Reckoning, 
     of: [of(reckonings[0]), of(reckonings[1])],
   });
   const union = (of: (i: 0 | 1) => string[]): string[] => [...new Set([...of(0), ...of(1)])];
-  const knobsOf = [knobs(gameFor(sides[0].ref).schema), knobs(gameFor(sides[1].ref).schema)] as const;
+  const knobsOf = [gameFor(sides[0].ref).knobs, gameFor(sides[1].ref).knobs] as const;
   const settings = union((i) => knobsOf[i].map((knob) => knob.title)).map((title): Line => {
     const value = (i: 0 | 1): string => {
       const knob = knobsOf[i].find((one) => one.title === title);

@@ -2,8 +2,9 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import { DECK, deckWithout, type Card } from '~/core/cards/deck';
 import { gameOf, SHELF } from '~/core/games/shelf';
-import type { DeckVerdict, Game, Params } from '~/core/games/kit/types';
-import { nameOf } from '~/core/words/message';
+import { settle, type Game } from '~/core/games/kit/game';
+import type { DeckVerdict, Params } from '~/core/games/kit/types';
+import { nameOf } from '~/core/words/reading';
 import { count } from '~/core/words/numbers';
 import { listVariants } from '~/data/queries/kits';
 import { requireRole } from '~/server/people/session';
@@ -18,7 +19,7 @@ export const meta: Route.MetaFunction = () => [{ title: 'Check a deck · Fern Ba
 export async function loader({ request }: Route.LoaderArgs) {
   await requireRole(request, 'coordinator', 'helper');
   const variants = (await listVariants())
-    .filter(({ gameId, own }) => !own && gameOf(gameId).audit)
+    .filter(({ gameId, own }) => !own && gameOf(gameId).audits)
     .map(({ id, gameId, name, params }) => ({ id, gameId, name, params }));
   return { variants };
 }
@@ -38,28 +39,35 @@ const WORDS: Record<DeckVerdict['verdict'], { tone: Tone; word: string }> = {
 };
 const ORDER: DeckVerdict['verdict'][] = ['plays', 'playsWithNote', 'doesNotPlay'];
 
-const cardGames = SHELF.filter((game) => game.audit);
+const cardGames = SHELF.filter((game) => game.audits);
 
 /** The card games at a parameter that uses the usual deck. */
 const presetRows = (): Audited[] =>
   cardGames.flatMap((game) =>
     game.presets
       .filter(({ params }) => params.source === undefined || params.source === 'cards')
-      .map(({ id, name, school, params }) => ({
+      .map(({ id, name, tradition, params }) => ({
         key: `${game.id} ${id}`,
         game,
-        name: [name, school && `where ${school}`].filter(Boolean).join(', '),
+        name: [name, tradition && `where ${tradition}`].filter(Boolean).join(', '),
         params,
         link: `/choose/${game.id}?preset=${id}`,
       })),
   );
 
+interface Decks {
+  first: Card[];
+  second: Card[];
+  two: boolean;
+}
+const NO_DECKS: Decks = { first: [], second: [], two: false };
+
 export default function DeckAudit({ loaderData }: Route.ComponentProps) {
-  const { value: decks, set } = useRemembered<{ first: Card[]; second: Card[]; two: boolean }>('deck check', {
-    first: [],
-    second: [],
-    two: false,
-  });
+  const { value: decks, set } = useRemembered<Decks>('deck check', NO_DECKS, (kept) => ({
+    first: DECK.filter((card) => kept.first?.includes(card)),
+    second: DECK.filter((card) => kept.second?.includes(card)),
+    two: kept.two === true,
+  }));
   const [every, setEvery] = useState(false);
   const cards = [...deckWithout(decks.first), ...(decks.two ? deckWithout(decks.second) : [])];
   const mine: Audited[] = loaderData.variants.map((variant) => ({
@@ -74,7 +82,7 @@ export default function DeckAudit({ loaderData }: Route.ComponentProps) {
   const rows = [
     ...mine,
     ...presets.filter((row, i) => every || presets.findIndex((one) => one.game === row.game) === i),
-  ].map((row) => ({ ...row, ...row.game.audit!(row.params, cards) }));
+  ].map((row) => ({ ...row, ...settle(row.game, row.params).audit(cards) }));
   const plays = rows.filter((row) => row.verdict !== 'doesNotPlay').length;
   const lost = decks.first.filter((card) => decks.second.includes(card));
   return (
@@ -136,7 +144,7 @@ export default function DeckAudit({ loaderData }: Route.ComponentProps) {
                 .map((row) => (
                   <tr key={row.key}>
                     <td>
-                      <Link to={row.link}>{nameOf(row.game, 'en')}</Link>
+                      <Link to={row.link}>{nameOf(row.game)}</Link>
                       <Faint>{row.name}</Faint>
                     </td>
                     <td>

@@ -11,11 +11,12 @@ import {
   type Wish,
 } from '~/core/games/shelf/catalogue';
 import { SKILLS } from '~/core/games/kit/skills';
-import { AGE_BANDS, GAME_FAMILIES, PLACES, type Game, type GameFamily } from '~/core/games/kit/types';
+import type { Game } from '~/core/games/kit/game';
+import { AGE_BANDS, GAME_FAMILIES, PLACES, type GameFamily } from '~/core/games/kit/types';
 import { materialOf } from '~/core/materials/catalogue';
 import { isClosed } from '~/core/own/closed';
 import { ownGameId, storedId } from '~/core/own/game';
-import { nameOf, say } from '~/core/words/message';
+import { ENGLISH, nameOf, say } from '~/core/words/reading';
 import { count } from '~/core/words/numbers';
 import { listOwnGames, materialsAtHand } from '~/data/queries/games';
 import { listVariants } from '~/data/queries/kits';
@@ -44,7 +45,7 @@ export async function loader({ request }: Route.LoaderArgs) {
     gameId,
     name,
     ageBand,
-    game: nameOf(gameFor({ gameId, own: definition }), 'en'),
+    game: nameOf(gameFor({ gameId, own: definition })),
   }));
   return { entries, own, variants, atHand: await materialsAtHand() };
 }
@@ -147,7 +148,10 @@ const any = (label: string) => ({ value: '', label });
 export default function Shelf({ loaderData }: Route.ComponentProps) {
   const { entries, own, variants, atHand } = loaderData;
   // What was wished for is still there when she comes back from a bench.
-  const { value: kept, set: keep } = useRemembered<Wish>('shelf', ANYTHING);
+  const { value: kept, set: keep } = useRemembered<Wish>('shelf', ANYTHING, (found) => ({
+    ...ANYTHING,
+    ...found,
+  }));
   const [text, setText] = useState('');
   const wish: Wish = { ...kept, text };
   const navigate = useNavigate();
@@ -311,8 +315,8 @@ export default function Shelf({ loaderData }: Route.ComponentProps) {
                 const game = gameFor(ref);
                 return (
                   <li key={ref.gameId}>
-                    <Link to={`/choose/own/${storedId(ref.gameId)}`}>{nameOf(game, 'en')}</Link>:{' '}
-                    {say(game.words, 'en', 'goal')}
+                    <Link to={`/choose/own/${storedId(ref.gameId)}`}>{nameOf(game)}</Link>:{' '}
+                    {say(ENGLISH, game.words, 'goal')}
                   </li>
                 );
               })}
@@ -359,7 +363,7 @@ const OnShelf = ({ game, preset, lacks }: { game: Game; preset: PresetEntry; lac
         <GameDrawing shapes={game.drawing} width={150} />
       </span>
       <span className="label">
-        <strong id={`${game.id}-name`}>{nameOf(game, 'en')}</strong>
+        <strong id={`${game.id}-name`}>{nameOf(game)}</strong>
         <span id={`${game.id}-about`}>
           {count(preset.minutes, 'minute')}, {AGE_BANDS[preset.ageBand]}
           <br />

@@ -1,6 +1,6 @@
 import { data, Form } from 'react-router';
 import styled from 'styled-components';
-import { gameFor } from '~/core/own/open';
+import { open } from '~/core/own/open';
 import type { KitPlan } from '~/core/kits/recipe';
 import { visible } from '~/core/check/keepable';
 import { LEVELS } from '~/core/pack/questions';
@@ -27,7 +27,7 @@ export const meta: Route.MetaFunction = () => [{ title: 'Listen · Fern Basket' 
 /** What a family heard about: "6 counters" for one game, the kit's name for several. */
 function subjectOf(plan: KitPlan, kitName: string): string {
   const only = plan.variants.length === 1 ? plan.variants[0] : undefined;
-  return only ? gameFor(only).subject(only.params) : `“${kitName}”`;
+  return only ? open(only).subject() : `“${kitName}”`;
 }
 
 async function group(rows: AnswerRow[]) {

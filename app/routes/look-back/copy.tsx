@@ -1,3 +1,5 @@
+import { ENGLISH } from '~/core/words/reading';
+import { readingOf } from '~/core/words/readings';
 import { Link } from 'react-router';
 import { dueWords, showDay } from '~/core/lending/due';
 import { materialOf } from '~/core/materials/catalogue';
@@ -46,7 +48,7 @@ export async function loader({ request, params }: Route.LoaderArgs) {
     {},
     {
       paper: school.paper,
-      languages: ['es', 'en'],
+      readings: [readingOf('es'), ENGLISH],
       seed: 1,
       measure,
       finish: 'plain',

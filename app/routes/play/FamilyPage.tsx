@@ -1,14 +1,16 @@
 import type { ReactNode } from 'react';
 import styled from 'styled-components';
 import { FAMILY_WORDS, type FamilyMessage } from '~/core/words/family';
-import { LANGUAGES, say, WORDED, type Args, type Worded } from '~/core/words/message';
+import { LANGUAGES, WORDED, type Args, type Worded } from '~/core/words/message';
+import { say } from '~/core/words/reading';
+import { readingOf } from '~/core/words/readings';
 import { color, cut } from '~/app/ui/theme';
 
 /** Words of the family pages in one language. */
 export const familyWords =
   (language: Worded) =>
   (id: FamilyMessage, args?: Args): string =>
-    say(FAMILY_WORDS, language, id, args);
+    say(readingOf(language), FAMILY_WORDS, id, args);
 
 const Frame = styled.div`
   max-width: 40rem;

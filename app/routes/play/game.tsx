@@ -1,17 +1,17 @@
 import { data } from 'react-router';
 import styled from 'styled-components';
-import { gameFor } from '~/core/own/open';
+import { open } from '~/core/own/open';
 import type { StepPart } from '~/core/games/kit/types';
-import { MATERIAL_WORDS } from '~/core/materials/catalogue';
+import { MATERIAL_WORDS } from '~/core/materials/words';
 import type { FamilyMessage } from '~/core/words/family';
-import { nameOf, say } from '~/core/words/message';
+import { nameOf, say } from '~/core/words/reading';
+import { readingOf } from '~/core/words/readings';
 import { checkedLanguages } from '~/data/queries/words';
 import { familyPage } from '~/server/play';
 import { recipeOf } from '~/server/threads';
 import { color } from '~/app/ui/theme';
 import type { PageHandle } from '~/app/root';
 import { familyButton, FamilyFrame, FamilyNote, familyWords } from './FamilyPage';
-import { sketchOf } from '~/core/pack/instructions';
 import type { Shape } from '~/core/paper/sheet';
 import { GameDrawing } from '~/app/game/SheetView';
 import type { Route } from './+types/game';
@@ -33,7 +33,8 @@ export async function loader({ request, params, context }: Route.LoaderArgs) {
   const path = `/p/${params.linkKey}`;
   if (page.refused) return data({ language, path, refused: page.refused }, { status: page.status });
   const recipe = await recipeOf(page.copy.plan);
-  const checked = await checkedLanguages(recipe.variants.map(({ variant }) => gameFor(variant)));
+  const checked = await checkedLanguages(recipe.variants.map(({ variant }) => open(variant).game));
+  const reading = readingOf(language);
   const shown = {
     language,
     path,
@@ -41,20 +42,21 @@ export async function loader({ request, params, context }: Route.LoaderArgs) {
     mayAnswer: page.loanId !== undefined,
     parts: page.copy.parts
       .filter((part) => part.material !== 'instruction-sheet')
-      .map((part) => say(MATERIAL_WORDS, language, part.material, { quantity: part.quantity })),
-    games: recipe.variants.map(({ variant, reckoning, players }) => {
-      const game = gameFor(variant);
+      .map((part) => say(reading, MATERIAL_WORDS, part.material, { quantity: part.quantity })),
+    games: recipe.variants.map(({ variant: stored, reckoning, players }) => {
+      const variant = open(stored);
+      const { game } = variant;
       return {
-        name: nameOf(game, language),
-        goal: say(game.words, language, 'goal', game.about(variant.params)),
+        name: nameOf(game, reading),
+        goal: say(reading, game.words, 'goal', variant.about()),
         minutes: reckoning.length.minutes.mean,
         players,
         unchecked: language !== 'en' && !checked[game.id]?.includes(language),
-        steps: game.steps(variant.params).map((step) => ({
+        steps: variant.steps().map((step) => ({
           part: step.part,
           show: step.show,
-          text: say(game.words, language, step.id, step.args),
-          sketch: sketchOf(game, step, variant.params),
+          text: say(reading, game.words, step.id, step.args),
+          sketch: variant.picture(step),
         })),
       };
     }),

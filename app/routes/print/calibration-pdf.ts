@@ -1,6 +1,7 @@
 import { calibrationSheets } from '~/core/paper/calibration';
 import { PAPERS, type Paper } from '~/core/paper/sheet';
 import { LANGUAGES, type Language } from '~/core/words/message';
+import { readingOf } from '~/core/words/readings';
 import { findSchool } from '~/data/queries/people';
 import { requireRole } from '~/server/people/session';
 import { measure } from '~/server/print/fonts';
@@ -19,7 +20,7 @@ export async function loader({ request }: Route.LoaderArgs) {
     home && home in LANGUAGES && home !== 'en' ? [home as Language, 'en'] : ['en'];
   const sheets = calibrationSheets({
     paper,
-    languages,
+    readings: languages.map(readingOf),
     seed: 1,
     measure,
     finish: 'plain',

@@ -2,7 +2,9 @@ import { data, Form, useNavigation } from 'react-router';
 import styled from 'styled-components';
 import { gameFor } from '~/core/own/open';
 import { exampleArgs } from '~/core/games/kit/examples';
-import { LANGUAGES, nameOf, say, WORDED, type Worded } from '~/core/words/message';
+import { LANGUAGES, WORDED, type Worded } from '~/core/words/message';
+import { ENGLISH, excerpt, linesOf, nameOf, say } from '~/core/words/reading';
+import { readingOf } from '~/core/words/readings';
 import { visible } from '~/core/check/keepable';
 import { lineChecks, saveLineWords } from '~/data/queries/words';
 import { changesOf } from '~/server/changes';
@@ -27,10 +29,11 @@ const languageIn = (request: Request): Worded => {
 export async function loader({ request, params }: Route.LoaderArgs) {
   await requireRole(request, 'coordinator', 'reader');
   const gameRef = await requireGame(params.gameId);
+  const game = gameFor(gameRef);
   return {
     gameRef,
-    target: languageIn(request),
-    checks: await lineChecks(gameFor(gameRef)),
+    reading: excerpt(readingOf(languageIn(request)), game.words),
+    checks: await lineChecks(game),
     changes: await changesOf('wording', gameRef.gameId),
   };
 }
@@ -41,7 +44,7 @@ export async function action({ request, params }: Route.ActionArgs) {
   const language = languageIn(request);
   const form = await request.formData();
   // Of each line the form says what it showed when it was opened: only what was changed since is an opinion.
-  const lines = Object.keys(game.words[language]).flatMap((messageId) => {
+  const lines = Object.keys(linesOf(readingOf(language), game.words)).flatMap((messageId) => {
     const had = /^([01]) ?([^]*)$/.exec(String(form.get(`had ${messageId}`) ?? ''));
     if (!had) return [];
     const right = form.get(`right ${messageId}`) === 'yes';
@@ -100,11 +103,12 @@ const LINES: FieldWords = {
 };
 
 export default function Desk({ loaderData, actionData }: Route.ComponentProps) {
-  const { gameRef, target, checks } = loaderData;
+  const { gameRef, reading, checks } = loaderData;
+  const target = reading.language;
   const busy = useNavigation().state !== 'idle';
   const game = gameFor(gameRef);
   const args = exampleArgs(game);
-  const title = nameOf(game, 'en');
+  const title = nameOf(game);
   return (
     <Wide>
       <Form method="post">
@@ -151,9 +155,9 @@ export default function Desk({ loaderData, actionData }: Route.ComponentProps) {
                 <li key={`${id} ${had}`}>
                   <input type="hidden" name={`had ${id}`} value={had} />
                   <span className="number">{line + 1}</span>
-                  <p lang="en">{say(game.words, 'en', id, values)}</p>
+                  <p lang="en">{say(ENGLISH, game.words, id, values)}</p>
                   <p lang={target} dir={LANGUAGES[target].direction}>
-                    {say(game.words, target, id, values)}
+                    {say(reading, game.words, id, values)}
                   </p>
                   <div className="verdict">
                     <TickBox name={`right ${id}`} value="yes" defaultSelected={check?.right ?? false}>

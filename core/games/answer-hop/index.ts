@@ -1,29 +1,43 @@
-import { wording } from '~/core/games/kit/make';
-import { defineGame } from '~/core/games/kit/types';
-import { drawing } from './drawing';
+/** Answer Hop: a chalk calculator; hop a sentence whose answer is the target, 1, 2, 3 … */
+import { Numbers, Whole } from '~/core/check/schema';
+import { game, Signs, type ParamsOf } from '~/core/games/kit';
 import { play } from './play';
-import { reckon } from './reckon';
-import { about, faults, presets, schema, subject } from './rules';
+import { ALL_DIGITS, faults, reckon } from './reckon';
 import { sheets } from './sheets';
-import { sketches } from './sketches';
-import { steps } from './steps';
-import { en } from './words/en';
-import { es } from './words/es';
+import { drawing, pictures, steps } from './steps';
+import { words } from './words';
 
-export const answerHop = defineGame({
-  id: 'answer-hop',
+const knobs = {
+  digits: Numbers(
+    0,
+    9,
+    { minItems: 2, maxItems: 10, uniqueItems: true },
+    { title: 'Digits', default: ALL_DIGITS },
+  ),
+  ops: Signs(['+', '−']),
+  to: Whole(3, 20, { title: 'Targets from 1 to', default: 10 }),
+  cellMm: Whole(250, 600, { title: 'Width of a cell (mm)', default: 400 }),
+  players: Whole(1, 4, { title: 'Players', default: 2 }),
+};
+export type HopParams = ParamsOf<typeof knobs>;
+
+export const answerHop = game({
+  words,
   family: 'move',
   traits: { places: ['outdoors'] },
-  schema,
-  presets,
-  words: wording(en, es, 'atHome.paper', 'say.how', 'caution.outside'),
+  knobs,
+  presets: [
+    { id: 'add', name: 'sums to 10', ageBand: 'g1', params: { ops: ['+'] } },
+    { id: 'both', name: 'sums and differences to 10', ageBand: 'g2' },
+    { id: 'all', name: 'all signs to 20', ageBand: 'g3', params: { ops: ['+', '−', '×', '÷'], to: 20 } },
+  ],
   drawing,
   faults,
   reckon,
   play,
   steps,
-  about,
-  subject,
-  sketches,
+  pictures,
+  about: ({ to }) => ({ to }),
+  subject: ({ to }) => `hopping to the answers 1 to ${to}`,
   sheets,
 });

@@ -1,10 +1,11 @@
 import { pick, type Random } from '~/core/chance/random';
-import { turn } from '~/core/games/kit/make';
-import type { Turn } from '~/core/games/kit/types';
-import { waysTo, type HopParams } from './rules';
+import { turn, type Turn } from '~/core/games/kit';
+import type { HopParams } from '.';
+import { waysTo } from './reckon';
+import type { words } from './words';
 
 /** Target after target; a target with no sentence is left out. */
-export function* play(params: HopParams, random: Random): Generator<Turn, void> {
+export function* play(params: HopParams, random: Random): Generator<Turn<keyof typeof words.en>, void> {
   let count = 0;
   for (const [target, list] of Object.entries(waysTo(params))) {
     if (list.length === 0) continue;

@@ -1,12 +1,45 @@
-import { fact, SIGNS } from '~/core/cards/facts';
+import { apply, fact, SIGNS, type Sign } from '~/core/cards/facts';
 import { point } from '~/core/chance/pmf';
-import { figure, know, mend, mind, need, reckoned } from '~/core/games/kit/make';
-import type { Assumptions, Reckoning } from '~/core/games/kit/types';
-import { COLUMNS, ladder, waysTo, type HopParams } from './rules';
+import type { FieldErrors } from '~/core/check/check';
+import { figure, know, mend, mind, need, signLadder, type Answers, type Ladder } from '~/core/games/kit';
+import type { HopParams } from '.';
+
+/** Cells of the calculator in a row. */
+export const COLUMNS = 4;
+
+export const ALL_DIGITS = [0, 1, 2, 3, 4, 5, 6, 7, 8, 9];
+
+export const faults = (params: HopParams): FieldErrors =>
+  Object.values(waysTo(params)).every((list) => list.length === 0)
+    ? { ops: 'No target can be hopped with these digits and signs.' }
+    : {};
+
+export interface Hop {
+  a: number;
+  sign: Sign;
+  b: number;
+}
+
+/** Every sentence for each target: one-digit numbers, exact division by a number other than zero. */
+export function waysTo({ digits, ops, to }: Pick<HopParams, 'digits' | 'ops' | 'to'>): Record<number, Hop[]> {
+  const ways: Record<number, Hop[]> = {};
+  for (let target = 1; target <= to; target++) ways[target] = [];
+  for (const sign of Object.keys(SIGNS) as Sign[]) {
+    if (!ops.includes(sign)) continue;
+    for (const a of digits)
+      for (const b of digits) {
+        const answer = apply(sign, a, b);
+        if (answer !== undefined) ways[answer]?.push({ a, sign, b });
+      }
+  }
+  return ways;
+}
+
+export const ladder = (params: HopParams): Ladder => signLadder(params);
 
 const FEW = 3;
 
-export function reckon(params: HopParams, assumptions: Assumptions): Reckoning {
+export function reckon(params: HopParams): Answers {
   const { digits, ops, cellMm } = params;
   const ways = Object.entries(waysTo(params)).map(([target, list]) => ({ target: Number(target), list }));
   const possible = ways.filter(({ list }) => list.length > 0);
@@ -16,8 +49,7 @@ export function reckon(params: HopParams, assumptions: Assumptions): Reckoning {
   const highest = possible.at(-1)!.target;
   const cells = digits.length + ops.length + 1;
   const rows = Math.ceil(cells / COLUMNS);
-  return reckoned({
-    assumptions,
+  return {
     figures: [
       ...ways.map(({ target, list }) =>
         figure(
@@ -66,5 +98,5 @@ export function reckon(params: HopParams, assumptions: Assumptions): Reckoning {
         ),
     ],
     ladder: ladder(params),
-  });
+  };
 }

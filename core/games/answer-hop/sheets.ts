@@ -1,12 +1,13 @@
-import { partSheet } from '~/core/games/kit/parts';
+import { partSheet } from '~/core/games/kit';
+import type { MaterialId } from '~/core/materials/catalogue';
 import { cm, metres, planShapes } from '~/core/paper/plan';
 import type { Sheet, SheetContext } from '~/core/paper/sheet';
-import { COLUMNS, type HopParams } from './rules';
-import { en } from './words/en';
-import { es } from './words/es';
+import type { HopParams } from '.';
+import { COLUMNS } from './reckon';
+import { words } from './words';
 
 /** The calculator to scale, with its measures: digits, then signs, the = sign last. */
-export function sheets({ digits, ops, cellMm }: HopParams, context: SheetContext): Sheet[] {
+export function sheets({ digits, ops, cellMm }: HopParams, context: SheetContext): Sheet<MaterialId>[] {
   const labels = [...[...digits].sort((a, b) => a - b).map(String), ...ops, '='];
   const rows = Math.ceil(labels.length / COLUMNS);
   const plan = {
@@ -23,5 +24,5 @@ export function sheets({ digits, ops, cellMm }: HopParams, context: SheetContext
       { id: 'plan.whole', args: { width: metres(COLUMNS * cellMm), depth: metres(rows * cellMm) } },
     ] as const,
   };
-  return partSheet({ en, es }, 'plan', 'plan', (place) => planShapes(plan, place, context), context);
+  return partSheet(words, 'plan', 'plan', (place) => planShapes(plan, place, context), context);
 }

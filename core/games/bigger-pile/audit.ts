@@ -1,6 +1,7 @@
 import type { Card } from '~/core/cards/deck';
-import type { DeckVerdict } from '~/core/games/kit/types';
-import { numbersFrom, perRound, rounds, type PileParams } from './rules';
+import type { DeckVerdict } from '~/core/games/kit';
+import type { PileParams } from '.';
+import { numbersFrom, perRound, rounds } from './rules';
 
 /** A few missing cards cost rounds, nothing else. */
 export function audit(params: PileParams, cards: readonly Card[]): DeckVerdict {

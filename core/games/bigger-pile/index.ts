@@ -1,31 +1,100 @@
-import { wording } from '~/core/games/kit/make';
-import { defineGame } from '~/core/games/kit/types';
+/** Bigger Pile: turn one or two cards each; the larger answer takes all. */
+import { FACES } from '~/core/cards/deck';
+import { OneOf, Whole, YesNo } from '~/core/check/schema';
+import { Cards, game, type ParamsOf } from '~/core/games/kit';
 import { audit } from './audit';
-import { drawing } from './drawing';
 import { play } from './play';
 import { reckon } from './reckon';
-import { about, faults, presets, schema, subject } from './rules';
+import { faults } from './rules';
 import { sheets } from './sheets';
-import { sketches } from './sketches';
-import { steps } from './steps';
-import { en } from './words/en';
-import { es } from './words/es';
+import { drawing, pictures, steps } from './steps';
+import { words } from './words';
 
-export const biggerPile = defineGame({
-  id: 'bigger-pile',
+const knobs = {
+  op: OneOf(
+    {
+      compare: 'One card each: which is more?',
+      add: 'Two cards each: add',
+      subtract: 'Two cards each: larger minus smaller',
+      multiply: 'Two cards each: multiply',
+    },
+    { title: 'What is done with the cards', default: 'compare' },
+  ),
+  faces: OneOf(
+    { ...FACES, discardWhenMet: 'Leave them in, put them aside when met' },
+    { title: 'Picture cards', description: 'All three schools are played.', default: 'remove' },
+  ),
+  players: Whole(1, 4, { title: 'Players', default: 2 }),
+  ties: OneOf(
+    { again: 'turn again, the next answer takes all', keepOwn: 'each keeps the own cards' },
+    { title: 'When answers are equal', default: 'again' },
+  ),
+  signs: YesNo({ title: 'Lay the <, = or > card between', default: false }),
+  missing: Cards({ title: 'Cards this deck lacks' }),
+};
+export type PileParams = ParamsOf<typeof knobs>;
+
+export const biggerPile = game({
+  words,
   family: 'compare',
   traits: { places: ['table', 'floor', 'rainyDay'], byVideo: true },
-  schema,
-  presets,
-  words: wording(en, es, 'younger.helper', 'atHome.deck', 'say.part', 'caution.rest'),
+  knobs,
+  presets: [
+    { id: 'compare', name: 'which is more', tradition: 'picture cards are taken out', ageBand: 'K' },
+    {
+      id: 'signs',
+      name: 'which is more, with signs',
+      tradition: 'picture cards are taken out',
+      ageBand: 'K',
+      params: { signs: true },
+    },
+    {
+      id: 'add',
+      name: 'sums',
+      tradition: 'picture cards are taken out',
+      ageBand: 'g1',
+      params: { op: 'add' },
+    },
+    {
+      id: 'subtract',
+      name: 'differences',
+      tradition: 'picture cards are taken out',
+      ageBand: 'g2',
+      params: { op: 'subtract' },
+    },
+    {
+      id: 'multiply',
+      name: 'products',
+      tradition: 'picture cards are taken out',
+      ageBand: 'g3',
+      params: { op: 'multiply' },
+    },
+    {
+      id: 'add-faces',
+      name: 'sums',
+      tradition: 'picture cards are 11, 12, 13',
+      ageBand: 'g2',
+      params: { op: 'add', faces: '11-12-13' },
+    },
+    {
+      id: 'compare-discard',
+      name: 'which is more',
+      tradition: 'picture cards are put aside when met',
+      ageBand: 'K',
+      params: { faces: 'discardWhenMet' },
+    },
+  ],
   drawing,
   faults,
   reckon,
   play,
   steps,
-  about,
-  subject,
-  sketches,
+  pictures,
+  about: ({ op }) => ({ op }),
+  subject: ({ op }) =>
+    ({ compare: 'which is more', add: 'sums of two cards', subtract: 'differences', multiply: 'products' })[
+      op
+    ],
   sheets,
   audit,
 });

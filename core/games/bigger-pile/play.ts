@@ -1,11 +1,12 @@
 import { shuffled, type Random } from '~/core/chance/random';
 import type { Outcome } from '~/core/chance/simulate';
-import { turn } from '~/core/games/kit/make';
-import type { Turn } from '~/core/games/kit/types';
-import { answer, cardsEach, numbers, piles, rounds, type PileParams } from './rules';
+import { turn, type Turn } from '~/core/games/kit';
+import type { PileParams } from '.';
+import { answer, cardsEach, numbers, piles, rounds } from './rules';
+import type { words } from './words';
 
 /** One turn is one round: every player's cards are turned, and the larger answer is named. */
-export function* play(params: PileParams, random: Random): Generator<Turn, Outcome> {
+export function* play(params: PileParams, random: Random): Generator<Turn<keyof typeof words.en>, Outcome> {
   const cards = shuffled(numbers(params), random);
   const count = piles(params);
   const each = cardsEach(params);

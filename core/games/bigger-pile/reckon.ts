@@ -1,9 +1,9 @@
 import { deckWithout, pairChances } from '~/core/cards/deck';
 import { fact, type Fact } from '~/core/cards/facts';
 import { point } from '~/core/chance/pmf';
-import { chanceFigure, figure, know, mend, mind, need, reckoned } from '~/core/games/kit/make';
-import type { Assumptions, Practised, Reckoning } from '~/core/games/kit/types';
-import { answer, ladder, numbers, perRound, piles, rounds, values, type PileParams } from './rules';
+import { chanceFigure, figure, know, mend, mind, need, type Answers, type Practised } from '~/core/games/kit';
+import type { PileParams } from '.';
+import { answer, ladder, numbers, perRound, piles, rounds, values } from './rules';
 
 /** Chance that two players have the same answer in the first round; exact, without putting back. */
 export function tieChance(counts: ReadonlyMap<number, number>, op: PileParams['op']): number | undefined {
@@ -26,7 +26,7 @@ export function tieChance(counts: ReadonlyMap<number, number>, op: PileParams['o
   return tie;
 }
 
-export function reckon(params: PileParams, assumptions: Assumptions): Reckoning {
+export function reckon(params: PileParams): Answers {
   const { op, faces, players, ties, signs, missing } = params;
   const counts = values(params);
   const inDeck = deckWithout(missing).length;
@@ -39,8 +39,7 @@ export function reckon(params: PileParams, assumptions: Assumptions): Reckoning 
   const facts = practice(params, count);
   const over = playable - count * perRound(params);
   const largest = Math.max(...answers);
-  return reckoned({
-    assumptions,
+  return {
     figures: [
       figure(
         'kept',
@@ -120,7 +119,7 @@ export function reckon(params: PileParams, assumptions: Assumptions): Reckoning 
       ),
     ],
     ladder: ladder(params),
-  });
+  };
 }
 
 /** Facts met in one play: each player's pair, or the comparison of the piles. */

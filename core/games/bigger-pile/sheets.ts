@@ -1,15 +1,15 @@
+import { partCards } from '~/core/games/kit';
+import type { MaterialId } from '~/core/materials/catalogue';
 import { numeral } from '~/core/paper/numerals';
-import { partCards } from '~/core/games/kit/parts';
 import type { Sheet, SheetContext } from '~/core/paper/sheet';
-import type { PileParams } from './rules';
-import { en } from './words/en';
-import { es } from './words/es';
+import type { PileParams } from '.';
+import { words } from './words';
 
 /** The comparison signs, when they are laid between. */
-export const sheets = ({ signs }: PileParams, context: SheetContext): Sheet[] =>
+export const sheets = ({ signs }: PileParams, context: SheetContext): Sheet<MaterialId>[] =>
   signs
     ? partCards(
-        { en, es },
+        words,
         'sign-card',
         { w: 46, h: 60 },
         ['<', '=', '>'].map((sign) => ({

@@ -1,29 +1,75 @@
-import { wording } from '~/core/games/kit/make';
-import { defineGame } from '~/core/games/kit/types';
-import { drawing } from './drawing';
+/** Blanket the Board: boards with mixed numbers, slips drawn and left in view; cover; the full board wins. */
+import { OneOf, OneValue, Whole } from '~/core/check/schema';
+import { game, type ParamsOf } from '~/core/games/kit';
 import { play } from './play';
 import { reckon } from './reckon';
-import { about, faults, presets, schema, subject } from './rules';
+import { faults, SHAPES } from './rules';
 import { sheets } from './sheets';
-import { sketches } from './sketches';
-import { steps } from './steps';
-import { en } from './words/en';
-import { es } from './words/es';
+import { drawing, pictures, steps } from './steps';
+import { words } from './words';
 
-export const blanketBoard = defineGame({
-  id: 'blanket-board',
+const knobs = {
+  from: Whole(0, 20, { title: 'Numbers from', default: 1 }),
+  to: Whole(1, 20, { title: 'Numbers to', default: 12 }),
+  cells: OneValue(
+    Object.entries(SHAPES).map(
+      ([cells, { rows, columns }]) => [Number(cells), `${cells} (${rows} × ${columns})`] as const,
+    ),
+    { title: 'Cells of a board', default: 9 },
+  ),
+  boards: Whole(1, 8, { title: 'Boards', default: 4 }),
+  boardsPerChild: OneValue(
+    [
+      [1, 'One'],
+      [2, 'Two'],
+    ],
+    { title: 'Boards for each child', default: 1 },
+  ),
+  win: OneOf({ full: 'The whole board', line: 'A line' }, { title: 'To finish', default: 'full' }),
+  draw: Whole(1, 999, {
+    title: 'Draw of the boards',
+    description: 'Another number draws other boards.',
+    default: 1,
+  }),
+};
+export type BlanketParams = ParamsOf<typeof knobs>;
+
+export const blanketBoard = game({
+  words,
   family: 'call',
   traits: { places: ['table', 'floor', 'rainyDay'], quiet: true, byVideo: true },
-  schema,
-  presets,
-  words: wording(en, es, 'atHome.paper', 'caution.small'),
+  knobs,
+  presets: [
+    {
+      id: 'ten',
+      name: 'numbers to 10, 8 cells',
+      tradition: 'the full board wins',
+      ageBand: 'preK',
+      params: { from: 0, to: 10, cells: 8 },
+    },
+    { id: 'twelve', name: 'numbers to 12, 9 cells', tradition: 'the full board wins', ageBand: 'K' },
+    {
+      id: 'twenty',
+      name: 'numbers to 20, 16 cells',
+      tradition: 'the full board wins',
+      ageBand: 'K',
+      params: { to: 20, cells: 16 },
+    },
+    {
+      id: 'twenty-line',
+      name: 'numbers to 20, 16 cells',
+      tradition: 'a line wins',
+      ageBand: 'K',
+      params: { to: 20, cells: 16, win: 'line' },
+    },
+  ],
   drawing,
   faults,
   reckon,
   play,
   steps,
-  about,
-  subject,
-  sketches,
+  pictures,
+  about: ({ win }) => ({ win }),
+  subject: ({ from, to }) => `numbers from ${from} to ${to}`,
   sheets,
 });

@@ -13,6 +13,7 @@ function unions(boards: readonly (readonly number[])[]): number[] {
     (_, mask) => new Set(boards.filter((_, i) => mask & (1 << i)).flat()).size,
   );
 }
+
 const sign = (mask: number): number => (mask.toString(2).replaceAll('0', '').length % 2 ? 1 : -1);
 
 /** The call at which the first board is full. */

@@ -1,11 +1,15 @@
 import { shuffled, type Random } from '~/core/chance/random';
 import type { Outcome } from '~/core/chance/simulate';
-import { turn } from '~/core/games/kit/make';
-import type { Turn } from '~/core/games/kit/types';
-import { boardsOf, linesOf, slips, type BlanketParams } from './rules';
+import { turn, type Turn } from '~/core/games/kit';
+import type { BlanketParams } from '.';
+import { boardsOf, linesOf, slips } from './rules';
+import type { words } from './words';
 
 /** One turn is one slip. Ends when the first board (or line) is full; `last` is when every board is. */
-export function* play(params: BlanketParams, random: Random): Generator<Turn, Outcome> {
+export function* play(
+  params: BlanketParams,
+  random: Random,
+): Generator<Turn<keyof typeof words.en>, Outcome> {
   const { from, cells, win } = params;
   const boards = boardsOf(params);
   const lines = win === 'full' ? [Array.from({ length: cells }, (_, i) => i)] : linesOf(cells);

@@ -1,7 +1,6 @@
 import { fact } from '~/core/cards/facts';
 import { mean } from '~/core/chance/pmf';
-import { QUICK, simulatePlays, type Effort } from '~/core/chance/simulate';
-import { count, inGames } from '~/core/words/numbers';
+import { simulatePlays, type Effort } from '~/core/chance/simulate';
 import {
   chanceFigure,
   figure,
@@ -9,19 +8,21 @@ import {
   mend,
   mind,
   need,
-  reckoned,
   simulatedFigure,
   stop,
-} from '~/core/games/kit/make';
-import type { Assumptions, Figure, Reckoning } from '~/core/games/kit/types';
+  type Answers,
+  type Figure,
+} from '~/core/games/kit';
+import { count, inGames } from '~/core/words/numbers';
+import type { BlanketParams } from '.';
 import { callsToFirst, meanCalls, tieChance } from './odds';
 import { play } from './play';
-import { boardsOf, differentBoards, ladder, slips, type BlanketParams } from './rules';
+import { boardsOf, differentBoards, ladder, slips } from './rules';
 
 /** Above this chance of two finishing together, ties are worth a notice. */
 const MANY_TIES = 0.35;
 
-export function reckon(params: BlanketParams, assumptions: Assumptions, effort: Effort = QUICK): Reckoning {
+export function reckon(params: BlanketParams, effort: Effort): Answers {
   const { from, cells, boards, boardsPerChild, win } = params;
   const drawn = boardsOf(params);
   const numbers = slips(params);
@@ -83,8 +84,7 @@ export function reckon(params: BlanketParams, assumptions: Assumptions, effort: 
           'on the same slip; exact for the boards printed.',
         ),
       ];
-  return reckoned({
-    assumptions,
+  return {
     figures: [
       figure('slips', 'Calling slips', numbers, 'slips', `One for each number from ${from} to ${params.to}.`),
       figure(
@@ -159,7 +159,7 @@ export function reckon(params: BlanketParams, assumptions: Assumptions, effort: 
     ],
     ladder: ladder(params),
     simulated,
-  });
+  };
 }
 
 /** Chance that two boards finish on the same slip: exact for whole boards, simulated for lines. */

@@ -1,11 +1,8 @@
-/** Blanket the Board: boards with mixed numbers, slips drawn and left in view; cover; the full board wins. */
-import { Type, type Static } from '@sinclair/typebox';
 import { choose } from '~/core/chance/binomial';
 import { seeded, shuffled } from '~/core/chance/random';
-import { OneOf, OneValue, Whole } from '~/core/check/schema';
 import type { FieldErrors } from '~/core/check/check';
-import { levels, remembered } from '~/core/games/kit/make';
-import type { Ladder, Preset } from '~/core/games/kit/types';
+import { levels, remembered, type Ladder } from '~/core/games/kit';
+import type { BlanketParams } from '.';
 
 /** Rows and columns of a board by its number of cells. */
 export const SHAPES: Record<number, { rows: number; columns: number }> = {
@@ -21,35 +18,6 @@ export const SHAPES: Record<number, { rows: number; columns: number }> = {
   20: { rows: 4, columns: 5 },
 };
 
-export const schema = Type.Object(
-  {
-    from: Whole(0, 20, { title: 'Numbers from', default: 1 }),
-    to: Whole(1, 20, { title: 'Numbers to', default: 12 }),
-    cells: OneValue(
-      Object.entries(SHAPES).map(
-        ([cells, { rows, columns }]) => [Number(cells), `${cells} (${rows} × ${columns})`] as const,
-      ),
-      { title: 'Cells of a board', default: 9 },
-    ),
-    boards: Whole(1, 8, { title: 'Boards', default: 4 }),
-    boardsPerChild: OneValue(
-      [
-        [1, 'One'],
-        [2, 'Two'],
-      ],
-      { title: 'Boards for each child', default: 1 },
-    ),
-    win: OneOf({ full: 'The whole board', line: 'A line' }, { title: 'To finish', default: 'full' }),
-    draw: Whole(1, 999, {
-      title: 'Draw of the boards',
-      description: 'Another number draws other boards.',
-      default: 1,
-    }),
-  },
-  { additionalProperties: false },
-);
-export type BlanketParams = Static<typeof schema>;
-
 export const slips = ({ from, to }: Pick<BlanketParams, 'from' | 'to'>): number => to - from + 1;
 
 export const faults = (params: BlanketParams): FieldErrors => {
@@ -63,34 +31,6 @@ export const faults = (params: BlanketParams): FieldErrors => {
     return { boards: `Each child has ${boardsPerChild} boards: print at least as many.` };
   return {};
 };
-
-const base: BlanketParams = {
-  from: 1,
-  to: 12,
-  cells: 9,
-  boards: 4,
-  boardsPerChild: 1,
-  win: 'full',
-  draw: 1,
-};
-const preset = (
-  id: string,
-  name: string,
-  ageBand: Preset['ageBand'],
-  change: Partial<BlanketParams>,
-): Preset<BlanketParams> => ({
-  id,
-  name,
-  school: change.win === 'line' ? 'a line wins' : 'the full board wins',
-  ageBand,
-  params: { ...base, ...change },
-});
-export const presets: readonly Preset<BlanketParams>[] = [
-  preset('ten', 'numbers to 10, 8 cells', 'preK', { from: 0, to: 10, cells: 8 }),
-  preset('twelve', 'numbers to 12, 9 cells', 'K', {}),
-  preset('twenty', 'numbers to 20, 16 cells', 'K', { to: 20, cells: 16 }),
-  preset('twenty-line', 'numbers to 20, 16 cells', 'K', { to: 20, cells: 16, win: 'line' }),
-];
 
 const TRIES = 80;
 
@@ -137,8 +77,6 @@ export function linesOf(cells: number): number[][] {
   return [...across, ...down, ...slanted];
 }
 
-export const about = ({ win }: BlanketParams) => ({ win });
-export const subject = ({ from, to }: BlanketParams): string => `numbers from ${from} to ${to}`;
 export const ladder = (params: BlanketParams): Ladder =>
   levels(
     params,

@@ -1,23 +1,22 @@
+import { partCards } from '~/core/games/kit';
+import type { MaterialId } from '~/core/materials/catalogue';
 import { inside, numberGrid, SLIP_MM, slipCards } from '~/core/paper/cards';
-import { partCards } from '~/core/games/kit/parts';
 import { CannotPrint, type Sheet, type SheetContext } from '~/core/paper/sheet';
-import { boardsOf, differentBoards, SHAPES, slips, type BlanketParams } from './rules';
-import { en } from './words/en';
-import { es } from './words/es';
-
-const WORDS = { en, es };
+import type { BlanketParams } from '.';
+import { boardsOf, differentBoards, SHAPES, slips } from './rules';
+import { words } from './words';
 
 /** The boards, half a page each, and the calling slips with numeral and dots. Throws CannotPrint when boards repeat. */
-export function sheets(params: BlanketParams, context: SheetContext): Sheet[] {
+export function sheets(params: BlanketParams, context: SheetContext): Sheet<MaterialId>[] {
   const different = differentBoards(params);
   if (params.boards > different)
     throw new CannotPrint(
-      `${en.name}: ${params.boards} boards are asked for, and there ${different === 1 ? 'is 1' : `are ${different}`} that differ with ${params.cells} of ${slips(params)} numbers. Use fewer boards, or more numbers.`,
+      `${words.en.name}: ${params.boards} boards are asked for, and there ${different === 1 ? 'is 1' : `are ${different}`} that differ with ${params.cells} of ${slips(params)} numbers. Use fewer boards, or more numbers.`,
     );
   const { rows, columns } = SHAPES[params.cells]!;
   return [
     ...partCards(
-      WORDS,
+      words,
       'board',
       { w: 180, h: rows > columns ? 180 : 120 },
       boardsOf(params).map((numbers, i) => ({
@@ -27,7 +26,7 @@ export function sheets(params: BlanketParams, context: SheetContext): Sheet[] {
       context,
     ),
     ...partCards(
-      WORDS,
+      words,
       'slip',
       SLIP_MM,
       slipCards(Array.from({ length: slips(params) }, (_, i) => params.from + i)),

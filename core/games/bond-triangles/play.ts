@@ -1,10 +1,11 @@
 import { pick, shuffled, type Random } from '~/core/chance/random';
-import { turn } from '~/core/games/kit/make';
-import type { Turn } from '~/core/games/kit/types';
-import { bonds, type BondParams } from './rules';
+import { turn, type Turn } from '~/core/games/kit';
+import type { BondParams } from '.';
+import { bonds } from './reckon';
+import type { words } from './words';
 
 /** Every card once, in a mixed order; the thumb lies on one corner. */
-export function* play(params: BondParams, random: Random): Generator<Turn, void> {
+export function* play(params: BondParams, random: Random): Generator<Turn<keyof typeof words.en>, void> {
   let count = 0;
   for (const { a, b, whole } of shuffled(bonds(params), random)) {
     const player = (count++ % params.players) + 1;

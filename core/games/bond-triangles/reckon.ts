@@ -1,8 +1,40 @@
 import { fact } from '~/core/cards/facts';
 import { point } from '~/core/chance/pmf';
-import { figure, mend, mind, need, reckoned } from '~/core/games/kit/make';
-import type { Assumptions, Practised, Reckoning } from '~/core/games/kit/types';
-import { bonds, ladder, sentences, type Bond, type BondParams } from './rules';
+import { figure, mend, mind, need, type Answers, type Ladder, type Practised } from '~/core/games/kit';
+import type { BondParams } from '.';
+
+export interface Bond {
+  a: number;
+  b: number;
+  whole: number;
+}
+
+/** One card for each whole and each pair of parts, the smaller part first. */
+export const bonds = ({ wholes, zero }: BondParams): Bond[] =>
+  wholes.flatMap((whole) =>
+    Array.from({ length: Math.floor(whole / 2) + 1 }, (_, a) => ({ a, b: whole - a, whole })).filter(
+      ({ a }) => zero || a > 0,
+    ),
+  );
+
+/** The sentences of one card: four, or two when both parts are the same. */
+export const sentences = ({ a, b }: Bond): number => (a === b ? 2 : 4);
+
+export function ladder(params: BondParams): Ladder {
+  const shift = (by: number) => {
+    const wholes = params.wholes.map((whole) => whole + by);
+    return wholes.every((whole) => whole >= 3 && whole <= 20)
+      ? {
+          params: { ...params, wholes },
+          label:
+            wholes.length === 1
+              ? `Use parts of ${wholes[0]}`
+              : `Use wholes ${Math.min(...wholes)} to ${Math.max(...wholes)}`,
+        }
+      : undefined;
+  };
+  return { easier: shift(-1), harder: shift(1) };
+}
 
 /** What a covered corner asks: the whole is a sum, a part is a missing part or a difference. */
 function asked({ a, b, whole }: Bond, cover: BondParams['cover']): Practised[] {
@@ -19,12 +51,11 @@ function asked({ a, b, whole }: Bond, cover: BondParams['cover']): Practised[] {
   }));
 }
 
-export function reckon(params: BondParams, assumptions: Assumptions): Reckoning {
+export function reckon(params: BondParams): Answers {
   const cards = bonds(params);
   const all = cards.reduce((total, card) => total + sentences(card), 0);
   const doubles = cards.filter(({ a, b }) => a === b).length;
-  return reckoned({
-    assumptions,
+  return {
     figures: [
       figure(
         'cards',
@@ -61,5 +92,5 @@ export function reckon(params: BondParams, assumptions: Assumptions): Reckoning 
         ),
     ],
     ladder: ladder(params),
-  });
+  };
 }

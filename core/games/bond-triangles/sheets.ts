@@ -1,15 +1,16 @@
+import { partCards } from '~/core/games/kit';
+import type { MaterialId } from '~/core/materials/catalogue';
 import { inside } from '~/core/paper/cards';
 import { numeral } from '~/core/paper/numerals';
-import { partCards } from '~/core/games/kit/parts';
 import { INK, type Sheet, type SheetContext } from '~/core/paper/sheet';
-import { bonds, type BondParams } from './rules';
-import { en } from './words/en';
-import { es } from './words/es';
+import type { BondParams } from '.';
+import { bonds } from './reckon';
+import { words } from './words';
 
 /** The triangle cards: the whole on top, its parts below. */
-export const sheets = (params: BondParams, context: SheetContext): Sheet[] =>
+export const sheets = (params: BondParams, context: SheetContext): Sheet<MaterialId>[] =>
   partCards(
-    { en, es },
+    words,
     'triangle-card',
     { w: 88, h: 78 },
     bonds(params).map(({ a, b, whole }) => ({

@@ -1,29 +1,84 @@
-import { wording } from '~/core/games/kit/make';
-import { defineGame } from '~/core/games/kit/types';
-import { drawing } from './drawing';
+/** Chalk Orbits: throw bags at numbered chalk circles; add the team's. */
+import { Chance, Numbers, OneOf, OneValue, Whole } from '~/core/check/schema';
+import { game, type ParamsOf } from '~/core/games/kit';
 import { play } from './play';
-import { reckon } from './reckon';
-import { about, faults, presets, schema, subject } from './rules';
+import { faults, NUMBERS_MOST, reckon } from './reckon';
 import { sheets } from './sheets';
-import { sketches } from './sketches';
-import { steps } from './steps';
-import { en } from './words/en';
-import { es } from './words/es';
+import { drawing, pictures, steps } from './steps';
+import { words } from './words';
 
-export const chalkOrbits = defineGame({
-  id: 'chalk-orbits',
+const knobs = {
+  circles: Whole(2, 20, { title: 'Circles', default: 12 }),
+  diameterMm: Whole(200, 1500, { title: 'Width of a circle (mm)', default: 800 }),
+  gapMm: Whole(0, 1000, { title: 'Gap between circles (mm)', default: 200 }),
+  numbers: Numbers(
+    0,
+    NUMBERS_MOST,
+    { minItems: 2, maxItems: 20 },
+    {
+      title: 'Numbers in the circles',
+      description: 'Used in turn when there are more circles.',
+      default: [1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12],
+    },
+  ),
+  bags: Whole(1, 6, { title: 'Bags of a team', default: 4 }),
+  op: OneOf(
+    { add: 'Add the numbers', multiply: 'Multiply the numbers' },
+    { title: 'The score', default: 'add' },
+  ),
+  miss: OneOf(
+    { zero: 'counts 0', again: 'is thrown again' },
+    { title: 'A bag beside the circles', description: 'Both schools are played.', default: 'zero' },
+  ),
+  hit: Chance(0.1, 1, { title: 'Chance to hit a circle', description: 'An assumption.', default: 0.6 }),
+  bestOf: OneValue(
+    [
+      [1, '1'],
+      [3, '3'],
+      [5, '5'],
+      [7, '7'],
+    ],
+    { title: 'Best of', default: 3 },
+  ),
+};
+export type OrbitParams = ParamsOf<typeof knobs>;
+
+export const chalkOrbits = game({
+  words,
   family: 'move',
   traits: { places: ['outdoors'] },
-  schema,
-  presets,
-  words: wording(en, es, 'say.part', 'caution.outside', 'caution.throw'),
+  knobs,
+  presets: [
+    {
+      id: 'small',
+      name: 'six circles, 1 to 3',
+      tradition: 'a miss counts 0',
+      ageBand: 'K',
+      params: { circles: 6, numbers: [1, 2, 3, 1, 2, 3], bags: 3, bestOf: 1 },
+    },
+    { id: 'twelve', name: 'twelve circles, 1 to 12', tradition: 'a miss counts 0', ageBand: 'g2' },
+    {
+      id: 'small-again',
+      name: 'six circles, 1 to 6',
+      tradition: 'a miss is thrown again',
+      ageBand: 'g1',
+      params: { circles: 6, numbers: [1, 2, 3, 4, 5, 6], bags: 3, miss: 'again' },
+    },
+    {
+      id: 'times',
+      name: 'two bags, multiply',
+      tradition: 'a miss is thrown again',
+      ageBand: 'g3',
+      params: { bags: 2, op: 'multiply', miss: 'again' },
+    },
+  ],
   drawing,
   faults,
   reckon,
   play,
   steps,
-  about,
-  subject,
-  sketches,
+  pictures,
+  about: ({ op }) => ({ op }),
+  subject: ({ circles, op }) => `${circles} chalk circles, ${op === 'add' ? 'sums' : 'products'}`,
   sheets,
 });

@@ -1,6 +1,10 @@
 /** Scores of a team; exact. */
-import { evenly, fromEntries, point, product, sum, entries, type Pmf } from '~/core/chance/pmf';
-import { circleNumbers, type OrbitParams } from './rules';
+import { entries, evenly, fromEntries, point, product, sum, type Pmf } from '~/core/chance/pmf';
+import type { OrbitParams } from '.';
+
+/** The number in each circle. */
+export const circleNumbers = ({ circles, numbers }: OrbitParams): number[] =>
+  Array.from({ length: circles }, (_, i) => numbers[i % numbers.length]!);
 
 /** What one bag counts. A bag that is thrown again until it hits always counts a circle. */
 export function bagScore(params: OrbitParams): Pmf {

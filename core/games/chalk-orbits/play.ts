@@ -1,13 +1,14 @@
 import { pick, type Random } from '~/core/chance/random';
 import type { Outcome } from '~/core/chance/simulate';
-import { turn } from '~/core/games/kit/make';
-import type { Turn } from '~/core/games/kit/types';
-import { circleNumbers, type OrbitParams } from './rules';
+import { turn, type Turn } from '~/core/games/kit';
+import type { OrbitParams } from '.';
+import { circleNumbers } from './odds';
+import type { words } from './words';
 
 const MOST_ROUNDS = 500;
 
 /** One turn is a team throwing all its bags. Ends when a team has won the greater half. */
-export function* play(params: OrbitParams, random: Random): Generator<Turn, Outcome> {
+export function* play(params: OrbitParams, random: Random): Generator<Turn<keyof typeof words.en>, Outcome> {
   const { bags, op, miss, hit, bestOf } = params;
   const circles = circleNumbers(params);
   const wins = [0, 0];

@@ -1,21 +1,67 @@
 import { fact } from '~/core/cards/facts';
 import { entries, map, mean, quantile } from '~/core/chance/pmf';
+import type { Effort } from '~/core/chance/simulate';
+import type { FieldErrors } from '~/core/check/check';
+import {
+  chanceFigure,
+  figure,
+  know,
+  levels,
+  mend,
+  mind,
+  need,
+  type AgeBand,
+  type Answers,
+  type Ladder,
+  type Practised,
+} from '~/core/games/kit';
 import { count, plain, share } from '~/core/words/numbers';
-import { chanceFigure, figure, know, mend, mind, need, reckoned } from '~/core/games/kit/make';
-import type { Assumptions, Practised, Reckoning } from '~/core/games/kit/types';
-import { bagScore, drawChance, roundsOf, teamScore } from './odds';
-import { circleNumbers, field, ladder, THROWING_STEPS, type OrbitParams } from './rules';
+import type { OrbitParams } from '.';
+import { bagScore, circleNumbers, drawChance, roundsOf, teamScore } from './odds';
 
-export function reckon(params: OrbitParams, assumptions: Assumptions): Reckoning {
+export const NUMBERS_MOST = 20;
+
+/** Products of more bags have too many values to be told. */
+const MOST_FACTORS = 3;
+
+export const faults = ({ op, bags }: OrbitParams): FieldErrors =>
+  op === 'multiply' && bags > MOST_FACTORS
+    ? { bags: `Multiplying is for at most ${MOST_FACTORS} bags: nobody works out more in the head.` }
+    : {};
+
+/** Rows and columns of the field whose sides come nearest to 5 : 3. */
+export function field({ circles, diameterMm, gapMm }: OrbitParams): {
+  rows: number;
+  columns: number;
+  widthMm: number;
+  depthMm: number;
+} {
+  const side = (n: number): number => n * diameterMm + (n - 1) * gapMm;
+  let best = { rows: 1, columns: circles, widthMm: side(circles), depthMm: side(1) };
+  const off = (one: typeof best): number => Math.abs(Math.log(one.widthMm / one.depthMm / (5 / 3)));
+  for (let rows = 2; rows <= circles; rows++) {
+    const columns = Math.ceil(circles / rows);
+    const one = { rows, columns, widthMm: side(columns), depthMm: side(rows) };
+    if (off(one) < off(best) - 1e-12) best = one;
+  }
+  return best;
+}
+
+/** How far away the throwing line is, in steps of a child. */
+export const THROWING_STEPS = { preK: 1, K: 2, g1: 3, g2: 4, g3: 5 } as const;
+
+export const ladder = (params: OrbitParams): Ladder =>
+  levels(params, 'bags', params.op === 'add' ? [2, 3, 4, 5, 6] : [2, 3], (bags) => `Throw ${bags} bags`);
+
+export function reckon(params: OrbitParams, _: Effort, ageBand: AgeBand): Answers {
   const { circles, diameterMm, bags, op, miss, hit, bestOf, numbers } = params;
   const area = field(params);
   const score = teamScore(params);
   const draw = drawChance(score);
   const rounds = roundsOf(bestOf, draw);
   const zero = miss === 'zero' && op === 'multiply' ? 1 - hit ** bags : 0;
-  const steps = THROWING_STEPS[assumptions.ageBand];
-  return reckoned({
-    assumptions,
+  const steps = THROWING_STEPS[ageBand];
+  return {
     figures: [
       figure(
         'areaM2',
@@ -80,7 +126,7 @@ export function reckon(params: OrbitParams, assumptions: Assumptions): Reckoning
         ),
     ],
     ladder: ladder(params),
-  });
+  };
 }
 
 /** Bag by bag: what is there so far, and the new number. */

@@ -1,12 +1,14 @@
-import { partSheet } from '~/core/games/kit/parts';
+import { partSheet } from '~/core/games/kit';
+import type { MaterialId } from '~/core/materials/catalogue';
 import { cm, metres, planShapes } from '~/core/paper/plan';
 import type { Sheet, SheetContext } from '~/core/paper/sheet';
-import { circleNumbers, field, THROWING_STEPS, type OrbitParams } from './rules';
-import { en } from './words/en';
-import { es } from './words/es';
+import type { OrbitParams } from '.';
+import { circleNumbers } from './odds';
+import { field, THROWING_STEPS } from './reckon';
+import { words } from './words';
 
 /** The circles to scale, with their measures and the throwing line for each age. */
-export function sheets(params: OrbitParams, context: SheetContext): Sheet[] {
+export function sheets(params: OrbitParams, context: SheetContext): Sheet<MaterialId>[] {
   const { diameterMm, gapMm } = params;
   const { columns, widthMm, depthMm } = field(params);
   const plan = {
@@ -25,5 +27,5 @@ export function sheets(params: OrbitParams, context: SheetContext): Sheet[] {
     ] as const,
     throwing: THROWING_STEPS,
   };
-  return partSheet({ en, es }, 'plan', 'plan', (place) => planShapes(plan, place, context), context);
+  return partSheet(words, 'plan', 'plan', (place) => planShapes(plan, place, context), context);
 }

@@ -1,11 +1,14 @@
-import { steps as list } from '~/core/games/kit/make';
-import type { Step } from '~/core/games/kit/types';
-import { circleNumbers, type OrbitParams } from './rules';
+import { area, bench, dot, sign, stroke, TONE, written, type Lines, type Pictures } from '~/core/games/kit';
+import type { Shape } from '~/core/paper/sheet';
+import type { OrbitParams } from '.';
+import { circleNumbers } from './odds';
+import { field } from './reckon';
+import type { words } from './words';
 
-export function steps(params: OrbitParams): Step[] {
+export function steps(params: OrbitParams): Lines<typeof words.en> {
   const { circles, diameterMm, bags, op, miss, bestOf } = params;
   const [a, b] = [...circleNumbers(params)].sort((x, y) => y - x).slice(0, 2);
-  return list(
+  return [
     ['setUp.circles', { circles, cm: Math.round(diameterMm / 10) }],
     ['setUp.teams', { bags }],
     ['turn.throw', { bags }],
@@ -13,16 +16,56 @@ export function steps(params: OrbitParams): Step[] {
     op === 'add'
       ? ['turn.add', { a: a!, b: b!, answer: a! + b! }, 'symbols']
       : ['turn.multiply', { a: a!, b: b!, answer: a! * b! }, 'symbols'],
-    ['turn.check', {}],
+    ['turn.check'],
     ['end.best', { bestOf, wins: (bestOf + 1) / 2 }],
-    ['easier.small', {}],
-    ['harder.order', {}],
-    ['sideBySide.one', {}],
+    ['easier.small'],
+    ['harder.order'],
+    ['sideBySide.one'],
     ['younger.drop', { years: 3 }],
-    ['atHome.paper', {}],
-    ['say.sofar', {}],
+    ['atHome.paper'],
+    ['say.sofar'],
     ['say.part'],
     ['caution.outside'],
     ['caution.throw'],
-  );
+  ];
 }
+
+/** The circles as they lie, with their numbers. */
+const circles = (params: OrbitParams) => {
+  const { rows, columns } = field(params);
+  const step = Math.min(92 / columns, 52 / rows);
+  const [left, top] = [50 - (step * columns) / 2, 30 - (step * rows) / 2];
+  return circleNumbers(params).flatMap((n, i) => {
+    const [x, y] = [left + ((i % columns) + 0.5) * step, top + (Math.floor(i / columns) + 0.5) * step];
+    return [dot(x, y, step * 0.42, TONE.card), sign(x, y + step * 0.13, String(n), step * 0.4)];
+  });
+};
+
+export const pictures: Pictures<OrbitParams, typeof words.en> = {
+  'setUp.circles': (_, params) => circles(params),
+  'turn.throw': ({ bags }) =>
+    Array.from({ length: bags! }, (_, i) => {
+      const x = 50 - bags! * 7.5 + i * 15 + 1;
+      return area(
+        `M${x} 24 C${x + 4} 20 ${x + 9} 20 ${x + 12} 24 C${x + 14} 30 ${x + 13} 36 ${x + 11} 40 C${x + 6} 42 ${x + 3} 41 ${x} 38 C${x - 1} 33 ${x - 1} 28 ${x} 24 Z`,
+        TONE.straw,
+      );
+    }),
+  'turn.add': ({ a, b, answer }) => written(`${a} + ${b} = ${answer}`),
+  'turn.multiply': ({ a, b, answer }) => written(`${a} × ${b} = ${answer}`),
+};
+
+const ring = (x: number, y: number, text: string): Shape[] => [
+  { kind: 'circle', x, y, radius: 10, stroke: TONE.shore, strokeMm: 1.6, dashMm: [3, 1.2] },
+  sign(x, y + 4, text, 10, TONE.shore),
+];
+
+/** Chalk circles with numbers, and a bag in flight. */
+export const drawing: readonly Shape[] = [
+  ...ring(36, 38, '5'),
+  ...ring(60, 42, '2'),
+  ...ring(84, 36, '9'),
+  area('M6 30 L16 26 L20 36 L10 40 Z', TONE.clay),
+  stroke('M20 26 C34 2 54 2 62 26', TONE.ink, 1),
+  bench,
+];

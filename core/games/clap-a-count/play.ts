@@ -1,9 +1,14 @@
-import { turn } from '~/core/games/kit/make';
-import type { Turn } from '~/core/games/kit/types';
-import type { ClapParams } from './rules';
+import { turn, type Turn } from '~/core/games/kit';
+import type { ClapParams } from '.';
+import type { words } from './words';
 
 /** One pattern a turn. */
-export function* play({ unit, groups, patterns, players }: ClapParams): Generator<Turn, void> {
+export function* play({
+  unit,
+  groups,
+  patterns,
+  players,
+}: ClapParams): Generator<Turn<keyof typeof words.en>, void> {
   const spoken = Array.from({ length: groups }, (_, i) => (i + 1) * unit).join(', ');
   for (let i = 0; i < patterns; i++)
     yield turn(

@@ -1,14 +1,19 @@
 import { fact } from '~/core/cards/facts';
 import { point } from '~/core/chance/pmf';
-import { figure, know, mend, reckoned } from '~/core/games/kit/make';
-import type { Assumptions, Reckoning } from '~/core/games/kit/types';
-import { ladder, type ClapParams } from './rules';
+import { choices, figure, know, mend, type Answers, type Ladder } from '~/core/games/kit';
+import type { ClapParams } from '.';
 
-export function reckon(params: ClapParams, assumptions: Assumptions): Reckoning {
+export const ladder = (params: ClapParams): Ladder =>
+  choices(params, 'unit', [
+    [2, 'Count in twos'],
+    [5, 'Count in fives'],
+    [10, 'Count in tens'],
+  ]);
+
+export function reckon(params: ClapParams): Answers {
   const { unit, groups, patterns } = params;
   const claps = unit * groups;
-  return reckoned({
-    assumptions,
+  return {
     figures: [
       figure('claps', 'Beats of one pattern', claps, 'beats', `${groups} groups of ${unit}.`),
       figure(
@@ -36,5 +41,5 @@ export function reckon(params: ClapParams, assumptions: Assumptions): Reckoning 
         ),
     ],
     ladder: ladder(params),
-  });
+  };
 }

@@ -1,28 +1,40 @@
-import { wording } from '~/core/games/kit/make';
-import { defineGame } from '~/core/games/kit/types';
-import { drawing } from './drawing';
+/** Cup Machine: two cups for the two numbers, one for the total; pour together and count. */
+import { OneOf, Whole } from '~/core/check/schema';
+import { game, type ParamsOf } from '~/core/games/kit';
 import { play } from './play';
 import { reckon } from './reckon';
-import { about, presets, schema, subject } from './rules';
 import { sheets } from './sheets';
-import { sketches } from './sketches';
-import { steps } from './steps';
-import { en } from './words/en';
-import { es } from './words/es';
+import { drawing, pictures, steps } from './steps';
+import { words } from './words';
 
-export const cupMachine = defineGame({
-  id: 'cup-machine',
+const knobs = {
+  max: Whole(3, 10, { title: 'Largest number in a cup', default: 5 }),
+  op: OneOf(
+    { add: 'Pour both cups together', subtract: 'Pour some back out' },
+    { title: 'What the machine does', default: 'add' },
+  ),
+  problems: Whole(1, 20, { title: 'Problems in one play', default: 8 }),
+  players: Whole(1, 4, { title: 'Players', default: 2 }),
+};
+export type MachineParams = ParamsOf<typeof knobs>;
+
+export const cupMachine = game({
+  words,
   family: 'build',
   traits: { places: ['table', 'rainyDay'] },
-  schema,
-  presets,
-  words: wording(en, es, 'sideBySide.calm', 'younger.counts', 'say.part', 'say.check', 'caution.small'),
+  knobs,
+  presets: [
+    { id: 'three', name: 'up to 3 and 3', ageBand: 'preK', params: { max: 3 } },
+    { id: 'five', name: 'up to 5 and 5', ageBand: 'K' },
+    { id: 'ten', name: 'up to 10 and 10', ageBand: 'g1', params: { max: 10 } },
+    { id: 'back', name: 'taking away up to 10', ageBand: 'g1', params: { max: 10, op: 'subtract' } },
+  ],
   drawing,
   reckon,
   play,
   steps,
-  about,
-  subject,
-  sketches,
+  pictures,
+  about: ({ op }) => ({ op }),
+  subject: ({ op, max }) => (op === 'add' ? `adding up to ${max} and ${max}` : `taking away up to ${max}`),
   sheets,
 });

@@ -1,9 +1,10 @@
 import { pick, type Random } from '~/core/chance/random';
-import { turn } from '~/core/games/kit/make';
-import type { Turn } from '~/core/games/kit/types';
-import { problems, type MachineParams } from './rules';
+import { turn, type Turn } from '~/core/games/kit';
+import type { MachineParams } from '.';
+import { problems } from './reckon';
+import type { words } from './words';
 
-export function* play(params: MachineParams, random: Random): Generator<Turn, void> {
+export function* play(params: MachineParams, random: Random): Generator<Turn<keyof typeof words.en>, void> {
   const all = problems(params);
   for (let count = 0; count < params.problems; count++) {
     const { a, b } = pick(all, random);

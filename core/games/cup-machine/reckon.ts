@@ -1,16 +1,23 @@
 import { fact } from '~/core/cards/facts';
 import { point } from '~/core/chance/pmf';
-import { figure, know, mend, mind, need, reckoned } from '~/core/games/kit/make';
-import type { Assumptions, Reckoning } from '~/core/games/kit/types';
-import { ladder, problems, type MachineParams } from './rules';
+import { figure, know, levels, mend, mind, need, type Answers, type Ladder } from '~/core/games/kit';
+import type { MachineParams } from '.';
 
-export function reckon(params: MachineParams, assumptions: Assumptions): Reckoning {
+/** The problems: every a + b with 1 to max in each cup; every a − b with 1 ≤ b ≤ a ≤ max. */
+export const problems = ({ max, op }: Pick<MachineParams, 'max' | 'op'>): { a: number; b: number }[] => {
+  const numbers = Array.from({ length: max }, (_, i) => i + 1);
+  return numbers.flatMap((a) => numbers.filter((b) => op === 'add' || b <= a).map((b) => ({ a, b })));
+};
+
+export const ladder = (params: MachineParams): Ladder =>
+  levels(params, 'max', [3, 4, 5, 6, 8, 10], (max) => `Numbers up to ${max}`);
+
+export function reckon(params: MachineParams): Answers {
   const { max, op, players } = params;
   const all = problems(params);
   const counters = op === 'add' ? 2 * max : max;
   const turns = params.problems;
-  return reckoned({
-    assumptions,
+  return {
     figures: [
       figure(
         'counters',
@@ -56,5 +63,5 @@ export function reckon(params: MachineParams, assumptions: Assumptions): Reckoni
         ),
     ],
     ladder: ladder(params),
-  });
+  };
 }

@@ -1,15 +1,16 @@
+import { partCards } from '~/core/games/kit';
+import type { MaterialId } from '~/core/materials/catalogue';
 import { NUMBER_MM, numberCards, type Card } from '~/core/paper/cards';
-import { partCards } from '~/core/games/kit/parts';
 import { drawBox, forEachPlayer, recordSheets, sentenceToFill } from '~/core/paper/record';
 import { INK, type Cell, type Shape, type Sheet, type SheetContext } from '~/core/paper/sheet';
-import type { MachineParams } from './rules';
-import { en } from './words/en';
-import { es } from './words/es';
-
-const WORDS = { en, es };
+import type { MachineParams } from '.';
+import { words } from './words';
 
 /** Two sets of number cards, and a row for every problem: cups to pour, a place to draw, a sentence. */
-export function sheets({ max, op, problems, players }: MachineParams, context: SheetContext): Sheet[] {
+export function sheets(
+  { max, op, problems, players }: MachineParams,
+  context: SheetContext,
+): Sheet<MaterialId>[] {
   const set = (which: string): Card[] =>
     numberCards(Array.from({ length: max }, (_, i) => i + 1)).map((card) => ({
       ...card,
@@ -17,11 +18,11 @@ export function sheets({ max, op, problems, players }: MachineParams, context: S
     }));
   const sign = op === 'add' ? '+' : '−';
   return [
-    ...partCards(WORDS, 'number-card', NUMBER_MM, [...set('first'), ...set('second')], context),
+    ...partCards(words, 'number-card', NUMBER_MM, [...set('first'), ...set('second')], context),
     ...forEachPlayer(
       players,
       recordSheets(
-        WORDS,
+        words,
         {
           rows: problems,
           wide: true,

@@ -1,28 +1,37 @@
-import { wording } from '~/core/games/kit/make';
-import { defineGame } from '~/core/games/kit/types';
-import { drawing } from './drawing';
+/** Dough Dots: make as many balls as the first number, squash as many as the second. */
+import { Whole, YesNo } from '~/core/check/schema';
+import { game, type ParamsOf } from '~/core/games/kit';
 import { play } from './play';
 import { reckon } from './reckon';
-import { about, presets, schema, subject } from './rules';
 import { sheets } from './sheets';
-import { sketches } from './sketches';
-import { steps } from './steps';
-import { en } from './words/en';
-import { es } from './words/es';
+import { drawing, pictures, steps } from './steps';
+import { words } from './words';
 
-export const doughDots = defineGame({
-  id: 'dough-dots',
+const knobs = {
+  max: Whole(5, 20, { title: 'Largest first number', default: 10 }),
+  zero: YesNo({ title: 'Sentences with zero', default: false }),
+  ballMm: Whole(10, 40, { title: 'Width of a ball (mm)', default: 20 }),
+  cards: Whole(1, 40, { title: 'Cards in one play', default: 8 }),
+  players: Whole(1, 4, { title: 'Players', default: 1 }),
+};
+export type DoughParams = ParamsOf<typeof knobs>;
+
+export const doughDots = game({
+  words,
   family: 'build',
   traits: { places: ['table', 'rainyDay'], quiet: true },
-  schema,
-  presets,
-  words: wording(en, es, 'sideBySide.calm', 'atHome.paper', 'say.part'),
+  knobs,
+  presets: [
+    { id: 'five', name: 'up to 5', ageBand: 'K', params: { max: 5 } },
+    { id: 'ten', name: 'up to 10', ageBand: 'g1' },
+    { id: 'ten-zero', name: 'up to 10, with zero', ageBand: 'g1', params: { zero: true } },
+  ],
   drawing,
   reckon,
   play,
   steps,
-  about,
-  subject,
-  sketches,
+  pictures,
+  about: ({ max }) => ({ max }),
+  subject: ({ max }) => `taking away up to ${max}`,
   sheets,
 });

@@ -1,17 +1,36 @@
 import { fact } from '~/core/cards/facts';
 import { point } from '~/core/chance/pmf';
-import { figure, know, mend, mind, need, reckoned } from '~/core/games/kit/make';
-import type { Assumptions, Reckoning } from '~/core/games/kit/types';
-import { DENSITY, doughGrams, ladder, played, sentences, type DoughParams } from './rules';
+import { figure, know, levels, mend, mind, need, type Answers, type Ladder } from '~/core/games/kit';
+import type { DoughParams } from '.';
 
-export function reckon(params: DoughParams, assumptions: Assumptions): Reckoning {
+/** Density of modelling dough, in grams per cubic centimetre. */
+export const DENSITY = 1.3;
+
+/** Every sentence a − b with 1 ≤ b ≤ a ≤ max; with zero, 0 ≤ b. */
+export const sentences = ({ max, zero }: Pick<DoughParams, 'max' | 'zero'>): { a: number; b: number }[] => {
+  const least = zero ? 0 : 1;
+  const list: { a: number; b: number }[] = [];
+  for (let a = least; a <= max; a++) for (let b = least; b <= a; b++) list.push({ a, b });
+  return list;
+};
+
+/** Cards of one play: never more than there are. */
+export const played = (params: DoughParams): number => Math.min(params.cards, sentences(params).length);
+
+/** Grams of dough for the balls of one player. */
+export const doughGrams = ({ max, ballMm }: Pick<DoughParams, 'max' | 'ballMm'>): number =>
+  max * (Math.PI / 6) * (ballMm / 10) ** 3 * DENSITY;
+
+export const ladder = (params: DoughParams): Ladder =>
+  levels(params, 'max', [5, 6, 8, 10, 15, 20], (max) => `Numbers up to ${max}`);
+
+export function reckon(params: DoughParams): Answers {
   const { max, zero, ballMm, players } = params;
   const all = sentences(params);
   const count = played(params);
   const grams = doughGrams(params);
   const packed = Math.ceil(grams) * players;
-  return reckoned({
-    assumptions,
+  return {
     figures: [
       figure(
         'cards',
@@ -62,5 +81,5 @@ export function reckon(params: DoughParams, assumptions: Assumptions): Reckoning
       ),
     ],
     ladder: ladder(params),
-  });
+  };
 }

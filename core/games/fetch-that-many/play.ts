@@ -1,9 +1,10 @@
 import { shuffled, type Random } from '~/core/chance/random';
-import { turn } from '~/core/games/kit/make';
-import type { Turn } from '~/core/games/kit/types';
-import { numbersOf, type FetchParams } from './rules';
+import { turn, type Turn } from '~/core/games/kit';
+import type { FetchParams } from '.';
+import { numbersOf } from './reckon';
+import type { words } from './words';
 
-export function* play(params: FetchParams, random: Random): Generator<Turn, void> {
+export function* play(params: FetchParams, random: Random): Generator<Turn<keyof typeof words.en>, void> {
   for (const [i, number] of shuffled(numbersOf(params), random).entries())
     yield turn(
       (i % params.players) + 1,

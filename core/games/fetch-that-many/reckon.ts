@@ -1,15 +1,19 @@
 import { fact } from '~/core/cards/facts';
 import { point } from '~/core/chance/pmf';
-import { figure, know, mend, need, reckoned } from '~/core/games/kit/make';
-import type { Assumptions, Reckoning } from '~/core/games/kit/types';
-import { ladder, numbersOf, type FetchParams } from './rules';
+import { figure, know, levels, mend, need, type Answers, type Ladder } from '~/core/games/kit';
+import type { FetchParams } from '.';
 
-export function reckon(params: FetchParams, assumptions: Assumptions): Reckoning {
+export const numbersOf = ({ from, to }: Pick<FetchParams, 'from' | 'to'>): number[] =>
+  Array.from({ length: to - from + 1 }, (_, i) => from + i);
+
+export const ladder = (params: FetchParams): Ladder =>
+  levels(params, 'to', [5, 6, 8, 10], (to) => `Numbers to ${to}`);
+
+export function reckon(params: FetchParams): Answers {
   const { from, to, things } = params;
   const numbers = numbersOf(params);
   const all = numbers.reduce((a, b) => a + b, 0);
-  return reckoned({
-    assumptions,
+  return {
     figures: [
       figure('slips', 'Slips', numbers.length, 'slips', `One for each number from ${from} to ${to}.`),
       figure(
@@ -45,5 +49,5 @@ export function reckon(params: FetchParams, assumptions: Assumptions): Reckoning
         ),
     ],
     ladder: ladder(params),
-  });
+  };
 }

@@ -1,6 +1,7 @@
 import type { Card } from '~/core/cards/deck';
-import type { DeckVerdict } from '~/core/games/kit/types';
-import { deckNumbers, type MarkParams } from './rules';
+import type { DeckVerdict } from '~/core/games/kit';
+import type { MarkParams } from '.';
+import { deckNumbers } from './reckon';
 
 /** Any six cards play; fewer than two targets' worth do not. */
 export function audit(params: MarkParams, cards: readonly Card[]): DeckVerdict {

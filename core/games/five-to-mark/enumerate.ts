@@ -2,9 +2,9 @@
  * The exact chance over all deals. A deal is a multiset of laid values and a target value; its weight is the number
  * of card sets that show it. What a smaller multiset reaches is computed once and shared by all that contain it.
  */
-import { choose } from '~/core/chance/binomial';
-import type { Sign } from '~/core/cards/facts';
 import { countValues } from '~/core/cards/deck';
+import type { Sign } from '~/core/cards/facts';
+import { choose } from '~/core/chance/binomial';
 
 export interface Odds {
   /** Chance that the target can be reached. */

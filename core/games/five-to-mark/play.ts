@@ -1,12 +1,13 @@
 import { shuffled, type Random } from '~/core/chance/random';
 import type { Outcome } from '~/core/chance/simulate';
-import { turn } from '~/core/games/kit/make';
-import type { Turn } from '~/core/games/kit/types';
-import { deckNumbers, type MarkParams } from './rules';
+import { turn, type Turn } from '~/core/games/kit';
+import type { MarkParams } from '.';
+import { deckNumbers } from './reckon';
 import { layout, solve } from './solve';
+import type { words } from './words';
 
 /** A new deal for every target. `solved` is the share of targets that could be reached. */
-export function* play(params: MarkParams, random: Random): Generator<Turn, Outcome> {
+export function* play(params: MarkParams, random: Random): Generator<Turn<keyof typeof words.en>, Outcome> {
   const deck = deckNumbers(params);
   let solved = 0;
   for (let round = 0; round < params.rounds; round++) {

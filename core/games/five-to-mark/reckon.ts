@@ -1,25 +1,67 @@
-import { countValues } from '~/core/cards/deck';
+import { countValues, deckWithout, numbersOf, type Card } from '~/core/cards/deck';
 import { fact } from '~/core/cards/facts';
 import { point } from '~/core/chance/pmf';
-import { QUICK, type Effort } from '~/core/chance/simulate';
+import type { Effort } from '~/core/chance/simulate';
+import type { FieldErrors } from '~/core/check/check';
+import {
+  chanceFigure,
+  climb,
+  figure,
+  know,
+  levels,
+  mend,
+  mind,
+  need,
+  signLadder,
+  type Answers,
+  type Figure,
+  type Ladder,
+  type Practised,
+} from '~/core/games/kit';
 import { share } from '~/core/words/numbers';
-import { chanceFigure, figure, know, mend, mind, need, reckoned } from '~/core/games/kit/make';
-import type { Assumptions, Figure, Practised, Reckoning } from '~/core/games/kit/types';
+import type { MarkParams } from '.';
 import { oddsOf, type Odds } from './enumerate';
-import { deckNumbers, ladder, type MarkParams } from './rules';
+
+/** What a joker counts. */
+export const JOKER = 15;
+
+const JOKERS = 2;
+
+export const faults = (params: MarkParams): FieldErrors => {
+  const deck = deckNumbers(params);
+  return deck.length <= params.laid
+    ? { missing: `${deck.length} cards are left; ${params.laid} cards and a target take ${params.laid + 1}.` }
+    : {};
+};
+
+/** The numbers of the deck that is played with, jokers at the end. */
+export const deckNumbers = (
+  { faces, jokers, missing }: Pick<MarkParams, 'faces' | 'jokers' | 'missing'>,
+  cards: readonly Card[] = deckWithout(missing),
+): number[] => [
+  ...numbersOf(cards, faces),
+  ...(jokers === '15' ? new Array<number>(JOKERS).fill(JOKER) : []),
+];
+
+/** Fewer signs make it easier, and more cards on the table. */
+export const ladder = (params: MarkParams): Ladder =>
+  climb(
+    signLadder(params),
+    levels(params, 'laid', [6, 5, 4], (laid) => `Lay out ${laid} cards`),
+  );
 
 const FEW = 0.6;
+
 /** With fractions, six cards reach so many values that reckoning them would fill the memory of a laptop. */
 const tooMany = ({ laid, whole }: MarkParams): boolean => !whole && laid > 5;
 
 /** The chances are exact over all deals, and wait for a deep effort. */
-export function reckon(params: MarkParams, assumptions: Assumptions, effort: Effort = QUICK): Reckoning {
+export function reckon(params: MarkParams, effort: Effort): Answers {
   const { laid, ops, whole, rounds, players } = params;
   const deck = deckNumbers(params);
   const odds = effort.deep && !tooMany(params) ? oddsOf(deck, laid, ops, whole, effort.progress) : undefined;
   const sizes = Array.from({ length: laid - 1 }, (_, i) => i + 2);
-  return reckoned({
-    assumptions,
+  return {
     figures: odds ? figures(odds, deck.length, laid) : [],
     parts: [need('card-deck', 1, `${deck.length} cards are played with.`)],
     prep: [
@@ -54,7 +96,7 @@ export function reckon(params: MarkParams, assumptions: Assumptions, effort: Eff
     ladder: ladder(params),
     pending:
       odds || tooMany(params) ? [] : ['solvable.chance', ...sizes.map((k) => `fewest.${k}`), 'hardestTarget'],
-  });
+  };
 }
 
 function figures(odds: Odds, cards: number, laid: number): Figure[] {

@@ -4,8 +4,9 @@
  */
 import { apply, type Sign } from '~/core/cards/facts';
 import { shuffled, type Random } from '~/core/chance/random';
-import type { Layout as Deal } from '~/core/games/kit/types';
-import { deckNumbers, type MarkParams } from './rules';
+import type { Layout as Deal } from '~/core/games/kit';
+import type { MarkParams } from '.';
+import { deckNumbers } from './reckon';
 
 /** A sum with what is added and what is taken away, a product with what multiplies and divides, or one card. */
 interface Node {
@@ -32,6 +33,7 @@ export interface Rules {
 
 /** Two values are the same number up to what fractions lose. */
 const near = (a: number, b: number): boolean => Math.abs(a - b) < 1e-9 * Math.max(1, Math.abs(a));
+
 const keyOf = (value: number): number => (Number.isInteger(value) ? value : Math.round(value * 1e8) / 1e8);
 
 /** A subset of the laid cards is a bit mask. */
@@ -111,11 +113,13 @@ const bits = (mask: number): number => {
   for (let left = mask; left > 0; left &= left - 1) count++;
   return count;
 };
+
 const cardsOf = (cards: readonly number[], mask: number): number[] =>
   cards.filter((_, i) => mask & (1 << i)).sort((a, b) => b - a);
 
 /** To list all values of so many cards takes longer than to ask for one. */
 const LISTED = 4;
+
 /** Whether the cards of a subset may make a value: certain for few cards, left open for more. */
 const mayBe = (laid: Layout, mask: number, value: number): boolean =>
   bits(mask) > LISTED || laid.values(mask).has(keyOf(value));

@@ -1,10 +1,11 @@
 import { shuffled, type Random } from '~/core/chance/random';
-import { turn } from '~/core/games/kit/make';
-import type { Turn } from '~/core/games/kit/types';
-import { sentences, type TrailParams } from './rules';
+import { turn, type Turn } from '~/core/games/kit';
+import type { TrailParams } from '.';
+import { sentences } from './reckon';
+import type { words } from './words';
 
 /** A shuffled trail; when it is longer than there are sentences, it begins again. */
-export function* play(params: TrailParams, random: Random): Generator<Turn, void> {
+export function* play(params: TrailParams, random: Random): Generator<Turn<keyof typeof words.en>, void> {
   const trail = shuffled(sentences(params), random);
   for (let i = 0; i < params.problems; i++) {
     const { a, b } = trail[i % trail.length]!;

@@ -1,17 +1,37 @@
 import { fact } from '~/core/cards/facts';
 import { point } from '~/core/chance/pmf';
+import { choices, climb, figure, know, mend, mind, need, type Answers, type Ladder } from '~/core/games/kit';
 import { count } from '~/core/words/numbers';
-import { figure, know, mend, mind, need, reckoned } from '~/core/games/kit/make';
-import type { Assumptions, Reckoning } from '~/core/games/kit/types';
-import { framesEach, ladder, sentences, type TrailParams } from './rules';
+import type { TrailParams } from '.';
 
-export function reckon(params: TrailParams, assumptions: Assumptions): Reckoning {
+/** Every sentence there is: a + b ≤ max with a, b ≥ 1; a − b with 1 ≤ b ≤ a ≤ max. */
+export const sentences = ({ max, op }: Pick<TrailParams, 'max' | 'op'>): { a: number; b: number }[] => {
+  const list: { a: number; b: number }[] = [];
+  for (let a = 1; a <= max; a++) for (let b = 1; b <= (op === 'add' ? max - a : a); b++) list.push({ a, b });
+  return list;
+};
+
+/** Ten-frames that one problem takes. */
+export const framesEach = ({ max }: Pick<TrailParams, 'max'>): number => max / 10;
+
+export const ladder = (params: TrailParams): Ladder =>
+  climb(
+    choices(params, 'op', [
+      ['add', 'Add'],
+      ['subtract', 'Take away'],
+    ]),
+    choices(params, 'max', [
+      [10, 'Numbers to 10'],
+      [20, 'Numbers to 20'],
+    ]),
+  );
+
+export function reckon(params: TrailParams): Answers {
   const { max, op, problems } = params;
   const all = sentences(params);
   const frames = problems * framesEach(params);
   const pages = Math.ceil(frames / params.frames);
-  return reckoned({
-    assumptions,
+  return {
     figures: [
       figure(
         'frames',
@@ -57,5 +77,5 @@ export function reckon(params: TrailParams, assumptions: Assumptions): Reckoning
       problems > 16 && know('long-trail', `${problems} problems are a long trail: lay out half today.`),
     ],
     ladder: ladder(params),
-  });
+  };
 }

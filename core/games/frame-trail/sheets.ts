@@ -1,17 +1,17 @@
 import { seeded, shuffled } from '~/core/chance/random';
+import { partCards } from '~/core/games/kit';
+import type { MaterialId } from '~/core/materials/catalogue';
 import { frame, inside, SENTENCE_MM, sentenceCards, type Card } from '~/core/paper/cards';
-import { partCards } from '~/core/games/kit/parts';
 import type { Sheet, SheetContext } from '~/core/paper/sheet';
-import { framesEach, sentences, type TrailParams } from './rules';
-import { en } from './words/en';
-import { es } from './words/es';
+import type { TrailParams } from '.';
+import { framesEach, sentences } from './reckon';
+import { words } from './words';
 
-const WORDS = { en, es };
 /** Height of a page below its heading, on every paper. */
 const PAGE_MM = 248;
 
 /** The ten-frames of the trail, so many on a page, and its sentence cards. */
-export function sheets(params: TrailParams, context: SheetContext): Sheet[] {
+export function sheets(params: TrailParams, context: SheetContext): Sheet<MaterialId>[] {
   const { frames, problems, op } = params;
   const columns = frames === 6 || frames === 8 ? 2 : 1;
   const size = { w: 180 / columns, h: Math.floor(PAGE_MM / (frames / columns)) };
@@ -19,7 +19,7 @@ export function sheets(params: TrailParams, context: SheetContext): Sheet[] {
   const trail = shuffled(all, seeded(context.seed)).slice(0, problems);
   return [
     ...partCards(
-      WORDS,
+      words,
       'frame-card',
       size,
       Array.from({ length: problems * framesEach(params) }, (_, i): Card => ({
@@ -29,6 +29,6 @@ export function sheets(params: TrailParams, context: SheetContext): Sheet[] {
       // The pages stay whole: a spare frame at the end is of no use, and the last page may have room.
       { ...context, fill: context.fill && context.lost !== undefined, cuts: 'shared' },
     ),
-    ...partCards(WORDS, 'picture-card', SENTENCE_MM, sentenceCards(trail, op === 'add' ? '+' : '−'), context),
+    ...partCards(words, 'picture-card', SENTENCE_MM, sentenceCards(trail, op === 'add' ? '+' : '−'), context),
   ];
 }

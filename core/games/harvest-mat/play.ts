@@ -1,12 +1,13 @@
 import { countValues } from '~/core/cards/deck';
 import { shuffled, type Random } from '~/core/chance/random';
 import type { Outcome } from '~/core/chance/simulate';
-import { turn } from '~/core/games/kit/make';
-import type { Turn } from '~/core/games/kit/types';
-import { needed, sumCards, type MatParams } from './rules';
+import { turn, type Turn } from '~/core/games/kit';
+import type { MatParams } from '.';
+import { needed, sumCards } from './rules';
+import type { words } from './words';
 
 /** Rolls or draws until the mat is covered; cells that can never come are left out. */
-export function* play(params: MatParams, random: Random): Generator<Turn, Outcome> {
+export function* play(params: MatParams, random: Random): Generator<Turn<keyof typeof words.en>, Outcome> {
   const { source, claim } = params;
   const open = countValues(
     needed(params).flatMap(({ number, times, chance }) =>

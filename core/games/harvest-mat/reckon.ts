@@ -2,10 +2,20 @@ import { fact } from '~/core/cards/facts';
 import { drawsToFill, meanDrawsToFill } from '~/core/chance/coverage';
 import { enoughDrawn } from '~/core/chance/hypergeometric';
 import { fromCdf, mean, point, quantile, type Pmf } from '~/core/chance/pmf';
+import {
+  chanceFigure,
+  figure,
+  know,
+  mend,
+  mind,
+  need,
+  stop,
+  type Answers,
+  type Practised,
+} from '~/core/games/kit';
 import { count, plain } from '~/core/words/numbers';
-import { chanceFigure, figure, know, mend, mind, need, reckoned, stop } from '~/core/games/kit/make';
-import type { Assumptions, Practised, Reckoning } from '~/core/games/kit/types';
-import { ladder, matched, needed, odds, sumCards, type MatParams } from './rules';
+import type { MatParams } from '.';
+import { ladder, matched, needed, odds, sumCards } from './rules';
 
 /** Rolls until the mat is covered, exact; undefined when some cell can never be. */
 export function rollsToCover(params: MatParams): { mean: number; turns: Pmf } | undefined {
@@ -21,7 +31,7 @@ export function rollsToCover(params: MatParams): { mean: number; turns: Pmf } | 
   return { mean: meanDrawsToFill(wanted), turns: drawsToFill(wanted) };
 }
 
-export function reckon(params: MatParams, assumptions: Assumptions): Reckoning {
+export function reckon(params: MatParams): Answers {
   const { source, cells, claim, cardsPerSum } = params;
   const wanted = needed(params);
   const chances = odds(params);
@@ -38,8 +48,7 @@ export function reckon(params: MatParams, assumptions: Assumptions): Reckoning {
   const rolls = source === 'cards' ? 'draws' : 'rolls';
   const cards = sumCards(params);
   const most = Math.max(...wanted.map((one) => one.times));
-  return reckoned({
-    assumptions,
+  return {
     figures: [
       ...(cover
         ? [
@@ -129,7 +138,7 @@ export function reckon(params: MatParams, assumptions: Assumptions): Reckoning {
         ),
     ],
     ladder: ladder(params),
-  });
+  };
 }
 
 function practice(params: MatParams, turns: number): Practised[] {

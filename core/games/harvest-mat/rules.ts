@@ -1,70 +1,13 @@
-/** Harvest Mat: roll dice (or draw a sum card), find the answer on the mat, cover it. */
-import { Type, type Static } from '@sinclair/typebox';
 import { countValues } from '~/core/cards/deck';
 import { DIE, entries, sum } from '~/core/chance/pmf';
-import { Numbers, OneOf, Whole, YesNo } from '~/core/check/schema';
 import type { FieldErrors } from '~/core/check/check';
-import { count } from '~/core/words/numbers';
-import { choices } from '~/core/games/kit/make';
-import type { Ladder, Params, Preset } from '~/core/games/kit/types';
-
-export const schema = Type.Object(
-  {
-    source: OneOf(
-      { 'one-die': 'One die', 'two-dice': 'Two dice', cards: 'Sum cards' },
-      { title: 'Answers come from', default: 'two-dice' },
-    ),
-    cells: Numbers(
-      0,
-      20,
-      { minItems: 1, maxItems: 24 },
-      {
-        title: 'Numbers on the mat',
-        description: 'A number may be there more than once.',
-        default: [2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12],
-      },
-    ),
-    claim: YesNo({ title: 'Two players, a colour each: most cells wins', default: false }),
-    cardsPerSum: Whole(1, 6, {
-      title: 'Sum cards for each number',
-      when: { name: 'source', is: ['cards'] },
-      default: 2,
-    }),
-  },
-  { additionalProperties: false },
-);
-export type MatParams = Static<typeof schema>;
+import { choices, type Ladder, type Params } from '~/core/games/kit';
+import type { MatParams } from '.';
 
 export const faults = (params: MatParams): FieldErrors =>
   needed(params).every((one) => one.chance === 0)
     ? { cells: 'No roll gives any number of this mat. Put numbers on it that can come.' }
     : {};
-
-const base: MatParams = {
-  source: 'two-dice',
-  cells: [2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12],
-  claim: false,
-  cardsPerSum: 2,
-};
-const preset = (
-  id: string,
-  name: string,
-  ageBand: Preset['ageBand'],
-  change: Partial<MatParams>,
-): Preset<MatParams> => ({ id, name, ageBand, params: { ...base, ...change } });
-export const presets: readonly Preset<MatParams>[] = [
-  preset('one', 'one die, 1 to 6', 'preK', { source: 'one-die', cells: [1, 2, 3, 4, 5, 6] }),
-  preset('matched', 'two dice, matched mat', 'K', { cells: [4, 5, 6, 6, 7, 7, 7, 8, 8, 9, 10] }),
-  preset('each', 'two dice, each number once', 'K', {}),
-  preset('cards', 'sum cards to 10', 'g1', {
-    source: 'cards',
-    cells: [3, 4, 5, 6, 7, 8, 9, 10, 10],
-  }),
-  preset('claim', 'two dice, a colour each', 'g1', {
-    claim: true,
-    cells: [4, 5, 5, 6, 6, 7, 7, 7, 8, 8, 9, 9, 10],
-  }),
-];
 
 /** The answers a roll can give, with their chances; those of sum cards are the numbers of the mat. */
 export function odds({ source, cells }: Pick<MatParams, 'source' | 'cells'>): Map<number, number> {
@@ -114,12 +57,6 @@ export const sumCards = ({ cells, cardsPerSum }: MatParams): { a: number; b: num
     );
     return Array.from({ length: cardsPerSum }, (_, i) => splits[i % splits.length]!);
   });
-
-export const about = ({ source }: MatParams) => ({
-  source: { 'one-die': 'one', 'two-dice': 'two', cards: 'cards' }[source],
-});
-export const subject = ({ source, cells }: MatParams): string =>
-  `${count(cells.length, 'cell')}, ${{ 'one-die': 'one die', 'two-dice': 'two dice', cards: 'sum cards' }[source]}`;
 
 /** From one die to two, then to sum cards; the mat follows the odds. */
 export function ladder(params: MatParams): Ladder {

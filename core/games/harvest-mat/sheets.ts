@@ -1,17 +1,16 @@
+import { matSheet, partCards } from '~/core/games/kit';
+import type { MaterialId } from '~/core/materials/catalogue';
 import { SENTENCE_MM, sentenceCards } from '~/core/paper/cards';
-import { matSheet, partCards } from '~/core/games/kit/parts';
 import type { Sheet, SheetContext } from '~/core/paper/sheet';
-import { sumCards, type MatParams } from './rules';
-import { en } from './words/en';
-import { es } from './words/es';
-
-const WORDS = { en, es };
+import type { MatParams } from '.';
+import { sumCards } from './rules';
+import { words } from './words';
 
 /** The mat on a page, and the sum cards when answers come from cards. */
-export const sheets = (params: MatParams, context: SheetContext): Sheet[] => [
-  ...matSheet(WORDS, params.cells, columnsFor(params.cells.length), context),
+export const sheets = (params: MatParams, context: SheetContext): Sheet<MaterialId>[] => [
+  ...matSheet(words, params.cells, columnsFor(params.cells.length), context),
   ...(params.source === 'cards'
-    ? partCards(WORDS, 'sum-card', SENTENCE_MM, sentenceCards(sumCards(params), '+'), context)
+    ? partCards(words, 'sum-card', SENTENCE_MM, sentenceCards(sumCards(params), '+'), context)
     : []),
 ];
 

@@ -1,6 +1,7 @@
 import type { Card } from '~/core/cards/deck';
-import type { DeckVerdict } from '~/core/games/kit/types';
-import { hatValues, values, type HatParams } from './rules';
+import type { DeckVerdict } from '~/core/games/kit';
+import type { HatParams } from '.';
+import { hatValues, values } from './reckon';
 
 export function audit(params: HatParams, cards: readonly Card[]): DeckVerdict {
   const now = Math.floor(hatValues(params, cards).length / 2);

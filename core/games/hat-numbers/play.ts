@@ -1,11 +1,12 @@
 import { shuffled, type Random } from '~/core/chance/random';
 import type { Outcome } from '~/core/chance/simulate';
-import { turn } from '~/core/games/kit/make';
-import type { Turn } from '~/core/games/kit/types';
-import { call, values, type HatParams } from './rules';
+import { turn, type Turn } from '~/core/games/kit';
+import type { HatParams } from '.';
+import { call, values } from './reckon';
+import type { words } from './words';
 
 /** Round after round, the three taking turns to call. */
-export function* play(params: HatParams, random: Random): Generator<Turn, Outcome> {
+export function* play(params: HatParams, random: Random): Generator<Turn<keyof typeof words.en>, Outcome> {
   const cards = shuffled(values(params), random);
   const rounds = Math.floor(cards.length / 2);
   let unknown = 0;

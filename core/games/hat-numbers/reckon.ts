@@ -1,13 +1,59 @@
-import { countValues, pairChances } from '~/core/cards/deck';
+import { countValues, deckWithout, isRed, pairChances, rankOf, valueOf, type Card } from '~/core/cards/deck';
 import { fact } from '~/core/cards/facts';
 import { noneDrawn } from '~/core/chance/hypergeometric';
 import { point } from '~/core/chance/pmf';
+import type { FieldErrors } from '~/core/check/check';
+import {
+  chanceFigure,
+  choices,
+  climb,
+  figure,
+  know,
+  mend,
+  mind,
+  need,
+  remembered,
+  type Answers,
+  type Ladder,
+} from '~/core/games/kit';
 import { share } from '~/core/words/numbers';
-import { chanceFigure, figure, know, mend, mind, need, reckoned } from '~/core/games/kit/make';
-import type { Assumptions, Reckoning } from '~/core/games/kit/types';
-import { call, ladder, values, type HatParams } from './rules';
+import type { HatParams } from '.';
 
-export function reckon(params: HatParams, assumptions: Assumptions): Reckoning {
+/** What a card on a hat counts; undefined for cards that are taken out. */
+export function hatValue(
+  card: Card,
+  { signed, faces }: Pick<HatParams, 'signed' | 'faces'>,
+): number | undefined {
+  const size = faces === 'zero' && rankOf(card) === 'K' ? 0 : valueOf(card);
+  if (size > 10 && faces !== '11-12-13') return undefined;
+  return signed && isRed(card) && size !== 0 ? -size : size;
+}
+
+export const hatValues = (params: HatParams, cards: readonly Card[]): number[] =>
+  cards.map((card) => hatValue(card, params)).filter((value) => value !== undefined);
+
+export const values = remembered((params: HatParams): number[] =>
+  hatValues(params, deckWithout(params.missing)),
+);
+
+export const faults = (params: HatParams): FieldErrors =>
+  values(params).length < 2 ? { missing: 'Fewer than two cards are left; a round takes two.' } : {};
+
+export const call = (op: HatParams['op'], a: number, b: number): number => (op === 'add' ? a + b : a * b);
+
+export const ladder = (params: HatParams): Ladder =>
+  climb(
+    choices(params, 'op', [
+      ['add', 'Call the sum'],
+      ['multiply', 'Call the product'],
+    ]),
+    choices(params, 'signed', [
+      [false, 'All cards above zero'],
+      [true, 'Red cards below zero'],
+    ]),
+  );
+
+export function reckon(params: HatParams): Answers {
   const { op } = params;
   const all = values(params);
   const pairs = pairChances(countValues(all));
@@ -15,8 +61,7 @@ export function reckon(params: HatParams, assumptions: Assumptions): Reckoning {
   const rounds = Math.floor(all.length / 2);
   const zeros = all.filter((value) => value === 0).length;
   const undetermined = op === 'multiply' ? 1 - noneDrawn(all.length, zeros, 2) : 0;
-  return reckoned({
-    assumptions,
+  return {
     figures: [
       figure('rounds', 'Rounds', rounds, 'rounds', `${all.length} cards, two in a round.`),
       figure('call.min', 'Smallest call', Math.min(...calls), '', 'Of the cards in this deck.'),
@@ -82,5 +127,5 @@ export function reckon(params: HatParams, assumptions: Assumptions): Reckoning {
         ),
     ],
     ladder: ladder(params),
-  });
+  };
 }

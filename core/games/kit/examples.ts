@@ -1,6 +1,6 @@
 /** Numbers with which the lines of a game can be read before anybody has set its knobs. */
 import { seeded } from '~/core/chance/random';
-import type { Game } from './types';
+import { settle, type Game } from './game';
 import { argumentsOf } from '~/core/words/inspect';
 import type { Args } from '~/core/words/message';
 
@@ -14,11 +14,12 @@ export function exampleArgs(game: Game): Record<string, Args> {
   // The second preset is the ordinary one, where there are several.
   const presets = [...game.presets.slice(1, 2), ...game.presets];
   for (const { params } of presets) {
-    add('goal', game.about(params));
-    for (const step of game.steps(params)) add(step.id, step.args);
+    const variant = settle(game, params);
+    add('goal', variant.about());
+    for (const step of variant.steps()) add(step.id, step.args);
     const random = seeded(2);
     for (let i = 0; i < PLAYS; i++)
-      for (const turn of game.play(params, random)) {
+      for (const turn of variant.play(random)) {
         add(turn.id, turn.args);
         if (turn.coach) add(turn.coach.id, turn.coach.args);
       }

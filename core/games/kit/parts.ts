@@ -1,29 +1,30 @@
 /** What a game's own sheets are put together with: each part under the game's name and its count in two languages. */
+import type { MaterialId } from '~/core/materials/catalogue';
 import { MATERIAL_WORDS } from '~/core/materials/words';
-import { nameOf, say, type Wording } from '~/core/words/message';
+import { nameOf, say, type Source } from '~/core/words/reading';
 import { cardSheets, heading, numberGrid, wholeSheet, type Card, type CardSet } from '~/core/paper/cards';
 import { MARGIN_MM, PAPERS, type Cell, type Shape, type Sheet, type SheetContext } from '~/core/paper/sheet';
 
 /** "Blanket the Board: 11 papelitos · 11 calling slips". */
 export function partTitle(
-  words: Wording,
-  material: string,
+  words: Source,
+  material: MaterialId,
   quantity: number,
-  { languages }: Pick<SheetContext, 'languages'>,
+  { readings }: Pick<SheetContext, 'readings'>,
 ): string {
-  const counts = languages.map((language) => say(MATERIAL_WORDS, language, material, { quantity }));
-  return `${nameOf({ words }, languages[0] ?? 'en')}: ${[...new Set(counts)].join(' · ')}`;
+  const counts = readings.map((reading) => say(reading, MATERIAL_WORDS, material, { quantity }));
+  return `${nameOf({ words }, readings[0])}: ${[...new Set(counts)].join(' · ')}`;
 }
 
 /** Cards of one material of a game. */
 export const partCards = (
-  words: Wording,
-  material: string,
+  words: Source,
+  material: MaterialId,
   size: CardSet['size'],
   cards: readonly Card[],
   context: SheetContext,
   outline?: CardSet['outline'],
-): Sheet[] =>
+): Sheet<MaterialId>[] =>
   cardSheets(
     { material, title: partTitle(words, material, cards.length, context), size, outline },
     cards,
@@ -44,13 +45,13 @@ export function bodyOf({ paper }: Pick<SheetContext, 'paper'>): Cell {
 
 /** A part that fills a sheet of its own. */
 export function partSheet(
-  words: Wording,
-  material: string,
+  words: Source,
+  material: MaterialId,
   name: string,
   draw: (place: Cell) => readonly Shape[],
   context: SheetContext,
   back?: (place: Cell) => readonly Shape[],
-): Sheet[] {
+): Sheet<MaterialId>[] {
   const title = partTitle(words, material, 1, context);
   const place = bodyOf(context);
   return wholeSheet(
@@ -70,8 +71,9 @@ export function within({ x, y, w, h }: Cell, proportion: number): Cell {
 
 /** A mat of numbers. */
 export const matSheet = (
-  words: Wording,
+  words: Source,
   numbers: readonly number[],
   columns: number,
   context: SheetContext,
-): Sheet[] => partSheet(words, 'mat', 'mat', (place) => numberGrid(numbers, columns, place), context);
+): Sheet<MaterialId>[] =>
+  partSheet(words, 'mat', 'mat', (place) => numberGrid(numbers, columns, place), context);

@@ -2,8 +2,9 @@
 import type { Fact, Operation } from '~/core/cards/facts';
 import { seeded } from '~/core/chance/random';
 import type { Outcome } from '~/core/chance/simulate';
-import { checkParams } from './params';
-import { assume, type Game, type Params, type Turn } from './types';
+import type { Game } from './game';
+import { setting } from './testing';
+import { assume, type Params, type Turn } from './types';
 
 export interface Played {
   turns: Turn[];
@@ -11,19 +12,15 @@ export interface Played {
 }
 
 /** The first preset with some parameters changed. Throws when the parameters do not work. */
-export function paramsOf(game: Game, change: Params = {}): Params {
-  const checked = checkParams(game, { ...game.presets[0]!.params, ...change });
-  if (!checked.ok) throw new Error(JSON.stringify(checked.errors));
-  return checked.value;
-}
+export const paramsOf = (game: Game, change: Params = {}): Params => setting(game, change).params;
 
 /** Whole plays, one after the other from one seed. */
 export function plays(game: Game, change: Params = {}, count = 60, seed = 1): Played[] {
-  const params = paramsOf(game, change);
+  const variant = setting(game, change);
   const random = seeded(seed);
   return Array.from({ length: count }, () => {
     const turns: Turn[] = [];
-    const play = game.play(params, random);
+    const play = variant.play(random);
     for (;;) {
       const next = play.next();
       if (next.done) return { turns, outcome: next.value ?? {} };
@@ -65,7 +62,7 @@ export function strangeMeetings(
   count = 600,
 ): string[] {
   const wanted = new Map<string, number>();
-  for (const { fact, meetings } of game.reckon(paramsOf(game, change), assume('g1')).practice)
+  for (const { fact, meetings } of setting(game, change).reckon(assume('g1')).practice)
     if (ops.includes(fact.op)) wanted.set(keyOf(fact), (wanted.get(keyOf(fact)) ?? 0) + meetings);
   if (wanted.size === 0) return ['nothing is practised'];
   const sums = new Map<string, { sum: number; squares: number }>();

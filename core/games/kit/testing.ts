@@ -1,31 +1,45 @@
 /** What the tests of the games share. */
 import { FULL, type Effort, type Estimate } from '~/core/chance/simulate';
 import { gameOf } from '~/core/games/shelf';
-import { checkParams } from './params';
+import type { Sheet, SheetContext } from '~/core/paper/sheet';
+import { contextOf } from '~/core/paper/testing';
+import { check } from './check';
+import { startOf, type Game, type Variant } from './game';
 import { assume, type Params, type Reckoning } from './types';
 
-/** The reckoning of a game's first preset with some parameters changed. Throws when the parameters do not work. */
-export function reckoningOf(
-  id: string,
+/** A game or its id. */
+type Named = Game | string;
+const gameNamed = (named: Named): Game => (typeof named === 'string' ? gameOf(named) : named);
+
+/** The first preset of a game with some parameters changed. Throws when the parameters do not work. */
+export function setting(named: Named, change: Params = {}): Variant {
+  const game = gameNamed(named);
+  const checked = check(game, { ...startOf(game), ...change });
+  if (!checked.ok) throw new Error(JSON.stringify(checked.errors));
+  return checked.value;
+}
+/** Its reckoning. */
+export const reckoningOf = (
+  named: Named,
   change: Params = {},
   effort: Effort = { ...FULL, deep: false },
-): Reckoning {
-  const game = gameOf(id);
-  const checked = checkParams(game, { ...game.presets[0]!.params, ...change });
-  if (!checked.ok) throw new Error(JSON.stringify(checked.errors));
-  return game.reckon(checked.value, assume('g1'), effort);
-}
+): Reckoning => setting(named, change).reckon(assume('g1'), effort);
 /** Its plain figures by name. */
-export const figuresOf = (id: string, change: Params = {}, effort?: Effort): Record<string, number> =>
-  reckoningOf(id, change, effort).figures as Record<string, number>;
+export const figuresOf = (named: Named, change: Params = {}, effort?: Effort): Record<string, number> =>
+  reckoningOf(named, change, effort).figures as Record<string, number>;
+/** The codes of its notices. */
+export const noticesOf = (named: Named, change: Params = {}): string[] =>
+  reckoningOf(named, change).notices.map((notice) => notice.code);
+/** Its sheets. */
+export const printed = (named: Named, change: Params = {}, context: Partial<SheetContext> = {}): Sheet[] =>
+  setting(named, change).sheets(contextOf(context));
+
 /** The sentences with which parameters are refused. */
-export function refusals(id: string, change: Params): Record<string, string> {
-  const game = gameOf(id);
-  const checked = checkParams(game, { ...game.presets[0]!.params, ...change });
+export function refusals(named: Named, change: Params): Record<string, string> {
+  const game = gameNamed(named);
+  const checked = check(game, { ...startOf(game), ...change });
   return checked.ok ? {} : checked.errors;
 }
-export const noticesOf = (id: string, change: Params = {}): string[] =>
-  reckoningOf(id, change).notices.map((notice) => notice.code);
 
 /** Mean and standard error of what a function gives. */
 export function sample(plays: number, play: () => number): Estimate {

@@ -1,14 +1,9 @@
-/** The one interface by which every game is known. */
-import type { TObject } from '@sinclair/typebox';
-import type { Card } from '~/core/cards/deck';
+/** What games, their variants and their reckonings are made of. */
 import type { Fact } from '~/core/cards/facts';
 import type { Pmf } from '~/core/chance/pmf';
-import type { Random } from '~/core/chance/random';
-import type { Effort, Outcome } from '~/core/chance/simulate';
-import type { FieldErrors } from '~/core/check/check';
-import type { Args, Wording } from '~/core/words/message';
-import type { Sketches } from './draw';
-import type { Shape, Sheet, SheetContext } from '~/core/paper/sheet';
+import type { Args } from '~/core/words/message';
+import type { MaterialId } from '~/core/materials/catalogue';
+import type { Shape } from '~/core/paper/sheet';
 
 export const AGE_BANDS = {
   preK: 'pre-K',
@@ -80,7 +75,7 @@ export interface Figure {
 
 /** How many of a material one play needs. Quantities in the material's unit. */
 export interface PartNeed {
-  material: string;
+  material: MaterialId;
   expected: number;
   /** Suffices in 95 of 100 plays. */
   enough: number;
@@ -159,20 +154,11 @@ export interface Step {
 }
 
 /** One turn of a rehearsed play. `coach` is what a grown-up might say. */
-export interface Turn {
+export interface Turn<Id extends string = string> {
   player: number;
-  id: string;
+  id: Id;
   args: Args;
-  coach?: { id: string; args: Args };
-}
-
-export interface Preset<P = Params> {
-  id: string;
-  name: string;
-  /** The accepted way to play that this preset follows, where practitioners differ. */
-  school?: string;
-  ageBand: AgeBand;
-  params: P;
+  coach?: { id: Id; args: Args };
 }
 
 export type ParamValue =
@@ -195,57 +181,9 @@ export interface Solution {
   /** There are more ways than are listed. */
   more: boolean;
 }
-export interface Peek {
+export interface Peek<Id extends string = string> {
   shapes: Shape[];
   seconds: number;
   /** What there is to say, in both languages. */
-  says: { id: string; args: Args };
+  says: { id: Id; args: Args };
 }
-
-export interface Game<P = Params> {
-  id: string;
-  family: GameFamily;
-  traits: Traits;
-  /** Checked parameters; each property is a knob of the bench. */
-  schema: TObject;
-  presets: readonly Preset<P>[];
-  words: Wording;
-  /** Our own small picture of the mechanic, in a box of 100 by 60. */
-  drawing: readonly Shape[];
-  /** What no schema can say about the parameters: one sentence per parameter. */
-  faults(params: P): FieldErrors;
-  reckon(params: P, assumptions: Assumptions, effort?: Effort): Reckoning;
-  play(params: P, random: Random): Generator<Turn, Outcome | void>;
-  steps(params: P): Step[];
-  /** Small drawings of its steps, by the id of the step. */
-  sketches: Sketches<P>;
-  /** Arguments of the message `goal`. */
-  about(params: P): Args;
-  /** What is played, in a few words of a sentence: "6 counters". */
-  subject(params: P): string;
-  sheets(params: P, context: SheetContext): Sheet[];
-  /** Printed materials that its sheets do not hold: they are made by hand. */
-  byHand: readonly string[];
-  /** Games with a target: every different way from the laid cards to it, those with the fewest cards first. */
-  solve?(params: P, laid: readonly number[], target: number): Solution;
-  /** Games with a target: a new layout. */
-  deal?(params: P, random: Random): Layout;
-  /** Games of seeing: one card to show for a moment, drawn in a box of 100 by 60. */
-  peek?(params: P, random: Random): Peek;
-  /** Games with the usual deck: what these cards (those of one deck, or of two together) do to it. */
-  audit?(params: P, cards: readonly Card[]): DeckVerdict;
-}
-
-type Defaulted = 'faults' | 'sheets' | 'byHand' | 'sketches';
-
-/** Binds a game's parts to the type of its own parameters and forgets it for the shelf. */
-export const defineGame = <P extends Params>(
-  game: Omit<Game<P>, Defaulted> & Partial<Pick<Game<P>, Defaulted>>,
-): Game =>
-  ({
-    faults: () => ({}),
-    sheets: () => [],
-    byHand: [],
-    sketches: {},
-    ...game,
-  }) as unknown as Game;

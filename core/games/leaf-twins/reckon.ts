@@ -1,9 +1,39 @@
 import { fact } from '~/core/cards/facts';
 import { point } from '~/core/chance/pmf';
+import type { FieldErrors } from '~/core/check/check';
+import { figure, know, levels, mend, need, type Answers, type Ladder } from '~/core/games/kit';
+import { fitting } from '~/core/paper/packing';
 import { PAPERS } from '~/core/paper/sheet';
-import { figure, know, mend, need, reckoned } from '~/core/games/kit/make';
-import type { Assumptions, Reckoning } from '~/core/games/kit/types';
-import { ladder, layout, SHAPES, type TwinParams } from './rules';
+import type { TwinParams } from '.';
+
+/** Our own twelve shapes, one a month; none belongs to a religion. */
+export const SHAPES = {
+  mitten: 'mitten',
+  heart: 'heart',
+  kite: 'kite',
+  umbrella: 'umbrella',
+  flower: 'flower',
+  fish: 'fish',
+  sun: 'sun',
+  boat: 'boat',
+  apple: 'apple',
+  leaf: 'leaf',
+  acorn: 'acorn',
+  star: 'star',
+} as const;
+
+/** How the shapes lie on one sheet of the paper. */
+export const layout = ({ shapeMm, gapMm, paper }: TwinParams) => fitting(shapeMm, PAPERS[paper], gapMm);
+
+export const faults = (params: TwinParams): FieldErrors =>
+  layout(params).count === 0
+    ? {
+        shapeMm: `A shape of ${params.shapeMm.w} × ${params.shapeMm.h} mm does not fit ${PAPERS[params.paper].name} paper. Make it smaller.`,
+      }
+    : {};
+
+export const ladder = (params: TwinParams): Ladder =>
+  levels(params, 'count', [5, 6, 8, 10, 12, 15, 20], (count) => `Use ${count} shapes`);
 
 /** Fact triangles of wholes up to `count`: two parts of at least 1, the smaller first. */
 export function factFamilies(count: number): { all: number; doubles: number } {
@@ -12,14 +42,13 @@ export function factFamilies(count: number): { all: number; doubles: number } {
   return { all, doubles: Math.floor(count / 2) };
 }
 
-export function reckon(params: TwinParams, assumptions: Assumptions): Reckoning {
+export function reckon(params: TwinParams): Answers {
   const { count, shape, shapeMm, gapMm, paper } = params;
   const { columns, rows, count: perSheet, turned } = layout(params);
   const sheets = Math.ceil(count / perSheet);
   const boardRows = Math.ceil(count / columns);
   const families = factFamilies(count);
-  return reckoned({
-    assumptions,
+  return {
     figures: [
       figure(
         'perSheet',
@@ -81,7 +110,7 @@ export function reckon(params: TwinParams, assumptions: Assumptions): Reckoning 
         ),
     ],
     ladder: ladder(params),
-  });
+  };
 }
 
 /** The largest square shape of which all fit one sheet, when there is one of at least 20 mm. */

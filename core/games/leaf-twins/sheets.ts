@@ -1,6 +1,7 @@
+import { partCards, partTitle, within } from '~/core/games/kit';
+import type { MaterialId } from '~/core/materials/catalogue';
 import { dotsIn, faceIn, heading, impose, wholeSheet } from '~/core/paper/cards';
 import { fitNumeral, numeral } from '~/core/paper/numerals';
-import { partCards, partTitle, within } from '~/core/games/kit/parts';
 import { heartOf, picture } from '~/core/paper/pictures';
 import { answerBox } from '~/core/paper/record';
 import {
@@ -12,17 +13,14 @@ import {
   type Sheet,
   type SheetContext,
 } from '~/core/paper/sheet';
-import type { TwinParams } from './rules';
-import { en } from './words/en';
-import { es } from './words/es';
-
-const WORDS = { en, es };
+import type { TwinParams } from '.';
+import { words } from './words';
 
 /** The numbered shapes to cut out; their outlines with dots on a board; a fact triangle on its back. */
-export function sheets(params: TwinParams, context: SheetContext): Sheet[] {
+export function sheets(params: TwinParams, context: SheetContext): Sheet<MaterialId>[] {
   const { count, shape, shapeMm, gapMm } = params;
   const shapes = partCards(
-    WORDS,
+    words,
     'cut-shape',
     shapeMm,
     Array.from({ length: count }, (_, i) => ({
@@ -48,9 +46,12 @@ export function sheets(params: TwinParams, context: SheetContext): Sheet[] {
 }
 
 /** The board: outlines where the shapes lie on their own sheets, so that it has as many of them. */
-function boardSheets({ count, shape, shapeMm, gapMm }: TwinParams, context: SheetContext): Sheet[] {
+function boardSheets(
+  { count, shape, shapeMm, gapMm }: TwinParams,
+  context: SheetContext,
+): Sheet<MaterialId>[] {
   const { cells, headed, turned } = impose(shapeMm, context.paper, 'shared', gapMm);
-  const title = partTitle(WORDS, 'shape-board', 1, context);
+  const title = partTitle(words, 'shape-board', 1, context);
   return Array.from({ length: Math.ceil(count / cells.length) }, (_, page) => {
     const here = cells.slice(0, count - page * cells.length);
     return wholeSheet(

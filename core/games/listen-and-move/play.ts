@@ -1,13 +1,14 @@
 import { pick, type Random } from '~/core/chance/random';
 import type { Outcome } from '~/core/chance/simulate';
-import { turn } from '~/core/games/kit/make';
-import type { Turn } from '~/core/games/kit/types';
-import { MOVES, type MoveParams } from './rules';
+import { turn, type Turn } from '~/core/games/kit';
+import type { MoveParams } from '.';
+import { MOVES } from './reckon';
+import type { words } from './words';
 
 export function* play(
   { calls, most, without, moves, players }: MoveParams,
   random: Random,
-): Generator<Turn, Outcome> {
+): Generator<Turn<keyof typeof words.en>, Outcome> {
   let made = 0;
   for (let call = 0; call < calls; call++) {
     const count = random.whole(1, most);

@@ -1,15 +1,19 @@
 import { fact } from '~/core/cards/facts';
 import { point } from '~/core/chance/pmf';
-import { figure, know, mend, reckoned } from '~/core/games/kit/make';
-import type { Assumptions, Reckoning } from '~/core/games/kit/types';
-import { ladder, type MoveParams } from './rules';
+import { figure, know, levels, mend, type Answers, type Ladder } from '~/core/games/kit';
+import type { MoveParams } from '.';
 
-export function reckon(params: MoveParams, assumptions: Assumptions): Reckoning {
+/** The moves that are called, in the order in which they are told. */
+export const MOVES = ['hops', 'claps', 'steps', 'turns', 'nods', 'stamps'] as const;
+
+export const ladder = (params: MoveParams): Ladder =>
+  levels(params, 'most', [3, 5, 7, 10, 15, 20], (most) => `Count to ${most}`);
+
+export function reckon(params: MoveParams): Answers {
   const { calls, most, without } = params;
   const silent = (calls * without) / 100;
   const moves = ((calls - silent) * (most + 1)) / 2;
-  return reckoned({
-    assumptions,
+  return {
     figures: [
       figure('calls', 'Calls', calls, 'calls', 'As many as the leader likes; this many fill the time.'),
       figure('stops.mean', 'Calls without the words', silent, 'calls', `${without} in 100: nobody moves.`),
@@ -34,5 +38,5 @@ export function reckon(params: MoveParams, assumptions: Assumptions): Reckoning 
       know('no-out', 'Nobody is out: who moved by mistake calls next.'),
     ],
     ladder: ladder(params),
-  });
+  };
 }

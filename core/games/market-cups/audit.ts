@@ -1,6 +1,7 @@
 import type { Card } from '~/core/cards/deck';
-import type { DeckVerdict } from '~/core/games/kit/types';
-import { piles, type MarketParams } from './rules';
+import type { DeckVerdict } from '~/core/games/kit';
+import type { MarketParams } from '.';
+import { piles } from './reckon';
 
 /** Both piles must have cards; a number that lacks all its cards never comes. */
 export function audit(params: MarketParams, cards: readonly Card[]): DeckVerdict {

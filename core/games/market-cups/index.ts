@@ -1,41 +1,66 @@
-import { wording } from '~/core/games/kit/make';
-import { defineGame } from '~/core/games/kit/types';
+/** Market Cups: one die says how many cups, the other how many pieces in each; how many in all? */
+import { OneOf, Span, Whole, YesNo } from '~/core/check/schema';
+import { Cards, game, type ParamsOf } from '~/core/games/kit';
+import { count } from '~/core/words/numbers';
 import { audit } from './audit';
-import { drawing } from './drawing';
 import { play } from './play';
-import { reckon } from './reckon';
-import { about, faults, presets, schema, subject } from './rules';
+import { faults, reckon } from './reckon';
 import { sheets } from './sheets';
-import { sketches } from './sketches';
-import { steps } from './steps';
-import { en } from './words/en';
-import { es } from './words/es';
+import { drawing, pictures, steps } from './steps';
+import { words } from './words';
 
-export const marketCups = defineGame({
-  id: 'market-cups',
+const knobs = {
+  cups: Span(1, 6, { title: 'Cups', default: { from: 1, to: 6 } }),
+  pieces: Span(1, 6, { title: 'Pieces in each cup', default: { from: 1, to: 6 } }),
+  source: OneOf(
+    { dice: 'Two dice of different colours', cards: 'Cards ace to six, red for cups, black for pieces' },
+    { title: 'Numbers come from', default: 'dice' },
+  ),
+  symbol: YesNo({ title: 'Show the × sign', description: 'Otherwise only “groups of”.', default: false }),
+  rounds: Whole(1, 20, { title: 'Turns each', default: 4 }),
+  players: Whole(1, 4, { title: 'Players', default: 2 }),
+  missing: Cards({ title: 'Cards this deck lacks' }),
+};
+export type MarketParams = ParamsOf<typeof knobs>;
+
+export const marketCups = game({
+  words,
   family: 'build',
   traits: { places: ['table', 'floor', 'rainyDay'], quiet: true },
-  schema,
-  presets,
-  words: wording(
-    en,
-    es,
-    'sideBySide.team',
-    'younger.counts',
-    'atHome.dice',
-    'atHome.deck',
-    'say.part',
-    'say.check',
-    'caution.small',
-  ),
+  knobs,
+  when: { missing: { source: ['cards'] } },
+  presets: [
+    {
+      id: 'small',
+      name: 'up to 3 cups of 3',
+      tradition: 'only “groups of” is said',
+      ageBand: 'g1',
+      params: { cups: { from: 1, to: 3 }, pieces: { from: 1, to: 3 } },
+    },
+    { id: 'groups', name: 'up to 6 cups of 6', tradition: 'only “groups of” is said', ageBand: 'g2' },
+    {
+      id: 'times',
+      name: 'up to 6 cups of 6',
+      tradition: 'the × sign is written',
+      ageBand: 'g3',
+      params: { symbol: true },
+    },
+    {
+      id: 'cards',
+      name: 'with cards',
+      tradition: 'only “groups of” is said',
+      ageBand: 'g2',
+      params: { source: 'cards' },
+    },
+  ],
   drawing,
   faults,
   reckon,
   play,
   steps,
-  about,
-  subject,
-  sketches,
+  pictures,
+  about: ({ cups, pieces }) => ({ cups: cups.to, pieces: pieces.to }),
+  subject: ({ cups, pieces }) => `up to ${count(cups.to, 'cup')} of ${pieces.to}`,
   sheets,
   audit,
 });

@@ -1,11 +1,12 @@
 import { pick, type Random } from '~/core/chance/random';
 import type { Outcome } from '~/core/chance/simulate';
-import { turn } from '~/core/games/kit/make';
-import type { Turn } from '~/core/games/kit/types';
-import { shown, type MarketParams } from './rules';
+import { turn, type Turn } from '~/core/games/kit';
+import type { MarketParams } from '.';
+import { shown } from './reckon';
+import type { words } from './words';
 
 /** Each turn: a number of cups and a number of pieces, put back or rolled anew every time. */
-export function* play(params: MarketParams, random: Random): Generator<Turn, Outcome> {
+export function* play(params: MarketParams, random: Random): Generator<Turn<keyof typeof words.en>, Outcome> {
   const numbers = shown(params);
   let most = 0;
   for (let count = 0; count < params.rounds * params.players; count++) {

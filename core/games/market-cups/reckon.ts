@@ -1,13 +1,65 @@
-import { countValues } from '~/core/cards/deck';
+import { countValues, deckWithout, isRed, valueOf, type Card } from '~/core/cards/deck';
 import { fact } from '~/core/cards/facts';
-import { evenly, mean, point, product } from '~/core/chance/pmf';
-import { figure, know, mend, mind, need, needFrom, reckoned } from '~/core/games/kit/make';
-import { quantile } from '~/core/chance/pmf';
+import { evenly, mean, point, product, quantile } from '~/core/chance/pmf';
+import type { FieldErrors } from '~/core/check/check';
+import {
+  figure,
+  know,
+  mend,
+  mind,
+  need,
+  needFrom,
+  type Answers,
+  type Ladder,
+  type Params,
+} from '~/core/games/kit';
 import { count } from '~/core/words/numbers';
-import type { Assumptions, Reckoning } from '~/core/games/kit/types';
-import { ladder, shown, type MarketParams } from './rules';
+import type { MarketParams } from '.';
 
-export function reckon(params: MarketParams, assumptions: Assumptions): Reckoning {
+export const faults = (params: MarketParams): FieldErrors => {
+  const errors: FieldErrors = {};
+  for (const name of ['cups', 'pieces'] as const)
+    if (params[name].from > params[name].to)
+      errors[name] = `The larger number must be at least ${params[name].from}.`;
+  if (Object.keys(errors).length === 0 && params.source === 'cards') {
+    const { cups, pieces } = piles(params, deckWithout(params.missing));
+    if (cups.length === 0 || pieces.length === 0)
+      errors.missing = 'No card is left for one of the two numbers.';
+  }
+  return errors;
+};
+
+/** The cards of both piles: red for cups, black for pieces. */
+export function piles(
+  { cups, pieces }: MarketParams,
+  cards: readonly Card[],
+): { cups: number[]; pieces: number[] } {
+  const within = (of: { from: number; to: number }, red: boolean): number[] =>
+    cards
+      .filter((card) => isRed(card) === red)
+      .map(valueOf)
+      .filter((value) => value >= of.from && value <= of.to);
+  return { cups: within(cups, true), pieces: within(pieces, false) };
+}
+
+/** The numbers each of the two can show, a number as often as it is likely. */
+export function shown(params: MarketParams): { cups: number[]; pieces: number[] } {
+  if (params.source === 'cards') return piles(params, deckWithout(params.missing));
+  const range = ({ from, to }: { from: number; to: number }): number[] =>
+    Array.from({ length: to - from + 1 }, (_, i) => from + i);
+  return { cups: range(params.cups), pieces: range(params.pieces) };
+}
+
+export function ladder(params: MarketParams): Ladder {
+  const to = (most: number) => ({
+    params: { ...params, cups: { from: 1, to: most }, pieces: { from: 1, to: most } } as Params,
+    label: `Up to ${most} cups of ${most}`,
+  });
+  const now = Math.max(params.cups.to, params.pieces.to);
+  return { easier: now > 2 ? to(now - 1) : undefined, harder: now < 6 ? to(now + 1) : undefined };
+}
+
+export function reckon(params: MarketParams): Answers {
   const { source, symbol, rounds, players } = params;
   const numbers = shown(params);
   const [cups, pieces] = [evenly(numbers.cups), evenly(numbers.pieces)];
@@ -23,8 +75,7 @@ export function reckon(params: MarketParams, assumptions: Assumptions): Reckonin
   const turns = rounds * players;
   const odds = (list: readonly number[], n: number) => list.filter((one) => one === n).length / list.length;
   const p95 = quantile(all, 0.95);
-  return reckoned({
-    assumptions,
+  return {
     figures: [
       figure('cups', 'Cups', mostCups, 'cups', 'As many as the highest number of cups.'),
       figure('pieces.p95', 'Enough pieces', p95, 'pieces', '95 of 100 turns need no more.'),
@@ -101,5 +152,5 @@ export function reckon(params: MarketParams, assumptions: Assumptions): Reckonin
         know('roll-again', 'A number outside the range is rolled again.'),
     ],
     ladder: ladder(params),
-  });
+  };
 }

@@ -1,22 +1,25 @@
-import { answerBox, drawBox, forEachPlayer, recordSheets } from '~/core/paper/record';
+import type { MaterialId } from '~/core/materials/catalogue';
 import { numeral } from '~/core/paper/numerals';
+import { answerBox, drawBox, forEachPlayer, recordSheets } from '~/core/paper/record';
 import type { Cell, Sheet, SheetContext } from '~/core/paper/sheet';
-import type { MarketParams } from './rules';
-import { en } from './words/en';
-import { es } from './words/es';
+import type { MarketParams } from '.';
+import { words } from './words';
 
 const HEADS = [
   { id: 'sheet.cups', from: 0.4, to: 0.58 },
   { id: 'sheet.each', from: 0.62, to: 0.78 },
   { id: 'sheet.all', from: 0.82, to: 1 },
-];
+] as const;
 
 /** A row for every turn: a place to draw the cups, how many cups, how many in each, and all. */
-export const sheets = ({ rounds, symbol, players }: MarketParams, context: SheetContext): Sheet[] =>
+export const sheets = (
+  { rounds, symbol, players }: MarketParams,
+  context: SheetContext,
+): Sheet<MaterialId>[] =>
   forEachPlayer(
     players,
     recordSheets(
-      { en, es },
+      words,
       {
         rows: rounds,
         wide: true,

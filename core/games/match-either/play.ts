@@ -1,8 +1,9 @@
 import { shuffled, type Random } from '~/core/chance/random';
 import type { Outcome } from '~/core/chance/simulate';
-import { turn } from '~/core/games/kit/make';
-import type { Turn } from '~/core/games/kit/types';
-import { deck, type ColourCard, type MatchParams } from './rules';
+import { turn, type Turn } from '~/core/games/kit';
+import type { MatchParams } from '.';
+import { deck, type ColourCard } from './rules';
+import type { words } from './words';
 
 const MOST_TURNS = 500;
 
@@ -10,7 +11,7 @@ const MOST_TURNS = 500;
  * Each player lays a card that follows, or draws one (and lays it when it follows). Ends when a hand is empty, or
  * when the pile is and nobody can follow. `finished` is 1 when a hand became empty.
  */
-export function* play(params: MatchParams, random: Random): Generator<Turn, Outcome> {
+export function* play(params: MatchParams, random: Random): Generator<Turn<keyof typeof words.en>, Outcome> {
   const pile = shuffled(deck(params), random);
   const hands = Array.from({ length: params.players }, () => pile.splice(0, params.hand));
   let top = pile.shift()!;

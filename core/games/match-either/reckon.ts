@@ -1,11 +1,11 @@
 import { fact } from '~/core/cards/facts';
 import { noneDrawn } from '~/core/chance/hypergeometric';
-import { QUICK, simulatePlays, type Effort } from '~/core/chance/simulate';
+import { simulatePlays, type Effort } from '~/core/chance/simulate';
+import { chanceFigure, figure, know, mend, mind, need, type Answers } from '~/core/games/kit';
 import { inGames, share } from '~/core/words/numbers';
-import { chanceFigure, figure, know, mend, mind, need, reckoned } from '~/core/games/kit/make';
-import type { Assumptions, Reckoning } from '~/core/games/kit/types';
+import type { MatchParams } from '.';
 import { play } from './play';
-import { cardCount, followers, ladder, type MatchParams } from './rules';
+import { cardCount, followers, ladder } from './rules';
 
 /** Chance that a hand holds a card that follows the first card turned; exact, without putting back. */
 export const canFollow = (params: MatchParams, hand: number): number =>
@@ -13,13 +13,14 @@ export const canFollow = (params: MatchParams, hand: number): number =>
 
 /** A hand that can follow less often than this is often stuck; games should mostly end with an empty hand. */
 const OFTEN = 0.7;
+
 const MOSTLY = 0.9;
 
 /** Share of games that end with an empty hand. */
 const finishes = (params: MatchParams, effort: Effort): number =>
   simulatePlays((random) => play(params, random), { ...effort, progress: undefined }).of.finished!.mean;
 
-export function reckon(params: MatchParams, assumptions: Assumptions, effort: Effort = QUICK): Reckoning {
+export function reckon(params: MatchParams, effort: Effort): Answers {
   const { colours, numbers, copies, hand, players } = params;
   const cards = cardCount(params);
   const each = numbers.to - numbers.from + 1;
@@ -30,8 +31,7 @@ export function reckon(params: MatchParams, assumptions: Assumptions, effort: Ef
   const simulated = simulatePlays((random) => play(params, random), effort);
   const turns = simulated.of.turns!.mean;
   const finished = simulated.of.finished!.mean;
-  return reckoned({
-    assumptions,
+  return {
     figures: [
       figure('cards', 'Cards', cards, 'cards', `${colours} colours × ${each} numbers × ${copies}.`),
       chanceFigure(
@@ -83,5 +83,5 @@ export function reckon(params: MatchParams, assumptions: Assumptions, effort: Ef
     ],
     ladder: ladder(params),
     simulated,
-  });
+  };
 }

@@ -1,10 +1,11 @@
 import { shuffled, type Random } from '~/core/chance/random';
-import { turn } from '~/core/games/kit/make';
-import type { Turn } from '~/core/games/kit/types';
-import { allCards, type NestParams } from './rules';
+import { turn, type Turn } from '~/core/games/kit';
+import type { NestParams } from '.';
+import { allCards } from './reckon';
+import type { words } from './words';
 
 /** The shuffled cards one after the other, each to its nest or beside the nests. */
-export function* play(params: NestParams, random: Random): Generator<Turn, void> {
+export function* play(params: NestParams, random: Random): Generator<Turn<keyof typeof words.en>, void> {
   let count = 0;
   for (const { a, b } of shuffled(allCards(params), random)) {
     const answer = a + b;

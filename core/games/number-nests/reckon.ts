@@ -1,17 +1,66 @@
 import { fact } from '~/core/cards/facts';
 import { point } from '~/core/chance/pmf';
+import type { FieldErrors } from '~/core/check/check';
+import { figure, mend, mind, need, type Answers, type Ladder } from '~/core/games/kit';
 import { count } from '~/core/words/numbers';
-import { figure, mend, mind, need, reckoned } from '~/core/games/kit/make';
-import type { Assumptions, Reckoning } from '~/core/games/kit/types';
-import { allCards, cardsOf, ladder, nests, strays, type NestParams } from './rules';
+import type { NestParams } from '.';
 
-export function reckon(params: NestParams, assumptions: Assumptions): Reckoning {
+export const faults = ({ from, to }: NestParams): FieldErrors =>
+  from > to ? { to: `Largest nest must be at least the smallest, ${from}.` } : {};
+
+/** The sum cards of one nest. */
+export function cardsOf(
+  nest: number,
+  { order, zero }: Pick<NestParams, 'order' | 'zero'>,
+): { a: number; b: number }[] {
+  const least = zero ? 0 : 1;
+  const all = Array.from({ length: nest + 1 }, (_, a) => ({ a, b: nest - a }));
+  return all.filter(({ a, b }) => a >= least && b >= least && (order === 'ordered' || a <= b));
+}
+
+export const nests = ({ from, to }: NestParams): number[] =>
+  Array.from({ length: to - from + 1 }, (_, i) => from + i);
+
+/** Stray cards: sums next to the nests, the number above first, then the number below, in turn. */
+export function strays(params: NestParams): { a: number; b: number }[] {
+  const near = [params.to + 1, params.from - 1, params.to + 2, params.from - 2].flatMap((sum) =>
+    cardsOf(sum, { order: 'ordered', zero: false }),
+  );
+  return near.slice(0, params.mixIn);
+}
+
+/** All cards of the game: those of the nests and the strays. */
+export const allCards = (params: NestParams): { a: number; b: number }[] => [
+  ...nests(params).flatMap((nest) => cardsOf(nest, params)),
+  ...strays(params),
+];
+
+export function ladder(params: NestParams): Ladder {
+  const { from, to } = params;
+  return {
+    easier:
+      from > 4
+        ? {
+            params: { ...params, from: from - 1, to: to - 1 },
+            label: `Use nests ${from - 1} to ${to - 1}`,
+          }
+        : undefined,
+    harder:
+      to < 10
+        ? {
+            params: { ...params, from: from + 1, to: to + 1 },
+            label: `Use nests ${from + 1} to ${to + 1}`,
+          }
+        : undefined,
+  };
+}
+
+export function reckon(params: NestParams): Answers {
   const perNest = nests(params).map((nest) => cardsOf(nest, params).length);
   const all = allCards(params);
   const stray = strays(params).length;
   const [fewest, most] = [Math.min(...perNest), Math.max(...perNest)];
-  return reckoned({
-    assumptions,
+  return {
     figures: [
       figure(
         'cards',
@@ -52,5 +101,5 @@ export function reckon(params: NestParams, assumptions: Assumptions): Reckoning 
         ),
     ],
     ladder: ladder(params),
-  });
+  };
 }

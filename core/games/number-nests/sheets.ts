@@ -1,18 +1,17 @@
+import { partCards } from '~/core/games/kit';
+import type { MaterialId } from '~/core/materials/catalogue';
 import { inside, SENTENCE_MM, sentenceCards } from '~/core/paper/cards';
 import { numeral } from '~/core/paper/numerals';
-import { partCards } from '~/core/games/kit/parts';
 import { INK, type Sheet, type SheetContext } from '~/core/paper/sheet';
-import { allCards, nests, type NestParams } from './rules';
-import { en } from './words/en';
-import { es } from './words/es';
-
-const WORDS = { en, es };
+import type { NestParams } from '.';
+import { allCards, nests } from './reckon';
+import { words } from './words';
 
 /** The nests, half a page each, and every sum card once. */
-export function sheets(params: NestParams, context: SheetContext): Sheet[] {
+export function sheets(params: NestParams, context: SheetContext): Sheet<MaterialId>[] {
   return [
     ...partCards(
-      WORDS,
+      words,
       'nest',
       { w: 180, h: 120 },
       nests(params).map((nest) => ({
@@ -37,6 +36,6 @@ export function sheets(params: NestParams, context: SheetContext): Sheet[] {
       })),
       context,
     ),
-    ...partCards(WORDS, 'sum-card', SENTENCE_MM, sentenceCards(allCards(params), '+'), context),
+    ...partCards(words, 'sum-card', SENTENCE_MM, sentenceCards(allCards(params), '+'), context),
   ];
 }

@@ -1,11 +1,14 @@
 import type { Random } from '~/core/chance/random';
 import type { Outcome } from '~/core/chance/simulate';
-import { turn } from '~/core/games/kit/make';
-import type { Turn } from '~/core/games/kit/types';
-import type { CourtParams } from './rules';
+import { turn, type Turn } from '~/core/games/kit';
+import type { CourtParams } from '.';
+import type { words } from './words';
 
 /** Each turn: throw to the next cell; when it lands there, hop the court. The first through all cells ends it. */
-export function* play({ cells, hit, players }: CourtParams, random: Random): Generator<Turn, Outcome> {
+export function* play(
+  { cells, hit, players }: CourtParams,
+  random: Random,
+): Generator<Turn<keyof typeof words.en>, Outcome> {
   const done = new Array<number>(players).fill(0);
   for (let round = 1; ; round++)
     for (let player = 0; player < players; player++) {

@@ -1,12 +1,13 @@
 import { fact } from '~/core/cards/facts';
 import { turnsToEnd, turnsUntilFirst } from '~/core/chance/markov';
 import { mean } from '~/core/chance/pmf';
+import type { Effort } from '~/core/chance/simulate';
+import { figure, know, mend, mind, need, type AgeBand, type Answers, type Space } from '~/core/games/kit';
 import { plain } from '~/core/words/numbers';
-import { figure, know, mend, mind, need, reckoned } from '~/core/games/kit/make';
-import type { Assumptions, Reckoning, Space } from '~/core/games/kit/types';
-import { grid, ladder, landings, LINE_STEPS, type CourtParams } from './rules';
+import type { CourtParams } from '.';
+import { grid, ladder, landings, LINE_STEPS } from './rules';
 
-export function reckon(params: CourtParams, assumptions: Assumptions): Reckoning {
+export function reckon(params: CourtParams, _: Effort, ageBand: AgeBand): Answers {
   const { cells, layout, cellMm, place, hit, players } = params;
   const { across, down } = grid(params);
   const area = (across * cellMm * down * cellMm) / 1e6;
@@ -21,9 +22,8 @@ export function reckon(params: CourtParams, assumptions: Assumptions): Reckoning
     (at) => at === cells,
   );
   const turns = turnsUntilFirst(throws, players);
-  const steps = LINE_STEPS[assumptions.ageBand];
-  return reckoned({
-    assumptions,
+  const steps = LINE_STEPS[ageBand];
+  return {
     figures: [
       figure('areaM2', 'Court', area, 'm²', `${across} × ${down} cells of ${plain(cellMm / 10)} cm.`),
       figure(
@@ -83,7 +83,7 @@ export function reckon(params: CourtParams, assumptions: Assumptions): Reckoning
         ),
     ],
     ladder: ladder(params),
-  });
+  };
 }
 
 function space({ place, cellMm }: CourtParams, across: number, down: number): Space {

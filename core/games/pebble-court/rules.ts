@@ -1,51 +1,5 @@
-/** Pebble Court: hop courts, straight, branching or spiral; a stone each; inside on a rainy day with tape. */
-import { Type, type Static } from '@sinclair/typebox';
-import { OneOf, Whole } from '~/core/check/schema';
-import { levels } from '~/core/games/kit/make';
-import type { Ladder, Preset } from '~/core/games/kit/types';
-
-export const schema = Type.Object(
-  {
-    cells: Whole(5, 20, { title: 'Cells', default: 10 }),
-    layout: OneOf(
-      { straight: 'straight', branching: 'branching: one, then two side by side', spiral: 'spiral' },
-      { title: 'Court', default: 'straight' },
-    ),
-    cellMm: Whole(250, 600, { title: 'Width of a cell (mm)', default: 400 }),
-    place: OneOf(
-      { chalk: 'chalk outdoors', tape: 'tape indoors', paper: 'paper on the table, with two fingers' },
-      { title: 'Place', default: 'chalk' },
-    ),
-    hit: Whole(10, 100, {
-      title: 'Throws in 100 that land in the cell',
-      description: 'An assumption.',
-      default: 70,
-    }),
-    players: Whole(1, 4, { title: 'Players', default: 2 }),
-  },
-  { additionalProperties: false },
-);
-export type CourtParams = Static<typeof schema>;
-
-const base: CourtParams = { cells: 10, layout: 'straight', cellMm: 400, place: 'chalk', hit: 70, players: 2 };
-const preset = (
-  id: string,
-  name: string,
-  ageBand: Preset['ageBand'],
-  change: Partial<CourtParams>,
-): Preset<CourtParams> => ({
-  id,
-  name,
-  ageBand,
-  params: { ...base, ...change },
-});
-export const presets: readonly Preset<CourtParams>[] = [
-  preset('straight-5', 'straight to 5', 'preK', { cells: 5 }),
-  preset('straight-10', 'straight to 10', 'K', {}),
-  preset('branching-10', 'branching to 10', 'g1', { layout: 'branching' }),
-  preset('spiral-16', 'spiral to 16', 'g1', { cells: 16, layout: 'spiral' }),
-  preset('rainy', 'branching, with tape indoors', 'K', { layout: 'branching', place: 'tape', cellMm: 300 }),
-];
+import { levels, type Ladder } from '~/core/games/kit';
+import type { CourtParams } from '.';
 
 /** Cells landed on together: one by one, or one and two by turns. */
 export function landings({ cells, layout }: Pick<CourtParams, 'cells' | 'layout'>): number[][] {
@@ -106,7 +60,5 @@ export function grid(params: Pick<CourtParams, 'cells' | 'layout'>): { across: n
   return { across: Math.max(...rows.map((row) => row.length)), down: rows.length };
 }
 
-export const about = ({ cells }: CourtParams) => ({ cells });
-export const subject = ({ cells, layout }: CourtParams): string => `a ${layout} court to ${cells}`;
 export const ladder = (params: CourtParams): Ladder =>
   levels(params, 'cells', [5, 6, 8, 10, 12, 16, 20], (cells) => `A court to ${cells}`);

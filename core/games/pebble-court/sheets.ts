@@ -1,12 +1,13 @@
-import { partSheet } from '~/core/games/kit/parts';
+import { partSheet } from '~/core/games/kit';
+import type { MaterialId } from '~/core/materials/catalogue';
 import { cm, metres, planShapes } from '~/core/paper/plan';
 import type { Sheet, SheetContext } from '~/core/paper/sheet';
-import { grid, LINE_STEPS, places, type CourtParams } from './rules';
-import { en } from './words/en';
-import { es } from './words/es';
+import type { CourtParams } from '.';
+import { grid, LINE_STEPS, places } from './rules';
+import { words } from './words';
 
 /** The court to scale, with its measures and the throwing line for each age; on paper it is played on as it is. */
-export function sheets(params: CourtParams, context: SheetContext): Sheet[] {
+export function sheets(params: CourtParams, context: SheetContext): Sheet<MaterialId>[] {
   const { cellMm, place: where } = params;
   const { across, down } = grid(params);
   const onPaper = where === 'paper';
@@ -26,5 +27,5 @@ export function sheets(params: CourtParams, context: SheetContext): Sheet[] {
         ] as const),
     ...(onPaper ? {} : { throwing: LINE_STEPS }),
   };
-  return partSheet({ en, es }, 'plan', 'plan', (place) => planShapes(plan, place, context), context);
+  return partSheet(words, 'plan', 'plan', (place) => planShapes(plan, place, context), context);
 }

@@ -1,8 +1,8 @@
 /** How the dots of a card lie, in a box of 100 by 60: two groups clearly apart, and no two dots that touch. */
 import type { Random } from '~/core/chance/random';
+import { box, dot, TONE } from '~/core/games/kit';
 import type { Shape } from '~/core/paper/sheet';
-import { box, dot, TONE } from '~/core/games/kit/draw';
-import type { Pattern, PeekCard } from './rules';
+import type { Pattern, PeekCard } from './reckon';
 
 export interface Spot {
   x: number;

@@ -1,34 +1,72 @@
-import { wording } from '~/core/games/kit/make';
-import { defineGame, type Peek } from '~/core/games/kit/types';
+/** Peek and Say: a small arrangement shown for a few seconds, then covered: how many? */
 import { pick } from '~/core/chance/random';
+import { OneValue, SomeOf, Whole, YesNo } from '~/core/check/schema';
+import { game, type ParamsOf } from '~/core/games/kit';
+import type { Args } from '~/core/words/message';
 import { draw } from './arrange';
-import { drawing } from './drawing';
 import { play } from './play';
-import { reckon } from './reckon';
-import { about, cardsOf, faults, presets, schema, subject } from './rules';
+import { cardsOf, faults, reckon } from './reckon';
 import { sheets } from './sheets';
-import { sketches } from './sketches';
-import { steps } from './steps';
-import { en } from './words/en';
-import { es } from './words/es';
+import { drawing, pictures, steps } from './steps';
+import { words } from './words';
 
-export const peekAndSay = defineGame({
-  id: 'peek-and-say',
+const knobs = {
+  groups: OneValue(
+    [
+      [1, 'One group'],
+      [2, 'Two groups'],
+    ],
+    { title: 'Groups on a card', default: 1 },
+  ),
+  max: Whole(3, 10, { title: 'Most dots on a card', default: 5 }),
+  patterns: SomeOf(
+    {
+      dice: 'as on dice',
+      five: 'five-frame',
+      'ten-frame': 'ten-frame',
+      line: 'in a line',
+      scatter: 'scattered',
+    },
+    { title: 'Arrangements', default: ['dice', 'line'] },
+  ),
+  seconds: Whole(3, 5, { title: 'Seconds to see', default: 4 }),
+  written: YesNo({
+    title: 'The number is written down',
+    description: 'After a few days only.',
+    default: false,
+  }),
+  players: Whole(1, 4, { title: 'Players', default: 2 }),
+};
+export type PeekParams = ParamsOf<typeof knobs>;
+
+export const peekAndSay = game({
+  words,
   family: 'see',
   traits: { places: ['table', 'floor', 'rainyDay'], quiet: true, byVideo: true, noReading: true },
-  schema,
-  presets,
-  words: wording(en, es, 'sideBySide.calm', 'say.how', 'caution.rest'),
+  knobs,
+  presets: [
+    { id: 'four', name: 'one group to 4', ageBand: 'preK', params: { max: 4, seconds: 5 } },
+    { id: 'five', name: 'one group to 5', ageBand: 'K', params: { patterns: ['dice', 'five', 'line'] } },
+    { id: 'frames', name: 'ten-frames', ageBand: 'K', params: { max: 10, patterns: ['ten-frame'] } },
+    { id: 'two-five', name: 'two groups to 5', ageBand: 'K', params: { groups: 2 } },
+    {
+      id: 'two-ten',
+      name: 'two groups to 10, written',
+      ageBand: 'g1',
+      params: { groups: 2, max: 10, patterns: ['dice', 'scatter'], written: true },
+    },
+  ],
   drawing,
   faults,
   reckon,
   play,
   steps,
-  about,
-  subject,
-  sketches,
+  pictures,
+  about: ({ max }) => ({ max }),
+  subject: ({ groups, max }) =>
+    groups === 1 ? `up to ${max} dots at a glance` : `two groups up to ${max} at a glance`,
   sheets,
-  peek: (params, random): Peek => {
+  peek: (params, random) => {
     const card = pick(cardsOf(params), random);
     const [a, b] = card.groups;
     return {
@@ -36,8 +74,8 @@ export const peekAndSay = defineGame({
       seconds: params.seconds,
       says:
         b === undefined
-          ? { id: 'turn.say', args: { number: a! } }
-          : { id: 'turn.sayTwo', args: { a: a!, b, answer: a! + b } },
+          ? { id: 'turn.say' as const, args: { number: a! } as Args }
+          : { id: 'turn.sayTwo' as const, args: { a: a!, b, answer: a! + b } },
     };
   },
 });

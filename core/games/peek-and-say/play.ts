@@ -1,9 +1,10 @@
 import { shuffled, type Random } from '~/core/chance/random';
-import { turn } from '~/core/games/kit/make';
-import type { Turn } from '~/core/games/kit/types';
-import { cardsOf, type PeekParams } from './rules';
+import { turn, type Turn } from '~/core/games/kit';
+import type { PeekParams } from '.';
+import { cardsOf } from './reckon';
+import type { words } from './words';
 
-export function* play(params: PeekParams, random: Random): Generator<Turn, void> {
+export function* play(params: PeekParams, random: Random): Generator<Turn<keyof typeof words.en>, void> {
   for (const [i, card] of shuffled(cardsOf(params), random).entries()) {
     const player = (i % params.players) + 1;
     const [a, b] = card.groups;

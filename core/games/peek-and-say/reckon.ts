@@ -1,9 +1,61 @@
 import { fact } from '~/core/cards/facts';
 import { point } from '~/core/chance/pmf';
+import type { FieldErrors } from '~/core/check/check';
+import {
+  chanceFigure,
+  climb,
+  figure,
+  know,
+  levels,
+  mend,
+  mind,
+  need,
+  type Answers,
+  type Ladder,
+} from '~/core/games/kit';
 import { share } from '~/core/words/numbers';
-import { chanceFigure, figure, know, mend, mind, need, reckoned } from '~/core/games/kit/make';
-import type { Assumptions, Reckoning } from '~/core/games/kit/types';
-import { cardsOf, GLANCE, groupings, ladder, type PeekParams } from './rules';
+import type { PeekParams } from '.';
+
+/** The most that each pattern can show in one group. */
+export const PATTERN_MOST = { dice: 6, five: 5, 'ten-frame': 10, line: 10, scatter: 10 } as const;
+
+export type Pattern = keyof typeof PATTERN_MOST;
+
+/** A group up to this size most can see without counting. */
+export const GLANCE = 4;
+
+export const faults = (params: PeekParams): FieldErrors =>
+  cardsOf(params).length === 0 ? { patterns: 'No card can be made with these arrangements.' } : {};
+
+export interface PeekCard {
+  pattern: Pattern;
+  /** One number, or two of which the first is not smaller. */
+  groups: number[];
+}
+
+/** The numbers of the groups: 1 to max, or every pair of groups with at most max together. */
+export function groupings({ groups, max }: Pick<PeekParams, 'groups' | 'max'>): number[][] {
+  const numbers = Array.from({ length: max }, (_, i) => i + 1);
+  return groups === 1
+    ? numbers.map((n) => [n])
+    : numbers.flatMap((a) => numbers.filter((b) => b <= a && a + b <= max).map((b) => [a, b]));
+}
+
+/** Every card: each grouping in each arrangement that can show it. */
+export const cardsOf = (params: PeekParams): PeekCard[] =>
+  (Object.keys(PATTERN_MOST) as Pattern[])
+    .filter((pattern) => params.patterns.includes(pattern))
+    .flatMap((pattern) =>
+      groupings(params)
+        .filter((groups) => groups.every((n) => n <= PATTERN_MOST[pattern]))
+        .map((groups) => ({ pattern, groups })),
+    );
+
+export const ladder = (params: PeekParams): Ladder =>
+  climb(
+    levels(params, 'max', [3, 4, 5, 6, 8, 10], (max) => `Up to ${max} dots`),
+    levels(params, 'groups', [1, 2], (groups) => (groups === 1 ? 'One group' : 'Two groups')),
+  );
 
 /** Share of the cards with no group above what most can see without counting. */
 const glanceShare = (params: PeekParams): number => {
@@ -18,13 +70,12 @@ function fewerDots(params: PeekParams) {
   return undefined;
 }
 
-export function reckon(params: PeekParams, assumptions: Assumptions): Reckoning {
+export function reckon(params: PeekParams): Answers {
   const { groups, max, patterns, seconds, written, players } = params;
   const cards = cardsOf(params);
   const pairs = groups === 2 ? groupings(params).length : undefined;
   const glance = glanceShare(params);
-  return reckoned({
-    assumptions,
+  return {
     figures: [
       figure(
         'cards',
@@ -101,5 +152,5 @@ export function reckon(params: PeekParams, assumptions: Assumptions): Reckoning 
         ),
     ],
     ladder: ladder(params),
-  });
+  };
 }

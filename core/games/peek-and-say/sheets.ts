@@ -1,23 +1,22 @@
 import { seeded } from '~/core/chance/random';
+import { partCards, within } from '~/core/games/kit';
+import type { MaterialId } from '~/core/materials/catalogue';
 import { inside, type Card } from '~/core/paper/cards';
 import { fitNumeral, numeral } from '~/core/paper/numerals';
-import { partCards, within } from '~/core/games/kit/parts';
 import { answerBox, forEachPlayer, recordSheets } from '~/core/paper/record';
 import { INK, type Sheet, type SheetContext } from '~/core/paper/sheet';
+import type { PeekParams } from '.';
 import { arrangements } from './arrange';
-import { cardsOf, type PeekParams } from './rules';
-import { en } from './words/en';
-import { es } from './words/es';
-
-const WORDS = { en, es };
+import { cardsOf } from './reckon';
+import { words } from './words';
 
 /** Every arrangement once, its number on the back to check; rows to write in when numbers are written. */
-export function sheets(params: PeekParams, context: SheetContext): Sheet[] {
+export function sheets(params: PeekParams, context: SheetContext): Sheet<MaterialId>[] {
   const cards = cardsOf(params);
   const laid = arrangements(cards, seeded(context.seed));
   return [
     ...partCards(
-      WORDS,
+      words,
       'dot-card',
       { w: 88, h: 58 },
       cards.map(({ pattern, groups }, i): Card => {
@@ -48,7 +47,7 @@ export function sheets(params: PeekParams, context: SheetContext): Sheet[] {
       ? forEachPlayer(
           params.players,
           recordSheets(
-            WORDS,
+            words,
             {
               rows: cards.length,
               row: ({ x, y, h }) => [answerBox(x, y + (h - Math.min(h, 14)) / 2, 24, Math.min(h, 14))],

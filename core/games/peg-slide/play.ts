@@ -1,9 +1,10 @@
-import { turn } from '~/core/games/kit/make';
-import type { Turn } from '~/core/games/kit/types';
-import { pairs, type PegParams } from './rules';
+import { turn, type Turn } from '~/core/games/kit';
+import type { PegParams } from '.';
+import { pairs } from './reckon';
+import type { words } from './words';
 
 /** Card by card, every pair in order; the players take turns to slide. */
-export function* play({ whole, order, players }: PegParams): Generator<Turn, void> {
+export function* play({ whole, order, players }: PegParams): Generator<Turn<keyof typeof words.en>, void> {
   let count = 0;
   for (const one of whole)
     for (const [a, b] of pairs(one, order)) {

@@ -1,16 +1,36 @@
 import { split } from '~/core/cards/facts';
 import { point } from '~/core/chance/pmf';
-import { figure, know, mend, need, reckoned } from '~/core/games/kit/make';
-import type { Assumptions, Reckoning } from '~/core/games/kit/types';
-import { ladder, pairs, pegs, type PegParams } from './rules';
+import { figure, know, mend, need, type Answers, type Ladder } from '~/core/games/kit';
+import type { PegParams } from '.';
+
+/** The pairs of one whole, as the pegs slide: 0 and N first. */
+export function pairs(whole: number, order: PegParams['order']): [a: number, b: number][] {
+  const all = Array.from({ length: whole + 1 }, (_, a): [number, number] => [a, whole - a]);
+  return order === 'ordered' ? all : all.filter(([a, b]) => a <= b);
+}
+
+export const pegs = ({ whole }: PegParams): number => whole.reduce((a, b) => a + b, 0);
+
+/** One smaller or one larger for every card. */
+export function ladder(params: PegParams): Ladder {
+  const shift = (by: number) => {
+    const whole = params.whole.map((one) => one + by);
+    return whole.every((one) => one >= 3 && one <= 10)
+      ? {
+          params: { ...params, whole },
+          label: whole.length === 1 ? `Use ${whole[0]} pegs` : `Use cards of ${whole.join(', ')}`,
+        }
+      : undefined;
+  };
+  return { easier: shift(-1), harder: shift(1) };
+}
 
 /** Every way is met exactly once: nothing is left to chance. */
-export function reckon(params: PegParams, assumptions: Assumptions): Reckoning {
+export function reckon(params: PegParams): Answers {
   const { whole, order, players } = params;
   const all = whole.flatMap((one) => pairs(one, order));
   const cards = whole.length;
-  return reckoned({
-    assumptions,
+  return {
     figures: [
       figure(
         'ways',
@@ -41,5 +61,5 @@ export function reckon(params: PegParams, assumptions: Assumptions): Reckoning {
         ),
     ],
     ladder: ladder(params),
-  });
+  };
 }

@@ -1,22 +1,22 @@
+import { partCards } from '~/core/games/kit';
+import type { MaterialId } from '~/core/materials/catalogue';
 import { inside } from '~/core/paper/cards';
 import { numeral } from '~/core/paper/numerals';
-import { partCards } from '~/core/games/kit/parts';
 import { forEachPlayer, recordSheets, sentenceToFill } from '~/core/paper/record';
 import { GREY, INK, type Cell, type Shape, type Sheet, type SheetContext } from '~/core/paper/sheet';
-import { pairs, type PegParams } from './rules';
-import { en } from './words/en';
-import { es } from './words/es';
+import type { PegParams } from '.';
+import { pairs } from './reckon';
+import { words } from './words';
 
-const WORDS = { en, es };
 /** A clothes peg needs about 16 mm of the edge. */
 const PEG_MM = 16;
 
 /** One card for each whole, and a record of every pair for each player. */
-export function sheets(params: PegParams, context: SheetContext): Sheet[] {
+export function sheets(params: PegParams, context: SheetContext): Sheet<MaterialId>[] {
   const lines = params.whole.flatMap((whole) => pairs(whole, params.order).map(() => whole));
   return [
     ...partCards(
-      WORDS,
+      words,
       'peg-card',
       { w: 180, h: 60 },
       params.whole.map((whole) => ({ name: String(whole), draw: (cell) => pegCard(whole, cell) })),
@@ -25,7 +25,7 @@ export function sheets(params: PegParams, context: SheetContext): Sheet[] {
     ...forEachPlayer(
       params.players,
       recordSheets(
-        WORDS,
+        words,
         {
           rows: lines.length,
           row: (place, i) => sentenceToFill(['□', '+', '□', '=', String(lines[i])], place),

@@ -1,28 +1,40 @@
-import { wording } from '~/core/games/kit/make';
-import { defineGame } from '~/core/games/kit/types';
-import { drawing } from './drawing';
+/** Pin Notes: knock pins down; write pins − down = standing. */
+import { Chance, Whole } from '~/core/check/schema';
+import { game, type ParamsOf } from '~/core/games/kit';
 import { play } from './play';
 import { reckon } from './reckon';
-import { about, presets, schema, subject } from './rules';
 import { sheets } from './sheets';
-import { sketches } from './sketches';
-import { steps } from './steps';
-import { en } from './words/en';
-import { es } from './words/es';
+import { drawing, pictures, steps } from './steps';
+import { words } from './words';
 
-export const pinNotes = defineGame({
-  id: 'pin-notes',
+const knobs = {
+  pins: Whole(3, 10, { title: 'Pins', default: 6 }),
+  rolls: Whole(1, 10, { title: 'Rolls on one card', default: 5 }),
+  cards: Whole(1, 8, { title: 'Cards', description: 'One for each player.', default: 2 }),
+  knock: Chance(0.05, 0.95, {
+    title: 'Chance that one pin falls',
+    description: 'An assumption: about half is usual from three steps away.',
+    default: 0.5,
+  }),
+};
+export type PinParams = ParamsOf<typeof knobs>;
+
+export const pinNotes = game({
+  words,
   family: 'build',
   traits: { places: ['floor', 'outdoors', 'rainyDay'] },
-  schema,
-  presets,
-  words: wording(en, es, 'say.part', 'caution.throw'),
+  knobs,
+  presets: [
+    { id: 'five', name: '5 pins', ageBand: 'K', params: { pins: 5 } },
+    { id: 'six', name: '6 pins', ageBand: 'g1' },
+    { id: 'ten', name: '10 pins', ageBand: 'g1', params: { pins: 10 } },
+  ],
   drawing,
   reckon,
   play,
   steps,
-  about,
-  subject,
-  sketches,
+  pictures,
+  about: ({ pins }) => ({ pins }),
+  subject: ({ pins }) => `${pins} pins`,
   sheets,
 });

@@ -1,10 +1,13 @@
 import type { Random } from '~/core/chance/random';
 import type { Outcome } from '~/core/chance/simulate';
-import { turn } from '~/core/games/kit/make';
-import type { Turn } from '~/core/games/kit/types';
-import type { PinParams } from './rules';
+import { turn, type Turn } from '~/core/games/kit';
+import type { PinParams } from '.';
+import type { words } from './words';
 
-export function* play({ pins, rolls, cards, knock }: PinParams, random: Random): Generator<Turn, Outcome> {
+export function* play(
+  { pins, rolls, cards, knock }: PinParams,
+  random: Random,
+): Generator<Turn<keyof typeof words.en>, Outcome> {
   let fallen = 0;
   for (let count = 0; count < rolls * cards; count++) {
     let down = 0;

@@ -1,18 +1,19 @@
 import { fact } from '~/core/cards/facts';
 import { binomial } from '~/core/chance/binomial';
 import { entries, mean, point, quantile } from '~/core/chance/pmf';
+import { figure, know, levels, need, type Answers, type Ladder } from '~/core/games/kit';
 import { count } from '~/core/words/numbers';
-import { figure, know, need, reckoned } from '~/core/games/kit/make';
-import type { Assumptions, Reckoning } from '~/core/games/kit/types';
-import { ladder, type PinParams } from './rules';
+import type { PinParams } from '.';
+
+export const ladder = (params: PinParams): Ladder =>
+  levels(params, 'pins', [3, 4, 5, 6, 8, 10], (pins) => `Use ${pins} pins`);
 
 /** Pins fall independently, each with the stated chance; they are set up again for every roll. */
-export function reckon(params: PinParams, assumptions: Assumptions): Reckoning {
+export function reckon(params: PinParams): Answers {
   const { pins, rolls, cards, knock } = params;
   const down = binomial(pins, knock);
   const lines = rolls * cards;
-  return reckoned({
-    assumptions,
+  return {
     figures: [
       figure('facts', 'Different facts', pins + 1, 'facts', `${pins} − 0 to ${pins} − ${pins}.`),
       figure(
@@ -67,5 +68,5 @@ export function reckon(params: PinParams, assumptions: Assumptions): Reckoning {
         ),
     ],
     ladder: ladder(params),
-  });
+  };
 }

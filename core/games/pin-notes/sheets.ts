@@ -1,16 +1,16 @@
+import { partCards } from '~/core/games/kit';
+import type { MaterialId } from '~/core/materials/catalogue';
 import { inside, type Card } from '~/core/paper/cards';
 import { numeral } from '~/core/paper/numerals';
-import { partCards } from '~/core/games/kit/parts';
 import { sentenceToFill } from '~/core/paper/record';
 import { INK, type Cell, type Shape, type Sheet, type SheetContext } from '~/core/paper/sheet';
-import type { PinParams } from './rules';
-import { en } from './words/en';
-import { es } from './words/es';
+import type { PinParams } from '.';
+import { words } from './words';
 
 /** Score strips, half a page each, the same on both sides: pins, those that fell, those that stand. */
-export const sheets = (params: PinParams, context: SheetContext): Sheet[] =>
+export const sheets = (params: PinParams, context: SheetContext): Sheet<MaterialId>[] =>
   partCards(
-    { en, es },
+    words,
     'score-strip',
     { w: 88, h: 118 },
     Array.from({ length: params.cards }, (_, i): Card => {

@@ -1,28 +1,36 @@
-import { wording } from '~/core/games/kit/make';
-import { defineGame } from '~/core/games/kit/types';
-import { drawing } from './drawing';
+/** Puzzle Halves: two picture parts fit with their answer; each puzzle has a different cut, so it checks itself. */
+import { OneOf, Whole } from '~/core/check/schema';
+import { game, type ParamsOf } from '~/core/games/kit';
+import { PAPERS } from '~/core/paper/sheet';
 import { play } from './play';
 import { reckon } from './reckon';
-import { about, presets, schema, subject } from './rules';
 import { sheets } from './sheets';
-import { sketches } from './sketches';
-import { steps } from './steps';
-import { en } from './words/en';
-import { es } from './words/es';
+import { drawing, pictures, steps } from './steps';
+import { words } from './words';
 
-export const puzzleHalves = defineGame({
-  id: 'puzzle-halves',
+const knobs = {
+  max: Whole(3, 10, { title: 'Largest answer', default: 5 }),
+  count: Whole(2, 20, { title: 'Puzzles', default: 8 }),
+  paper: OneOf({ letter: PAPERS.letter.name, a4: PAPERS.a4.name }, { title: 'Paper', default: 'letter' }),
+  players: Whole(1, 4, { title: 'Players', default: 1 }),
+};
+export type PuzzleParams = ParamsOf<typeof knobs>;
+
+export const puzzleHalves = game({
+  words,
   family: 'see',
   traits: { places: ['table', 'floor', 'rainyDay'], quiet: true },
-  schema,
-  presets,
-  words: wording(en, es, 'sideBySide.calm', 'say.part', 'caution.rest'),
+  knobs,
+  presets: [
+    { id: 'five', name: 'answers to 5', ageBand: 'preK', params: { count: 6 } },
+    { id: 'ten', name: 'answers to 10', ageBand: 'K', params: { max: 10, count: 10 } },
+  ],
   drawing,
   reckon,
   play,
   steps,
-  about,
-  subject,
-  sketches,
+  pictures,
+  about: ({ max }) => ({ max }),
+  subject: ({ max }) => `picture sums to ${max}`,
   sheets,
 });

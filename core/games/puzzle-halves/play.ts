@@ -1,9 +1,10 @@
 import { shuffled, type Random } from '~/core/chance/random';
-import { turn } from '~/core/games/kit/make';
-import type { Turn } from '~/core/games/kit/types';
-import { puzzles, type PuzzleParams } from './rules';
+import { turn, type Turn } from '~/core/games/kit';
+import type { PuzzleParams } from '.';
+import { puzzles } from './reckon';
+import type { words } from './words';
 
-export function* play(params: PuzzleParams, random: Random): Generator<Turn, void> {
+export function* play(params: PuzzleParams, random: Random): Generator<Turn<keyof typeof words.en>, void> {
   for (const [i, { a, b }] of shuffled(puzzles(params), random).entries())
     yield turn(
       (i % params.players) + 1,

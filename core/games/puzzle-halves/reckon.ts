@@ -1,16 +1,44 @@
 import { fact } from '~/core/cards/facts';
 import { point } from '~/core/chance/pmf';
-import { figure, know, mend, mind, need, reckoned } from '~/core/games/kit/make';
-import type { Assumptions, Reckoning } from '~/core/games/kit/types';
-import { ladder, perSheet, PIECES, possible, PUZZLE_MM, puzzles, type PuzzleParams } from './rules';
+import { figure, know, levels, mend, mind, need, type Answers, type Ladder } from '~/core/games/kit';
+import { fitting } from '~/core/paper/packing';
+import { PAPERS } from '~/core/paper/sheet';
+import type { PuzzleParams } from '.';
 
-export function reckon(params: PuzzleParams, assumptions: Assumptions): Reckoning {
+/** One puzzle before it is cut, in mm. */
+export const PUZZLE_MM = { w: 180, h: 58 };
+
+/** Two picture parts and the answer. */
+export const PIECES = 3;
+
+/** Every puzzle there can be: two parts of at least one, their sum at most max, the larger part first. */
+export const possible = ({ max }: Pick<PuzzleParams, 'max'>): { a: number; b: number }[] => {
+  const list: { a: number; b: number }[] = [];
+  for (let answer = 2; answer <= max; answer++)
+    for (let b = 1; b <= answer / 2; b++) list.push({ a: answer - b, b });
+  return list;
+};
+
+/** The puzzles that are printed, spread evenly over the answers; they begin again when there are not enough. */
+export function puzzles(params: PuzzleParams): { a: number; b: number }[] {
+  const all = possible(params);
+  return Array.from({ length: params.count }, (_, i) =>
+    params.count <= all.length ? all[Math.floor((i * all.length) / params.count)]! : all[i % all.length]!,
+  );
+}
+
+export const perSheet = ({ paper }: Pick<PuzzleParams, 'paper'>): number =>
+  fitting(PUZZLE_MM, PAPERS[paper], 4).count;
+
+export const ladder = (params: PuzzleParams): Ladder =>
+  levels(params, 'max', [3, 4, 5, 6, 8, 10], (max) => `Answers to ${max}`);
+
+export function reckon(params: PuzzleParams): Answers {
   const { count } = params;
   const printed = puzzles(params);
   const all = possible(params).length;
   const sheets = Math.ceil(count / perSheet(params));
-  return reckoned({
-    assumptions,
+  return {
     figures: [
       figure(
         'pieces',
@@ -51,5 +79,5 @@ export function reckon(params: PuzzleParams, assumptions: Assumptions): Reckonin
         ),
     ],
     ladder: ladder(params),
-  });
+  };
 }

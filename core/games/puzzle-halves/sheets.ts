@@ -1,7 +1,8 @@
-import { heading, impose, inside } from '~/core/paper/cards';
 import { seeded, shuffled } from '~/core/chance/random';
+import { partTitle } from '~/core/games/kit';
+import type { MaterialId } from '~/core/materials/catalogue';
+import { heading, impose, inside } from '~/core/paper/cards';
 import { numeral } from '~/core/paper/numerals';
-import { partTitle } from '~/core/games/kit/parts';
 import { flock } from '~/core/paper/pictures';
 import {
   blank,
@@ -13,17 +14,20 @@ import {
   type Sheet,
   type SheetContext,
 } from '~/core/paper/sheet';
-import { PIECES, PUZZLE_MM, puzzles, type PuzzleParams } from './rules';
-import { en } from './words/en';
-import { es } from './words/es';
+import type { PuzzleParams } from '.';
+import { PIECES, PUZZLE_MM, puzzles } from './reckon';
+import { words } from './words';
 
-const WORDS = { en, es };
 const APPLE = { fill: '#F2CFC3', stroke: INK, strokeMm: 0.4 };
+
 const LEAF = { fill: '#DDEBD3', stroke: INK, strokeMm: 0.4 };
+
 /** How far the middle of a wave lies beside the straight line, in mm, at a quarter, half and three quarters. */
 const BENDS = [-7, -2.5, 2.5, 7] as const;
+
 /** Every wave there is: no two fit each other. */
 const WAVES = BENDS.flatMap((a) => BENDS.flatMap((b) => BENDS.map((c): Wave => [a, b, c])));
+
 export type Wave = readonly [number, number, number];
 
 /** Both waves of every puzzle, no wave twice. */
@@ -33,16 +37,16 @@ export function wavesOf({ count }: Pick<PuzzleParams, 'count'>, seed: number): [
 }
 
 /** Puzzles of a left picture, their answer and a right picture, each with two waves of its own. */
-export function sheets(params: PuzzleParams, context: SheetContext): Sheet[] {
+export function sheets(params: PuzzleParams, context: SheetContext): Sheet<MaterialId>[] {
   const { paper, lost } = context;
   const { cells, headed } = impose(PUZZLE_MM, paper, 'shared', 4);
-  const title = partTitle(WORDS, 'puzzle-piece', params.count * PIECES, context);
+  const title = partTitle(words, 'puzzle-piece', params.count * PIECES, context);
   const waves = wavesOf(params, context.seed);
   const all = puzzles(params).map((puzzle, i) => ({ ...puzzle, waves: waves[i]!, name: `puzzle ${i + 1}` }));
   const wanted = lost
     ? all.filter(({ name }) => lost.material === 'puzzle-piece' && lost.name === name)
     : all;
-  const sheets: Sheet[] = [];
+  const sheets: Sheet<MaterialId>[] = [];
   for (let first = 0; first < wanted.length; first += cells.length) {
     const here = wanted.slice(first, first + cells.length).map((puzzle, i) => ({ puzzle, cell: cells[i]! }));
     sheets.push({
@@ -64,7 +68,8 @@ const thirds = ({ x, y, w, h }: Cell): [Cell, Cell, Cell] => [
   { x: x + w * 0.39, y, w: w * 0.22, h },
   { x: x + w * 0.61, y, w: w * 0.39, h },
 ];
-const piecesOf = (name: string, cell: Cell): Piece[] =>
+
+const piecesOf = (name: string, cell: Cell): Piece<MaterialId>[] =>
   thirds(cell).map((place) => ({ ...place, material: 'puzzle-piece', name, outline: true }));
 
 /** A puzzle whose pictures show at most `most` of a kind. */

@@ -1,6 +1,7 @@
 import type { Card } from '~/core/cards/deck';
-import type { DeckVerdict } from '~/core/games/kit/types';
-import { callsAvailable, GRID, numbersFrom, type RowParams } from './rules';
+import type { DeckVerdict } from '~/core/games/kit';
+import type { RowParams } from '.';
+import { callsAvailable, GRID, numbersFrom } from './rules';
 
 /** The grids must be laid, and enough must be left to call. */
 export function audit(params: RowParams, cards: readonly Card[]): DeckVerdict {

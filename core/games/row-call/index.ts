@@ -1,29 +1,68 @@
-import { wording } from '~/core/games/kit/make';
-import { defineGame } from '~/core/games/kit/types';
+/** Row Call: cards in a 3 × 3 grid, a caller turns cards; turn yours over; the first line wins. */
+import { OneOf, Whole } from '~/core/check/schema';
+import { Cards, game, type ParamsOf } from '~/core/games/kit';
 import { audit } from './audit';
-import { drawing } from './drawing';
 import { play } from './play';
 import { reckon } from './reckon';
-import { about, faults, presets, schema, subject } from './rules';
-import { sketches } from './sketches';
-import { steps } from './steps';
-import { en } from './words/en';
-import { es } from './words/es';
+import { faults } from './rules';
+import { drawing, pictures, steps } from './steps';
+import { words } from './words';
 
-export const rowCall = defineGame({
-  id: 'row-call',
+const knobs = {
+  players: Whole(2, 4, { title: 'Players', default: 2 }),
+  callFrom: OneOf(
+    { rest: 'What is left of the deck', secondDeck: 'A second deck' },
+    { title: 'Call from', default: 'rest' },
+  ),
+  turn: OneOf(
+    { all: 'Turn all that match', one: 'Turn one that matches' },
+    {
+      title: 'Several cards of the called number',
+      description: 'Both schools are played.',
+      default: 'all',
+    },
+  ),
+  win: OneOf({ line: 'A line of three', full: 'All nine' }, { title: 'To finish', default: 'line' }),
+  missing: Cards({ title: 'Cards this deck lacks' }),
+};
+export type RowParams = ParamsOf<typeof knobs>;
+
+export const rowCall = game({
+  words,
   family: 'call',
   traits: { places: ['table', 'floor', 'rainyDay'], quiet: true, byVideo: true },
-  schema,
-  presets,
-  words: wording(en, es, 'younger.helper', 'atHome.deck', 'caution.rest'),
+  knobs,
+  presets: [
+    { id: 'two', name: 'two players, one deck', tradition: 'all matches are turned', ageBand: 'preK' },
+    {
+      id: 'three-second',
+      name: 'three players, a deck to call from',
+      tradition: 'all matches are turned',
+      ageBand: 'K',
+      params: { players: 3, callFrom: 'secondDeck' },
+    },
+    {
+      id: 'full',
+      name: 'all nine, a deck to call from',
+      tradition: 'all matches are turned',
+      ageBand: 'K',
+      params: { callFrom: 'secondDeck', win: 'full' },
+    },
+    {
+      id: 'two-one',
+      name: 'two players, a deck to call from',
+      tradition: 'one match is turned',
+      ageBand: 'K',
+      params: { callFrom: 'secondDeck', turn: 'one' },
+    },
+  ],
   drawing,
   faults,
   reckon,
   play,
   steps,
-  about,
-  subject,
-  sketches,
+  pictures,
+  about: ({ win }) => ({ win }),
+  subject: ({ win }) => (win === 'line' ? 'three in a line' : 'all nine cards'),
   audit,
 });

@@ -1,10 +1,10 @@
-import { LINES } from '~/core/games/kit/nine-cells';
 import { deckWithout } from '~/core/cards/deck';
 import { shuffled, type Random } from '~/core/chance/random';
 import type { Outcome } from '~/core/chance/simulate';
-import { turn } from '~/core/games/kit/make';
-import type { Turn } from '~/core/games/kit/types';
-import { GRID, numbers, numbersFrom, type RowParams } from './rules';
+import { LINES, turn, type Turn } from '~/core/games/kit';
+import type { RowParams } from '.';
+import { GRID, numbers, numbersFrom } from './rules';
+import type { words } from './words';
 
 const SECOND_DECK = numbersFrom(deckWithout([]));
 
@@ -12,7 +12,7 @@ const SECOND_DECK = numbersFrom(deckWithout([]));
  * One turn is one call. Among several of the called number, `one` turns the card that lies in the line with most
  * turned. Outcome: `finished` 1 or 0, `calls` when it was, `tie` 1 when two finish on the same call.
  */
-export function* play(params: RowParams, random: Random): Generator<Turn, Outcome> {
+export function* play(params: RowParams, random: Random): Generator<Turn<keyof typeof words.en>, Outcome> {
   const { players, callFrom, win } = params;
   const cards = shuffled(numbers(params), random);
   const grids = Array.from({ length: players }, () => cards.splice(0, GRID));

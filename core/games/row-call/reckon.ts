@@ -1,13 +1,13 @@
 import { countValues } from '~/core/cards/deck';
 import { fact } from '~/core/cards/facts';
-import { QUICK, simulatePlays, type Effort } from '~/core/chance/simulate';
-import { plain, inGames, share } from '~/core/words/numbers';
-import { figure, know, mend, mind, need, reckoned, simulatedFigure } from '~/core/games/kit/make';
-import type { Assumptions, Reckoning } from '~/core/games/kit/types';
+import { simulatePlays, type Effort } from '~/core/chance/simulate';
+import { figure, know, mend, mind, need, simulatedFigure, type Answers } from '~/core/games/kit';
+import { inGames, plain, share } from '~/core/words/numbers';
+import type { RowParams } from '.';
 import { play } from './play';
-import { callsAvailable, GRID, ladder, numbers, type RowParams } from './rules';
+import { callsAvailable, GRID, ladder, numbers } from './rules';
 
-export function reckon(params: RowParams, assumptions: Assumptions, effort: Effort = QUICK): Reckoning {
+export function reckon(params: RowParams, effort: Effort): Answers {
   const { players, callFrom } = params;
   const cards = numbers(params);
   const available = callsAvailable(params, cards.length);
@@ -15,8 +15,7 @@ export function reckon(params: RowParams, assumptions: Assumptions, effort: Effo
   const { finished, calls, tie } = simulated.of;
   const chance = finished!.mean;
   const met = simulated.of.turns!.mean * (1 + players * (GRID / 40));
-  return reckoned({
-    assumptions,
+  return {
     figures: [
       figure(
         'callsAvailable',
@@ -87,5 +86,5 @@ export function reckon(params: RowParams, assumptions: Assumptions, effort: Effo
     ],
     ladder: ladder(params),
     simulated,
-  });
+  };
 }

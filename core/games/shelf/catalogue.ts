@@ -3,13 +3,15 @@ import { materialOf } from '~/core/materials/catalogue';
 import { QUICK } from '~/core/chance/simulate';
 import { searchable } from '~/core/words/search';
 import type { Skill } from '~/core/games/kit/skills';
-import { assume, type AgeBand, type Game, type Place, type Traits } from '~/core/games/kit/types';
-import { nameOf } from '~/core/words/message';
+import { settle, type Game } from '~/core/games/kit/game';
+import { assume, type AgeBand, type Place, type Traits } from '~/core/games/kit/types';
+import { nameOf } from '~/core/words/reading';
+import { readingOf } from '~/core/words/readings';
 
 export interface PresetEntry {
   id: string;
   name: string;
-  school?: string;
+  tradition?: string;
   ageBand: AgeBand;
   minutes: number;
   skills: Skill[];
@@ -30,14 +32,14 @@ export interface ShelfEntry {
 export function entryOf(game: Game): ShelfEntry {
   return {
     gameId: game.id,
-    names: [nameOf(game, 'en'), nameOf(game, 'es')],
+    names: [nameOf(game), nameOf(game, readingOf('es'))],
     traits: game.traits,
-    presets: game.presets.map(({ id, name, school, ageBand, params }) => {
-      const reckoning = game.reckon(params, assume(ageBand), { ...QUICK, plays: 60 });
+    presets: game.presets.map(({ id, name, tradition, ageBand, params }) => {
+      const reckoning = settle(game, params).reckon(assume(ageBand), { ...QUICK, plays: 60 });
       return {
         id,
         name,
-        school,
+        tradition,
         ageBand,
         minutes: reckoning.length.minutes.mean,
         skills: reckoning.skills as Skill[],

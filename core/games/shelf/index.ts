@@ -33,7 +33,7 @@ import { tidePairs } from '~/core/games/tide-pairs';
 import { tileSums } from '~/core/games/tile-sums';
 import { twoToneSpill } from '~/core/games/two-tone-spill';
 import { writeTheWays } from '~/core/games/write-the-ways';
-import type { Game } from '~/core/games/kit/types';
+import type { Game } from '~/core/games/kit/game';
 
 export const SHELF: readonly Game[] = [
   twoToneSpill,

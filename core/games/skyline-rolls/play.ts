@@ -1,14 +1,14 @@
 import type { Random } from '~/core/chance/random';
 import type { Outcome } from '~/core/chance/simulate';
-import { turn } from '~/core/games/kit/make';
-import type { Turn } from '~/core/games/kit/types';
-import type { SkylineParams } from './rules';
+import { turn, type Turn } from '~/core/games/kit';
+import type { SkylineParams } from '.';
+import type { words } from './words';
 
 /** The players roll in turn. With a number to reach, the first who has it ends the game. */
 export function* play(
   { dice, goal, rolls, reach, players }: SkylineParams,
   random: Random,
-): Generator<Turn, Outcome> {
+): Generator<Turn<keyof typeof words.en>, Outcome> {
   const totals = new Array<number>(players).fill(0);
   for (let round = 0; goal === 'reach' || round < rolls; round++)
     for (let player = 0; player < players; player++) {

@@ -11,10 +11,28 @@ import {
   quantile,
   type Pmf,
 } from '~/core/chance/pmf';
+import {
+  climb,
+  figure,
+  know,
+  levels,
+  mend,
+  mind,
+  need,
+  needFrom,
+  type Answers,
+  type Figure,
+  type Ladder,
+  type Practised,
+} from '~/core/games/kit';
 import { count } from '~/core/words/numbers';
-import { figure, know, mend, mind, need, needFrom, reckoned } from '~/core/games/kit/make';
-import type { Assumptions, Figure, Practised, Reckoning } from '~/core/games/kit/types';
-import { ladder, type SkylineParams } from './rules';
+import type { SkylineParams } from '.';
+
+export const ladder = (params: SkylineParams): Ladder =>
+  climb(
+    levels(params, 'dice', [1, 2, 3], (dice) => (dice === 1 ? 'Roll one die' : `Roll ${dice} dice`)),
+    params.goal === 'rolls' ? levels(params, 'rolls', [3, 5, 8, 10], (rolls) => `Roll ${rolls} times`) : {},
+  );
 
 /** More blocks than this are a heavy bag. */
 const HEAVY = 150;
@@ -32,7 +50,7 @@ export function totals({ dice, goal, rolls, reach }: SkylineParams): { blocks: P
   return { blocks: fromEntries(ends), rolls: turns, roll };
 }
 
-export function reckon(params: SkylineParams, assumptions: Assumptions): Reckoning {
+export function reckon(params: SkylineParams): Answers {
   const { dice, goal, players, blockMm, reach } = params;
   const { blocks, rolls, roll } = totals(params);
   const kit = nFold(blocks, players);
@@ -90,8 +108,7 @@ export function reckon(params: SkylineParams, assumptions: Assumptions): Reckoni
       `${p95} blocks of ${blockMm} mm, all in one tower.`,
     ),
   ];
-  return reckoned({
-    assumptions,
+  return {
     figures,
     parts: [
       needFrom('cube', kit, `${players} ${players === 1 ? 'player' : 'players'}, ${rule} each.`),
@@ -117,7 +134,7 @@ export function reckon(params: SkylineParams, assumptions: Assumptions): Reckoni
         mind('many-blocks', `${quantile(kit, 0.95)} blocks are a heavy bag.`, lighter(params)),
     ],
     ladder: ladder(params),
-  });
+  };
 }
 
 /** Fewer rolls each, or a smaller number to reach, so that the bag is not heavy. */

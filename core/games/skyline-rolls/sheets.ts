@@ -1,17 +1,17 @@
 import { quantile } from '~/core/chance/pmf';
+import type { MaterialId } from '~/core/materials/catalogue';
 import { answerBox, drawBox, forEachPlayer, recordSheets } from '~/core/paper/record';
 import type { Cell, Sheet, SheetContext } from '~/core/paper/sheet';
+import type { SkylineParams } from '.';
 import { totals } from './reckon';
-import type { SkylineParams } from './rules';
-import { en } from './words/en';
-import { es } from './words/es';
+import { words } from './words';
 
 /** A row for every roll: a stack for each die, together, tens and ones. */
-export function sheets(params: SkylineParams, context: SheetContext): Sheet[] {
+export function sheets(params: SkylineParams, context: SheetContext): Sheet<MaterialId>[] {
   const { dice, goal, rolls, players } = params;
   const rows = goal === 'rolls' ? rolls : quantile(totals(params).rolls, 0.95);
   const stacks = Array.from({ length: dice }, (_, i) => ({
-    id: 'sheet.stack',
+    id: 'sheet.stack' as const,
     from: 0.3 + (i * 0.3) / dice,
     to: 0.3 + ((i + 1) * 0.3) / dice,
   }));
@@ -20,11 +20,11 @@ export function sheets(params: SkylineParams, context: SheetContext): Sheet[] {
     { id: 'sheet.together', from: 0.6, to: 0.76 },
     { id: 'sheet.tens', from: 0.76, to: 0.88 },
     { id: 'sheet.ones', from: 0.88, to: 1 },
-  ];
+  ] as const;
   return forEachPlayer(
     players,
     recordSheets(
-      { en, es },
+      words,
       {
         rows,
         wide: true,

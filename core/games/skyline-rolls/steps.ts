@@ -1,14 +1,15 @@
 import { quantile } from '~/core/chance/pmf';
-import { steps as list } from '~/core/games/kit/make';
-import type { Step } from '~/core/games/kit/types';
+import { bench, box, die, TONE, tower, type Lines, type Pictures } from '~/core/games/kit';
+import type { Shape } from '~/core/paper/sheet';
+import type { SkylineParams } from '.';
 import { totals } from './reckon';
-import type { SkylineParams } from './rules';
+import type { words } from './words';
 
-export function steps(params: SkylineParams): Step[] {
+export function steps(params: SkylineParams): Lines<typeof words.en> {
   const { dice, goal, rolls, reach, players } = params;
   const total = Math.max(12, quantile(totals(params).blocks, 0.5));
-  return list(
-    ['setUp.blocks', {}],
+  return [
+    ['setUp.blocks'],
     ['setUp.dice', { dice }],
     ['turn.roll', { dice }, 'pieces'],
     ['turn.build', { stack: 10 }, 'pieces'],
@@ -16,15 +17,41 @@ export function steps(params: SkylineParams): Step[] {
     ['turn.say', { total, tens: Math.floor(total / 10), ones: total % 10 }, 'symbols'],
     players > 1 && ['turn.pass'],
     goal === 'rolls' ? ['end.rolls', { rolls }] : ['end.reach', { reach }],
-    ['end.together', {}],
+    ['end.together'],
     ['easier.count', {}, 'pieces'],
-    ['harder.guess', {}],
-    ['sideBySide.city', {}],
+    ['harder.guess'],
+    ['sideBySide.city'],
     ['younger.rolls', { years: 3 }],
     ['atHome.dice'],
-    ['say.tens', {}],
+    ['say.tens'],
     ['say.part'],
     ['say.check'],
     ['caution.small', { years: 3 }],
-  );
+  ];
 }
+
+export const pictures: Pictures<SkylineParams, typeof words.en> = {
+  'turn.roll': (_, { dice }) =>
+    Array.from({ length: dice }, (_, i) =>
+      die(50 - dice * 14 + i * 28 + 3, 18, 22, [5, 3, 6][i]!, i ? TONE.straw : TONE.card),
+    ).flat(),
+  'turn.build': () => [...tower(30, 10), ...tower(54, 3), bench],
+  'turn.say': ({ tens, ones }) => [
+    ...Array.from({ length: Math.min(4, tens!) }, (_, i) => tower(10 + i * 17, 10)).flat(),
+    ...tower(80, ones!),
+    bench,
+  ],
+};
+
+const house = (x: number, height: number, fill: string): Shape[] =>
+  Array.from({ length: height }, (_, i) => box(x, 47.5 - i * 7.5, 12, 7.5, fill));
+
+/** Towers of different heights like a skyline, and a die. */
+export const drawing: readonly Shape[] = [
+  ...house(34, 3, TONE.clay),
+  ...house(48, 6, TONE.fern),
+  ...house(62, 4, TONE.straw),
+  ...house(76, 5, TONE.leaf),
+  ...die(8, 36, 18, 6),
+  bench,
+];

@@ -1,26 +1,53 @@
-import { wording } from '~/core/games/kit/make';
-import { defineGame } from '~/core/games/kit/types';
-import { drawing } from './drawing';
+/** Spot My Shape: clues by shape, number or colour for something in view; one more hint when stuck. */
+import { SomeOf, Whole } from '~/core/check/schema';
+import { game, type ParamsOf } from '~/core/games/kit';
 import { play } from './play';
-import { reckon } from './reckon';
-import { about, presets, schema, subject } from './rules';
-import { sketches } from './sketches';
-import { steps } from './steps';
-import { en } from './words/en';
-import { es } from './words/es';
+import { CLUES, reckon } from './reckon';
+import { drawing, pictures, steps } from './steps';
+import { words } from './words';
 
-export const spotMyShape = defineGame({
-  id: 'spot-my-shape',
+const knobs = {
+  clues: SomeOf(CLUES, { title: 'Clues tell', default: ['shape', 'number', 'colour'] }),
+  things: Whole(4, 30, {
+    title: 'Things in view',
+    description: 'About how many could be meant.',
+    default: 12,
+  }),
+  each: Whole(2, 4, {
+    title: 'Kinds each clue tells apart',
+    description: 'Such as round, square, pointed.',
+    default: 3,
+  }),
+  rounds: Whole(2, 20, { title: 'Riddles', default: 6 }),
+  players: Whole(2, 6, { title: 'Players', default: 2 }),
+};
+export type SpotParams = ParamsOf<typeof knobs>;
+
+export const spotMyShape = game({
+  words,
   family: 'talk',
   traits: { places: ['table', 'floor', 'outdoors', 'rainyDay'], byVideo: true, quiet: true, noReading: true },
-  schema,
-  presets,
-  words: wording(en, es, 'say.part', 'caution.rest'),
+  knobs,
+  presets: [
+    {
+      id: 'colour',
+      name: 'colour and shape',
+      ageBand: 'preK',
+      params: { clues: ['colour', 'shape'], things: 8 },
+    },
+    { id: 'all', name: 'shape, number and colour', ageBand: 'K' },
+    {
+      id: 'number',
+      name: 'shape and number, a whole room',
+      ageBand: 'g1',
+      params: { clues: ['shape', 'number'], things: 20 },
+    },
+  ],
   drawing,
   reckon,
   play,
   steps,
-  about,
-  subject,
-  sketches,
+  pictures,
+  about: ({ things }) => ({ things }),
+  subject: ({ clues }) => `clues by ${clues.join(', ')}`,
 });

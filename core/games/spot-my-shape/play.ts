@@ -1,14 +1,14 @@
 import { pick, type Random } from '~/core/chance/random';
 import type { Outcome } from '~/core/chance/simulate';
-import { turn } from '~/core/games/kit/make';
-import type { Turn } from '~/core/games/kit/types';
-import type { SpotParams } from './rules';
+import { turn, type Turn } from '~/core/games/kit';
+import type { SpotParams } from '.';
+import type { words } from './words';
 
 /** One riddle a turn: clues until one thing fits, or until they are used up and a hint is given. */
 export function* play(
   { clues, things, each, rounds, players }: SpotParams,
   random: Random,
-): Generator<Turn, Outcome> {
+): Generator<Turn<keyof typeof words.en>, Outcome> {
   let afterAll = 0;
   for (let round = 0; round < rounds; round++) {
     let left = things;

@@ -1,8 +1,16 @@
 import { fact } from '~/core/cards/facts';
 import { point } from '~/core/chance/pmf';
-import { figure, know, mend, reckoned } from '~/core/games/kit/make';
-import type { Assumptions, Reckoning } from '~/core/games/kit/types';
-import { ladder, type SpotParams } from './rules';
+import { figure, know, levels, mend, type Answers, type Ladder } from '~/core/games/kit';
+import type { SpotParams } from '.';
+
+export const CLUES = {
+  shape: 'its shape',
+  number: 'how many of something it has',
+  colour: 'its colour',
+} as const;
+
+export const ladder = (params: SpotParams): Ladder =>
+  levels(params, 'things', [4, 8, 12, 20, 30], (things) => `${things} things in view`);
 
 /** Things that still fit after some clues: the thing meant, and each other one with chance each^−clues. */
 export const fittingAfter = ({ things, each }: Pick<SpotParams, 'things' | 'each'>, clues: number): number =>
@@ -11,12 +19,11 @@ export const fittingAfter = ({ things, each }: Pick<SpotParams, 'things' | 'each
 /** When more things than this fit all clues, a hint is needed. */
 const MANY = 3;
 
-export function reckon(params: SpotParams, assumptions: Assumptions): Reckoning {
+export function reckon(params: SpotParams): Answers {
   const { clues, things, each, rounds } = params;
   const left = fittingAfter(params, clues.length);
   const fewer = Math.floor(1 + (MANY - 1) * each ** clues.length);
-  return reckoned({
-    assumptions,
+  return {
     figures: [
       figure(
         'fitAfterOne.mean',
@@ -59,5 +66,5 @@ export function reckon(params: SpotParams, assumptions: Assumptions): Reckoning 
       ),
     ],
     ladder: ladder(params),
-  });
+  };
 }

@@ -1,19 +1,22 @@
 import { shuffled, type Random } from '~/core/chance/random';
 import type { Outcome } from '~/core/chance/simulate';
-import { turn } from '~/core/games/kit/make';
-import type { Turn } from '~/core/games/kit/types';
-import { numbersOf, type StackParams } from './rules';
+import { turn, type Turn } from '~/core/games/kit';
+import type { StackParams } from '.';
+import { numbersOf } from './reckon';
+import type { words } from './words';
 
 /** Until every number was built: cards once each, a spinner as often as it takes. */
-export function* play(params: StackParams, random: Random): Generator<Turn, Outcome> {
+export function* play(params: StackParams, random: Random): Generator<Turn<keyof typeof words.en>, Outcome> {
   const { source, direction, players } = params;
   const numbers = numbersOf(params);
-  const id = {
-    numeralToFrame: 'play.find',
-    frameToNumeral: 'play.stack',
-    buildOnly: 'play.build',
-    towers: 'play.tower',
-  }[direction];
+  const id = (
+    {
+      numeralToFrame: 'play.find',
+      frameToNumeral: 'play.stack',
+      buildOnly: 'play.build',
+      towers: 'play.tower',
+    } as const
+  )[direction];
   const order = source === 'cards' ? shuffled(numbers, random) : [];
   const seen = new Set<number>();
   let count = 0;

@@ -1,12 +1,28 @@
 import { fact } from '~/core/cards/facts';
 import { drawsToFill, drawsToSeeAllQuantile, meanDrawsToSeeAll } from '~/core/chance/coverage';
 import { point } from '~/core/chance/pmf';
+import { choices, climb, figure, know, mend, need, type Answers, type Ladder } from '~/core/games/kit';
 import { plain } from '~/core/words/numbers';
-import { figure, know, mend, need, reckoned } from '~/core/games/kit/make';
-import type { Assumptions, Reckoning } from '~/core/games/kit/types';
-import { ladder, numbersOf, type StackParams } from './rules';
+import type { StackParams } from '.';
 
-export function reckon(params: StackParams, assumptions: Assumptions): Reckoning {
+/** 0 to the largest number. */
+export const numbersOf = ({ to }: Pick<StackParams, 'to'>): number[] =>
+  Array.from({ length: to + 1 }, (_, n) => n);
+
+export const ladder = (params: StackParams): Ladder =>
+  climb(
+    choices(params, 'to', [
+      [5, 'Numbers to 5'],
+      [10, 'Numbers to 10'],
+    ]),
+    choices(params, 'direction', [
+      ['buildOnly', 'Build only'],
+      ['numeralToFrame', 'Find the frame too'],
+      ['frameToNumeral', 'Begin with the frame'],
+    ]),
+  );
+
+export function reckon(params: StackParams): Answers {
   const { to, source, direction, players } = params;
   const numbers = numbersOf(params);
   const blocks = (to * (to + 1)) / 2;
@@ -18,8 +34,7 @@ export function reckon(params: StackParams, assumptions: Assumptions): Reckoning
   const each = spins ? spins.mean / numbers.length : 1;
   const frames = direction === 'numeralToFrame' || direction === 'frameToNumeral';
   const kept = direction === 'towers' ? blocks : to;
-  return reckoned({
-    assumptions,
+  return {
     figures: [
       figure(
         'blocksAllTowers',
@@ -102,5 +117,5 @@ export function reckon(params: StackParams, assumptions: Assumptions): Reckoning
         ),
     ],
     ladder: ladder(params),
-  });
+  };
 }

@@ -1,37 +1,88 @@
-import { wording } from '~/core/games/kit/make';
-import { defineGame } from '~/core/games/kit/types';
-import { drawing } from './drawing';
+/** Stepping Stones: a number path; roll, hop, say each number; back again taking away. */
+import { OneOf, OneValue, Whole } from '~/core/check/schema';
+import { game, type ParamsOf } from '~/core/games/kit';
 import { play } from './play';
 import { reckon } from './reckon';
-import { about, presets, schema, subject } from './rules';
 import { sheets } from './sheets';
-import { sketches } from './sketches';
-import { steps } from './steps';
-import { en } from './words/en';
-import { es } from './words/es';
+import { drawing, pictures, steps } from './steps';
+import { words } from './words';
 
-export const steppingStones = defineGame({
-  id: 'stepping-stones',
+const knobs = {
+  length: OneValue(
+    [
+      [10, '10 stones'],
+      [20, '20 stones'],
+    ],
+    { title: 'Path', default: 10 },
+  ),
+  dice: Whole(1, 2, { title: 'Dice', default: 1 }),
+  finish: OneOf(
+    { reach: 'a roll may pass the last stone', exact: 'a roll that would pass stays put' },
+    { title: 'At the end', description: 'Both schools are played.', default: 'reach' },
+  ),
+  back: OneOf(
+    { none: 'One way', subtract: 'And back again, taking away' },
+    { title: 'The way', default: 'none' },
+  ),
+  players: Whole(1, 4, { title: 'Players', default: 2 }),
+  place: OneOf(
+    { chalk: 'chalk outdoors', felt: 'felt on the floor', table: 'a small path on the table' },
+    { title: 'Place', default: 'felt' },
+  ),
+  stoneMm: Whole(30, 600, { title: 'Width of a stone (mm)', default: 300 }),
+  gapMm: Whole(0, 400, { title: 'Gap between stones (mm)', default: 100 }),
+};
+export type StoneParams = ParamsOf<typeof knobs>;
+
+export const steppingStones = game({
+  words,
   family: 'move',
   traits: { places: ['floor', 'outdoors', 'table', 'rainyDay'] },
-  schema,
-  presets,
-  words: wording(
-    en,
-    es,
-    'younger.rolls',
-    'atHome.dice',
-    'say.check',
-    'caution.small',
-    'caution.floor',
-    'caution.outside',
-  ),
+  knobs,
+  presets: [
+    { id: 'felt-10', name: 'felt path to 10', tradition: 'the last roll may pass', ageBand: 'preK' },
+    {
+      id: 'table-10',
+      name: 'table path to 10',
+      tradition: 'the last roll may pass',
+      ageBand: 'preK',
+      params: { place: 'table', stoneMm: 40, gapMm: 0 },
+    },
+    {
+      id: 'back-10',
+      name: 'to 10 and back',
+      tradition: 'the last roll may pass',
+      ageBand: 'K',
+      params: { back: 'subtract' },
+    },
+    {
+      id: 'chalk-20',
+      name: 'chalk path to 20, two dice',
+      tradition: 'the last roll may pass',
+      ageBand: 'K',
+      params: { length: 20, dice: 2, place: 'chalk' },
+    },
+    {
+      id: 'table-20-back',
+      name: 'table path to 20 and back',
+      tradition: 'the last roll may pass',
+      ageBand: 'g1',
+      params: { length: 20, back: 'subtract', place: 'table', stoneMm: 40, gapMm: 0 },
+    },
+    {
+      id: 'exact-10',
+      name: 'felt path to 10',
+      tradition: 'the last roll must be exact',
+      ageBand: 'K',
+      params: { finish: 'exact' },
+    },
+  ],
   drawing,
   reckon,
   play,
   steps,
-  about,
-  subject,
-  sketches,
+  pictures,
+  about: ({ length, back }) => ({ length, back }),
+  subject: ({ length, back }) => `a path to ${length}${back === 'subtract' ? ' and back' : ''}`,
   sheets,
 });

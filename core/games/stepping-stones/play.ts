@@ -1,15 +1,16 @@
 import { stuck, walk } from '~/core/chance/markov';
 import type { Random } from '~/core/chance/random';
 import type { Outcome } from '~/core/chance/simulate';
-import { turn } from '~/core/games/kit/make';
-import type { Turn } from '~/core/games/kit/types';
-import { roll, type StoneParams } from './rules';
+import { turn, type Turn } from '~/core/games/kit';
+import type { StoneParams } from '.';
+import { roll } from './rules';
+import type { words } from './words';
 
 /** The players roll in turn; the game ends when the first is home, or stands where no roll fits. */
 export function* play(
   { length, dice, finish, back, players }: StoneParams,
   random: Random,
-): Generator<Turn, Outcome> {
+): Generator<Turn<keyof typeof words.en>, Outcome> {
   const home = back === 'subtract' ? 2 * length : length;
   const rolls = roll({ dice });
   const at = new Array<number>(players).fill(0);

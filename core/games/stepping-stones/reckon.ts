@@ -1,16 +1,27 @@
 import { fact } from '~/core/cards/facts';
 import { pathTurns, stuck, turnsUntilFirst, walk } from '~/core/chance/markov';
 import { first, mean, quantile } from '~/core/chance/pmf';
+import {
+  chanceFigure,
+  figure,
+  know,
+  mend,
+  mind,
+  need,
+  stop,
+  type Answers,
+  type Practised,
+  type Space,
+} from '~/core/games/kit';
 import { plain, share } from '~/core/words/numbers';
-import { chanceFigure, figure, know, mend, mind, need, reckoned, stop } from '~/core/games/kit/make';
-import type { Assumptions, Practised, Reckoning, Space } from '~/core/games/kit/types';
-import { ladder, pathMm, roll, type StoneParams } from './rules';
+import type { StoneParams } from '.';
+import { ladder, pathMm, roll } from './rules';
 
 /** Turns of one player, and the chance to arrive at all: a Markov chain over the stones, exact. */
 export const walkOf = (params: StoneParams) =>
   pathTurns(roll(params), params.length, params.finish, params.back === 'subtract');
 
-export function reckon(params: StoneParams, assumptions: Assumptions): Reckoning {
+export function reckon(params: StoneParams): Answers {
   const { length, dice, finish, back, players, place, stoneMm } = params;
   const { turns, arrives } = walkOf(params);
   const always = arrives > 1 - 1e-6;
@@ -18,8 +29,7 @@ export function reckon(params: StoneParams, assumptions: Assumptions): Reckoning
   const path = pathMm(params);
   const reach = pathTurns(roll(params), length, 'reach', back === 'subtract').turns;
   const whole = turnsUntilFirst(turns, players);
-  return reckoned({
-    assumptions,
+  return {
     figures: [
       ...(always
         ? [
@@ -126,7 +136,7 @@ export function reckon(params: StoneParams, assumptions: Assumptions): Reckoning
         ),
     ],
     ladder: ladder(params),
-  });
+  };
 }
 
 /** Each turn: the roll is counted, and added to (or on the way back taken from) the number stood on. */

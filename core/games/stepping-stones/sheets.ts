@@ -1,6 +1,7 @@
-import { fitNumeral, numeral } from '~/core/paper/numerals';
-import { bodyOf, partSheet, partTitle } from '~/core/games/kit/parts';
+import { bodyOf, partSheet, partTitle } from '~/core/games/kit';
+import type { MaterialId } from '~/core/materials/catalogue';
 import { heading, inEach, wholeSheet } from '~/core/paper/cards';
+import { fitNumeral, numeral } from '~/core/paper/numerals';
 import { cm, metres, planShapes } from '~/core/paper/plan';
 import {
   CannotPrint,
@@ -12,17 +13,17 @@ import {
   type SheetContext,
 } from '~/core/paper/sheet';
 import { line } from '~/core/paper/text';
-import { pathMm, type StoneParams } from './rules';
-import { en } from './words/en';
-import { es } from './words/es';
+import type { StoneParams } from '.';
+import { pathMm } from './rules';
+import { words } from './words';
 
-const WORDS = { en, es };
 /** Stones in a row of the chalk plan, and between its rows. */
 const IN_ROW = 5;
+
 const ROW_GAP_MM = 400;
 
 /** A plan of the chalk path, or the path for the table. Felt stones are bought. */
-export function sheets(params: StoneParams, context: SheetContext): Sheet[] {
+export function sheets(params: StoneParams, context: SheetContext): Sheet<MaterialId>[] {
   if (params.place === 'table') return tablePath(params, context);
   if (params.place !== 'chalk') return [];
   const { length, stoneMm, gapMm } = params;
@@ -49,24 +50,24 @@ export function sheets(params: StoneParams, context: SheetContext): Sheet[] {
       { id: 'plan.long', args: { length: metres(pathMm(params)) } },
     ] as const,
   };
-  return partSheet(WORDS, 'plan', 'plan', (place) => planShapes(plan, place, context), context);
+  return partSheet(words, 'plan', 'plan', (place) => planShapes(plan, place, context), context);
 }
 
 /**
  * The table path: stones as wide as asked for in rows that turn at each end, on as many sheets as they take. Throws
  * CannotPrint when a stone is wider than the paper.
  */
-function tablePath({ length, stoneMm, gapMm }: StoneParams, context: SheetContext): Sheet[] {
+function tablePath({ length, stoneMm, gapMm }: StoneParams, context: SheetContext): Sheet<MaterialId>[] {
   const place = bodyOf(context);
   const pitch = stoneMm + Math.max(gapMm, 2);
   const columns = Math.floor((place.w + pitch - stoneMm) / pitch);
   const rows = Math.floor((place.h - 8 + pitch - stoneMm) / pitch);
   if (columns < 1 || rows < 1)
     throw new CannotPrint(
-      `${en.name}: a stone of ${stoneMm} mm is wider than what can be printed on ${PAPERS[context.paper].name} paper. Make it smaller.`,
+      `${words.en.name}: a stone of ${stoneMm} mm is wider than what can be printed on ${PAPERS[context.paper].name} paper. Make it smaller.`,
     );
   const perPage = columns * rows;
-  const title = partTitle(WORDS, 'path', 1, context);
+  const title = partTitle(words, 'path', 1, context);
   return Array.from({ length: Math.ceil(length / perPage) }, (_, page) => {
     const here = Math.min(perPage, length - page * perPage);
     const left = place.x + (place.w - columns * pitch + pitch - stoneMm) / 2;

@@ -1,28 +1,58 @@
-import { wording } from '~/core/games/kit/make';
-import { defineGame } from '~/core/games/kit/types';
-import { drawing } from './drawing';
+/** Story Pond: two kinds of animals on a picture mat from a card; how many altogether? */
+import { OneOf, Whole } from '~/core/check/schema';
+import { game, type ParamsOf } from '~/core/games/kit';
 import { play } from './play';
 import { reckon } from './reckon';
-import { about, presets, schema, subject } from './rules';
 import { sheets } from './sheets';
-import { sketches } from './sketches';
-import { steps } from './steps';
-import { en } from './words/en';
-import { es } from './words/es';
+import { drawing, pictures, steps } from './steps';
+import { words } from './words';
 
-export const storyPond = defineGame({
-  id: 'story-pond',
+const knobs = {
+  max: Whole(5, 10, { title: 'Most animals together', default: 5 }),
+  answer: OneOf(
+    { tile: 'a numeral tile is laid', wipeOff: 'it is written on the mat and wiped off' },
+    { title: 'The answer', description: 'Both schools are taught.', default: 'tile' },
+  ),
+  stories: Whole(1, 20, { title: 'Stories in one play', default: 6 }),
+  players: Whole(1, 4, { title: 'Players', default: 1 }),
+};
+export type PondParams = ParamsOf<typeof knobs>;
+
+export const storyPond = game({
+  words,
   family: 'see',
   traits: { places: ['table', 'floor', 'rainyDay'], quiet: true, noReading: true },
-  schema,
-  presets,
-  words: wording(en, es, 'sideBySide.calm', 'younger.counts', 'say.check', 'caution.small'),
+  knobs,
+  presets: [
+    { id: 'five-tile', name: 'up to 5', tradition: 'a numeral tile is laid', ageBand: 'preK' },
+    {
+      id: 'ten-tile',
+      name: 'up to 10',
+      tradition: 'a numeral tile is laid',
+      ageBand: 'K',
+      params: { max: 10 },
+    },
+    {
+      id: 'five-write',
+      name: 'up to 5',
+      tradition: 'the answer is written',
+      ageBand: 'K',
+      params: { answer: 'wipeOff' },
+    },
+    {
+      id: 'ten-write',
+      name: 'up to 10',
+      tradition: 'the answer is written',
+      ageBand: 'g1',
+      params: { max: 10, answer: 'wipeOff' },
+    },
+  ],
   drawing,
   reckon,
   play,
   steps,
-  about,
-  subject,
-  sketches,
+  pictures,
+  about: ({ max }) => ({ max }),
+  subject: ({ max }) => `stories up to ${max}`,
   sheets,
 });

@@ -1,15 +1,22 @@
 import { fact } from '~/core/cards/facts';
 import { point } from '~/core/chance/pmf';
-import { figure, know, mend, mind, need, reckoned } from '~/core/games/kit/make';
-import type { Assumptions, Reckoning } from '~/core/games/kit/types';
-import { cardsOf, ladder, type PondParams } from './rules';
+import { figure, know, levels, mend, mind, need, type Answers, type Ladder } from '~/core/games/kit';
+import type { PondParams } from '.';
 
-export function reckon(params: PondParams, assumptions: Assumptions): Reckoning {
+/** The cards: a of one kind and b of the other, each at least one, at most max together. */
+export const cardsOf = ({ max }: Pick<PondParams, 'max'>): { a: number; b: number }[] =>
+  Array.from({ length: max - 1 }, (_, i) => i + 1).flatMap((a) =>
+    Array.from({ length: max - a }, (_, i) => ({ a, b: i + 1 })),
+  );
+
+export const ladder = (params: PondParams): Ladder =>
+  levels(params, 'max', [5, 6, 8, 10], (max) => `Up to ${max} animals`);
+
+export function reckon(params: PondParams): Answers {
   const { max, answer, stories, players } = params;
   const cards = cardsOf(params);
   const pieces = max - 1;
-  return reckoned({
-    assumptions,
+  return {
     figures: [
       figure(
         'cards',
@@ -54,5 +61,5 @@ export function reckon(params: PondParams, assumptions: Assumptions): Reckoning 
       know('tell-it', 'Let the child tell the story: what do they do in the pond, who comes, who leaves?'),
     ],
     ladder: ladder(params),
-  });
+  };
 }

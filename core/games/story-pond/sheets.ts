@@ -1,22 +1,21 @@
+import { partCards, partSheet } from '~/core/games/kit';
+import type { MaterialId } from '~/core/materials/catalogue';
 import { inside, NUMBER_MM, numberCards, type Card } from '~/core/paper/cards';
 import { numeral } from '~/core/paper/numerals';
-import { partCards, partSheet } from '~/core/games/kit/parts';
 import { flock } from '~/core/paper/pictures';
 import { answerBox, sentenceToFill } from '~/core/paper/record';
 import { INK, type Cell, type Shape, type Sheet, type SheetContext } from '~/core/paper/sheet';
-import { cardsOf, type PondParams } from './rules';
-import { en } from './words/en';
-import { es } from './words/es';
-
-const WORDS = { en, es };
+import type { PondParams } from '.';
+import { cardsOf } from './reckon';
+import { words } from './words';
 
 /** The pond, a card for every story, and the numeral tiles where they are laid. */
-export function sheets(params: PondParams, context: SheetContext): Sheet[] {
+export function sheets(params: PondParams, context: SheetContext): Sheet<MaterialId>[] {
   const { max, answer } = params;
   return [
-    ...partSheet(WORDS, 'mat', 'pond', (place) => pond(answer, place), context),
+    ...partSheet(words, 'mat', 'pond', (place) => pond(answer, place), context),
     ...partCards(
-      WORDS,
+      words,
       'picture-card',
       { w: 88, h: 58 },
       cardsOf(params).map(({ a, b }): Card => ({
@@ -27,7 +26,7 @@ export function sheets(params: PondParams, context: SheetContext): Sheet[] {
     ),
     ...(answer === 'tile'
       ? partCards(
-          WORDS,
+          words,
           'number-card',
           NUMBER_MM,
           numberCards(Array.from({ length: max - 1 }, (_, i) => i + 2)),

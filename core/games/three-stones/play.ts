@@ -1,16 +1,19 @@
-import { LINES } from '~/core/games/kit/nine-cells';
 import type { Random } from '~/core/chance/random';
 import type { Outcome } from '~/core/chance/simulate';
-import { turn } from '~/core/games/kit/make';
-import type { Turn } from '~/core/games/kit/types';
-import { EACH, SQUARE, type ThreeParams } from './rules';
+import { LINES, turn, type Turn } from '~/core/games/kit';
+import type { ThreeParams } from '.';
+import { EACH, SQUARE } from './rules';
+import type { words } from './words';
 
 /**
  * Two players by turns, five stones each. Placing: a line that can be finished is finished, one that threatens is
  * closed, else any free cell. Tossing: a stone falls on any cell; on a taken one it is lost. Ends with a line, or
  * when the stones or the cells are used up. Outcome: `row` 1 when somebody has a line, `firstWins` among those.
  */
-export function* play({ by, sums }: ThreeParams, random: Random): Generator<Turn, Outcome> {
+export function* play(
+  { by, sums }: ThreeParams,
+  random: Random,
+): Generator<Turn<keyof typeof words.en>, Outcome> {
   const cells = new Array<number>(9).fill(-1);
   const row = (player: number) =>
     LINES.find(([a, b, c]) => cells[a] === player && cells[b] === player && cells[c] === player);

@@ -1,18 +1,26 @@
-import { LINES } from '~/core/games/kit/nine-cells';
 import { fact } from '~/core/cards/facts';
-import { QUICK, simulatePlays, type Effort } from '~/core/chance/simulate';
+import { simulatePlays, type Effort } from '~/core/chance/simulate';
+import {
+  figure,
+  know,
+  LINES,
+  mend,
+  mind,
+  need,
+  simulatedFigure,
+  type Answers,
+  type Practised,
+} from '~/core/games/kit';
 import { inGames, share } from '~/core/words/numbers';
-import { figure, know, mend, mind, need, reckoned, simulatedFigure } from '~/core/games/kit/make';
-import type { Assumptions, Practised, Reckoning } from '~/core/games/kit/types';
+import type { ThreeParams } from '.';
 import { play } from './play';
-import { EACH, ladder, SQUARE, TARGET, type ThreeParams } from './rules';
+import { EACH, ladder, SQUARE, TARGET } from './rules';
 
-export function reckon(params: ThreeParams, assumptions: Assumptions, effort: Effort = QUICK): Reckoning {
+export function reckon(params: ThreeParams, effort: Effort): Answers {
   const { by, sums, place } = params;
   const simulated = simulatePlays((random) => play(params, random), effort);
   const { row, firstWins } = simulated.of;
-  return reckoned({
-    assumptions,
+  return {
     figures: [
       figure('stones', 'Stones', 2 * EACH, 'stones', `${EACH} for each of two players, with two marks.`),
       figure(
@@ -70,7 +78,7 @@ export function reckon(params: ThreeParams, assumptions: Assumptions, effort: Ef
     ],
     ladder: ladder(params),
     simulated,
-  });
+  };
 }
 
 /** With sums: two numbers that lie in a line ask for the third. Without: looking ahead and waiting for one's turn. */

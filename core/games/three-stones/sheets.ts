@@ -1,14 +1,15 @@
+import { partSheet, within } from '~/core/games/kit';
+import type { MaterialId } from '~/core/materials/catalogue';
 import { numberGrid } from '~/core/paper/cards';
-import { partSheet, within } from '~/core/games/kit/parts';
 import { INK, type Shape, type Sheet, type SheetContext } from '~/core/paper/sheet';
-import { SQUARE, type ThreeParams } from './rules';
-import { en } from './words/en';
-import { es } from './words/es';
+import type { ThreeParams } from '.';
+import { SQUARE } from './rules';
+import { words } from './words';
 
 /** The board of nine cells, with numbers when a row must make a sum. */
-export const sheets = ({ sums }: ThreeParams, context: SheetContext): Sheet[] =>
+export const sheets = ({ sums }: ThreeParams, context: SheetContext): Sheet<MaterialId>[] =>
   partSheet(
-    { en, es },
+    words,
     'board',
     'board',
     (place) => {

@@ -1,6 +1,7 @@
 import { showCard, type Card } from '~/core/cards/deck';
-import type { DeckVerdict } from '~/core/games/kit/types';
-import { dealt, keptCards, pairing, spareCards, targetOf, worth, type TideParams } from './rules';
+import type { DeckVerdict } from '~/core/games/kit';
+import type { TideParams } from '.';
+import { dealt, keptCards, pairing, spareCards, targetOf, worth } from './rules';
 
 /** What these cards do to the game: what to take out, which card is left over. */
 export function audit(params: TideParams, cards: readonly Card[]): DeckVerdict {

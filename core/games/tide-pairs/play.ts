@@ -1,8 +1,9 @@
 import { pick, shuffled, type Random } from '~/core/chance/random';
 import type { Outcome } from '~/core/chance/simulate';
-import { turn } from '~/core/games/kit/make';
-import type { Turn } from '~/core/games/kit/types';
-import { mostPairs, pairing, partner, playedValues, targetOf, type TideParams } from './rules';
+import { turn, type Turn } from '~/core/games/kit';
+import type { TideParams } from '.';
+import { mostPairs, pairing, partner, playedValues, targetOf } from './rules';
+import type { words } from './words';
 
 /** A game that runs on longer than this has run dry: nobody can ask for anything that is there. */
 const MOST_TURNS = 600;
@@ -13,7 +14,7 @@ const MOST_TURNS = 600;
  * else holds it up. Ends when no cards are left that could still meet. Outcome: `paired` is 1 when as many pairs
  * were laid as the cards allow.
  */
-export function* play(params: TideParams, random: Random): Generator<Turn, Outcome> {
+export function* play(params: TideParams, random: Random): Generator<Turn<keyof typeof words.en>, Outcome> {
   const { players, ownDecks, setSize } = params;
   const target = targetOf(params);
   const { hand } = params;

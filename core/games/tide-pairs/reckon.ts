@@ -1,28 +1,27 @@
 import { deckWithout, showCard } from '~/core/cards/deck';
 import { fact, type Fact } from '~/core/cards/facts';
-import { quantile } from '~/core/chance/pmf';
-import { QUICK, simulatePlays, type Effort } from '~/core/chance/simulate';
-import { inGames } from '~/core/words/numbers';
-import { figure, know, mend, mind, need, reckoned, simulatedFigure, stop } from '~/core/games/kit/make';
-import { point } from '~/core/chance/pmf';
-import type { Assumptions, Practised, Reckoning } from '~/core/games/kit/types';
-import { play } from './play';
+import { point, quantile } from '~/core/chance/pmf';
+import { simulatePlays, type Effort } from '~/core/chance/simulate';
 import {
-  dealt,
-  keptCards,
-  ladder,
-  pairing,
-  partner,
-  spareCards,
-  targetOf,
-  worth,
-  type TideParams,
-} from './rules';
+  figure,
+  know,
+  mend,
+  mind,
+  need,
+  simulatedFigure,
+  stop,
+  type Answers,
+  type Practised,
+} from '~/core/games/kit';
+import { inGames } from '~/core/words/numbers';
+import type { TideParams } from '.';
+import { play } from './play';
+import { dealt, keptCards, ladder, pairing, partner, spareCards, targetOf, worth } from './rules';
 
 /** Below this share of games the loose ends are worth a notice. */
 const HALF = 0.5;
 
-export function reckon(params: TideParams, assumptions: Assumptions, effort: Effort = QUICK): Reckoning {
+export function reckon(params: TideParams, effort: Effort): Answers {
   const { players, ownDecks, hand } = params;
   const target = targetOf(params);
   const cards = deckWithout(params.missing);
@@ -34,8 +33,7 @@ export function reckon(params: TideParams, assumptions: Assumptions, effort: Eff
   const simulated = dealable ? simulatePlays((random) => play(params, random), effort) : undefined;
   const paired = simulated?.of.paired;
   const each = ownDecks ? ', in each deck' : '';
-  return reckoned({
-    assumptions,
+  return {
     figures: [
       figure('kept', 'Cards kept', kept.length, 'cards', `Those that have a partner${each}.`),
       figure(
@@ -126,7 +124,7 @@ export function reckon(params: TideParams, assumptions: Assumptions, effort: Eff
     ],
     ladder: ladder(params),
     simulated,
-  });
+  };
 }
 
 /** The first change with which all pairs are found in at least half of the games. */

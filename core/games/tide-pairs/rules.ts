@@ -1,101 +1,14 @@
-/**
- * Tide Pairs: ask the others for the card that completes your pair to the target; if nobody asked has it, draw.
- * With `same`, equal cards are a pair.
- */
-import { Type, type Static } from '@sinclair/typebox';
 import { countValues, deckWithout, rankOf, valueOf, type Card } from '~/core/cards/deck';
-import { OneOf, OneValue, Whole, YesNo } from '~/core/check/schema';
-import { Cards } from '~/core/games/kit/knobs';
 import type { FieldErrors } from '~/core/check/check';
-import { choices, remembered } from '~/core/games/kit/make';
-import type { Ladder, Preset } from '~/core/games/kit/types';
+import { choices, remembered, type Ladder } from '~/core/games/kit';
+import type { TideParams } from '.';
 
-const TARGETS = ['same', ...Array.from({ length: 16 }, (_, i) => i + 5)] as readonly ('same' | number)[];
-
-export const schema = Type.Object(
-  {
-    target: OneValue(
-      TARGETS.map((target) => [target, target === 'same' ? 'Equal cards' : String(target)] as const),
-      { title: 'Target', default: 10 },
-    ),
-    zeroCard: OneOf(
-      { none: 'No card is 0', jack: 'Jacks are 0', queen: 'Queens are 0' },
-      { title: 'Zero', default: 'none' },
-    ),
-    hand: OneValue(
-      [
-        [5, '5 cards'],
-        [7, '7 cards'],
-      ],
-      { title: 'Hand', default: 5 },
-    ),
-    players: Whole(2, 5, { title: 'Players', default: 2 }),
-    refill: OneValue(
-      [
-        [0, 'is done'],
-        [5, 'draws 5 new cards'],
-      ],
-      { title: 'Who runs out of cards', default: 5 },
-    ),
-    setSize: OneOf(
-      { two: 'Two cards', twoOrThree: 'Two or three cards' },
-      { title: 'To make the target', default: 'two' },
-    ),
-    drawnPair: OneOf(
-      { now: 'at once', nextTurn: 'at the next turn' },
-      {
-        title: 'A pair made by the drawn card is laid',
-        description: 'Both schools are played.',
-        default: 'now',
-      },
-    ),
-    ownDecks: YesNo({
-      title: 'Each player has a whole deck',
-      description: 'For playing over a video call.',
-      default: false,
-    }),
-    missing: Cards({ title: 'Cards this deck lacks' }),
-  },
-  { additionalProperties: false },
-);
-export type TideParams = Static<typeof schema>;
+export const TARGETS = ['same', ...Array.from({ length: 16 }, (_, i) => i + 5)] as readonly (
+  'same' | number
+)[];
 
 export const faults = (params: TideParams): FieldErrors =>
   keptCards(params).length === 0 ? { target: 'No two cards of this deck make this target.' } : {};
-
-const base: TideParams = {
-  target: 10,
-  zeroCard: 'none',
-  hand: 5,
-  players: 2,
-  refill: 5,
-  setSize: 'two',
-  drawnPair: 'now',
-  ownDecks: false,
-  missing: [],
-};
-const preset = (
-  id: string,
-  name: string,
-  ageBand: Preset['ageBand'],
-  school: string,
-  change: Partial<TideParams>,
-): Preset<TideParams> => ({ id, name, school, ageBand, params: { ...base, ...change } });
-const NOW = 'a drawn pair is laid at once';
-const LATER = 'a drawn pair waits for the next turn';
-export const presets: readonly Preset<TideParams>[] = [
-  preset('same', 'equal cards', 'K', NOW, { target: 'same' }),
-  preset('ten', 'pairs of 10', 'g1', NOW, {}),
-  preset('ten-zero', 'pairs of 10, jacks are 0', 'g1', NOW, { zeroCard: 'jack' }),
-  preset('video', 'pairs of 10 over a video call', 'g1', NOW, { ownDecks: true }),
-  preset('five-later', 'pairs of 5', 'K', LATER, { target: 5, drawnPair: 'nextTurn' }),
-  preset('ten-later', 'pairs of 10', 'g1', LATER, { drawnPair: 'nextTurn' }),
-  preset('threes', 'two or three cards to 12', 'g2', LATER, {
-    target: 12,
-    setSize: 'twoOrThree',
-    drawnPair: 'nextTurn',
-  }),
-];
 
 /** The target as a number; undefined when equal cards are a pair. */
 export const targetOf = ({ target }: Pick<TideParams, 'target'>): number | undefined =>
@@ -192,10 +105,6 @@ export const mostPairs = remembered(
 
 /** Cards that have to be dealt, from one deck. */
 export const dealt = ({ hand, players, ownDecks }: TideParams): number => hand * (ownDecks ? 1 : players);
-
-export const about = ({ target }: TideParams) => ({ target: String(target) });
-export const subject = ({ target }: TideParams): string =>
-  target === 'same' ? 'equal cards' : `pairs that make ${target}`;
 
 export const ladder = (params: TideParams): Ladder =>
   choices(

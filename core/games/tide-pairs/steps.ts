@@ -1,9 +1,11 @@
 import { deckWithout } from '~/core/cards/deck';
-import { steps as list } from '~/core/games/kit/make';
-import type { Step } from '~/core/games/kit/types';
-import { keptCards, pairing, targetOf, worth, type TideParams } from './rules';
+import { arrow, bench, card, cardRow, sign, stroke, TONE, type Lines, type Pictures } from '~/core/games/kit';
+import type { Shape } from '~/core/paper/sheet';
+import type { TideParams } from '.';
+import { keptCards, pairing, targetOf, worth } from './rules';
+import type { words } from './words';
 
-export function steps(params: TideParams): Step[] {
+export function steps(params: TideParams): Lines<typeof words.en> {
   const target = targetOf(params);
   const cards = deckWithout(params.missing);
   const kept = keptCards(params, cards);
@@ -17,7 +19,7 @@ export function steps(params: TideParams): Step[] {
   const own = target === undefined ? 7 : Math.max(least, Math.ceil(target / 2) - 1);
   const wanted = target === undefined ? 7 : target - own;
   const number = target ?? 0;
-  return list(
+  return [
     ['setUp.keep', { kept: kept.length, same: target === undefined ? 'yes' : 'no', target: number }],
     params.zeroCard !== 'none' && target !== undefined && ['setUp.zero', { card: params.zeroCard, zero: 0 }],
     leftover > 0 && ['setUp.leftover', { leftover }],
@@ -25,17 +27,42 @@ export function steps(params: TideParams): Step[] {
     target === undefined ? ['turn.laySame'] : ['turn.lay', { target, a: own, b: wanted }, 'symbols'],
     params.setSize === 'twoOrThree' && target !== undefined && ['turn.threes', { target }],
     ['turn.ask', { own, wanted }],
-    params.ownDecks ? ['turn.video', { wanted }] : ['turn.give', {}],
-    params.drawnPair === 'now' ? ['turn.drawNow', {}] : ['turn.drawLater', {}],
-    params.refill === 0 ? ['turn.out', {}] : ['turn.refill', { refill: params.refill }],
-    ['end.all', {}],
-    ['easier.open', {}],
-    ['harder.picture', {}],
+    params.ownDecks ? ['turn.video', { wanted }] : ['turn.give'],
+    params.drawnPair === 'now' ? ['turn.drawNow'] : ['turn.drawLater'],
+    params.refill === 0 ? ['turn.out'] : ['turn.refill', { refill: params.refill }],
+    ['end.all'],
+    ['easier.open'],
+    ['harder.picture'],
     ['sideBySide.team'],
     ['younger.helper', { years: 3 }],
     ['atHome.deck'],
     target === undefined ? ['say.same', { own }] : ['say.hands', { own, target }],
     ['say.how'],
     ['caution.rest'],
-  );
+  ];
 }
+
+export const pictures: Pictures<TideParams, typeof words.en> = {
+  'setUp.deal': ({ hand }) => cardRow(Array.from({ length: Math.min(7, hand!) }, () => '')),
+  'turn.ask': ({ own, wanted }) => [
+    ...card(10, 18, String(own)),
+    sign(50, 40, '?', 22, TONE.clay),
+    ...card(74, 18, String(wanted)),
+  ],
+  'turn.laySame': () => cardRow(['7', '7']),
+  'turn.lay': ({ a, b }) => cardRow([String(a), String(b)]),
+  'turn.drawNow': () => [...card(14, 18, '', TONE.leaf), arrow(38, 30, 22), ...card(68, 18, '?')],
+  'turn.drawLater': () => [...card(14, 18, '', TONE.leaf), arrow(38, 30, 22), ...card(68, 18, '?')],
+};
+
+/** Two cards that belong together, carried in by a wave. */
+export const drawing: readonly Shape[] = [
+  ...card(26, 12, '7'),
+  ...card(58, 12, '3', TONE.straw),
+  stroke(
+    'M8 44 C16 36 24 52 32 44 C40 36 48 52 56 44 C64 36 72 52 80 44 C86 38 90 42 93 44',
+    TONE.shore,
+    1.6,
+  ),
+  bench,
+];

@@ -1,20 +1,27 @@
 import { countValues } from '~/core/cards/deck';
 import { fact } from '~/core/cards/facts';
 import { point } from '~/core/chance/pmf';
-import { figure, know, need, reckoned } from '~/core/games/kit/make';
-import type { Assumptions, Reckoning } from '~/core/games/kit/types';
-import { ladder, tilesOf, type TileParams } from './rules';
+import { figure, know, levels, need, type Answers, type Ladder } from '~/core/games/kit';
+import type { TileParams } from '.';
+
+/** The double-six tiles whose ends add up to at most the limit, the smaller end first. */
+export const tilesOf = ({ limit }: Pick<TileParams, 'limit'>): { a: number; b: number }[] =>
+  Array.from({ length: 7 }, (_, a) => Array.from({ length: 7 - a }, (_, i) => ({ a, b: a + i })))
+    .flat()
+    .filter(({ a, b }) => a + b <= limit);
+
+export const ladder = (params: TileParams): Ladder =>
+  levels(params, 'limit', [6, 7, 8, 9, 10, 12], (limit) => `Sums to ${limit}`);
 
 const ALL_TILES = 28;
 
-export function reckon(params: TileParams, assumptions: Assumptions): Reckoning {
+export function reckon(params: TileParams): Answers {
   const tiles = tilesOf(params);
   const counts = [...countValues(tiles.map(({ a, b }) => a + b))];
   const fewest = Math.min(...counts.map(([, count]) => count));
   const rare = counts.filter(([, count]) => count === fewest).map(([answer]) => answer);
   const out = ALL_TILES - tiles.length;
-  return reckoned({
-    assumptions,
+  return {
     figures: [
       figure(
         'tiles',
@@ -53,5 +60,5 @@ export function reckon(params: TileParams, assumptions: Assumptions): Reckoning 
         ),
     ],
     ladder: ladder(params),
-  });
+  };
 }

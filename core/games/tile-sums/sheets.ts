@@ -1,14 +1,15 @@
+import type { MaterialId } from '~/core/materials/catalogue';
 import { answerBox, forEachPlayer, recordSheets, sentenceToFill } from '~/core/paper/record';
 import { INK, type Cell, type Shape, type Sheet, type SheetContext } from '~/core/paper/sheet';
-import { tilesOf, type TileParams } from './rules';
-import { en } from './words/en';
-import { es } from './words/es';
+import type { TileParams } from '.';
+import { tilesOf } from './reckon';
+import { words } from './words';
 
 /** A row for every tile: its two ends to draw, and three numbers. */
-export const sheets = (params: TileParams, context: SheetContext): Sheet[] =>
+export const sheets = (params: TileParams, context: SheetContext): Sheet<MaterialId>[] =>
   forEachPlayer(
     params.players,
-    recordSheets({ en, es }, { rows: tilesOf(params).length, leastMm: 14, row }, context),
+    recordSheets(words, { rows: tilesOf(params).length, leastMm: 14, row }, context),
   );
 
 function row({ x, y, w, h }: Cell): Shape[] {

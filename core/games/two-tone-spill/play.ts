@@ -1,12 +1,16 @@
 import type { Random } from '~/core/chance/random';
-import type { Turn } from '~/core/games/kit/types';
-import { ways, type SpillParams } from './rules';
+import type { Turn } from '~/core/games/kit';
+import type { SpillParams } from '.';
+import { ways } from './rules';
+import type { words } from './words';
+
+type Id = keyof typeof words.en;
 
 /** One play: every spill in turn, then, when the rules say so, the ways each player turns over. */
-export function* play(params: SpillParams, random: Random): Generator<Turn, void> {
+export function* play(params: SpillParams, random: Random): Generator<Turn<Id>, void> {
   const { counters, spills, players, order, finish } = params;
   const seen = Array.from({ length: players }, () => new Set<string>());
-  const turn = (id: string, player: number, a: number, b: number, coach: string): Turn => ({
+  const turn = (id: Id, player: number, a: number, b: number, coach: Id): Turn<Id> => ({
     player,
     id,
     args: { player, a, b, counters },

@@ -6,16 +6,17 @@ import {
   meanDrawsToSeeAll,
 } from '~/core/chance/coverage';
 import { map, nFold, point } from '~/core/chance/pmf';
+import { levels, need, type Answers, type Figure, type Ladder, type Notice } from '~/core/games/kit';
 import { count, plain, share } from '~/core/words/numbers';
-import { levels, need, reckoned } from '~/core/games/kit/make';
-import type { Assumptions, Figure, Ladder, Notice, Reckoning } from '~/core/games/kit/types';
-import { ways as waysOf, type SpillParams } from './rules';
+import type { SpillParams } from '.';
+import { ways as waysOf } from './rules';
 
 const LEVELS = [3, 4, 5, 6, 7, 8, 9, 10, 12, 15, 20];
+
 const SET_UP_MINUTES = 1;
 
 /** Exact: spills are independent, the ways have binomial odds (see `ways`). */
-export function reckon(params: SpillParams, assumptions: Assumptions): Reckoning {
+export function reckon(params: SpillParams): Answers {
   const { counters, spills, players, order, finish } = params;
   const ways = waysOf(params);
   const odds = ways.map((way) => way.chance);
@@ -72,8 +73,7 @@ export function reckon(params: SpillParams, assumptions: Assumptions): Reckoning
     },
   ];
 
-  return reckoned({
-    assumptions,
+  return {
     figures: explained,
     parts: [
       need(
@@ -101,7 +101,7 @@ export function reckon(params: SpillParams, assumptions: Assumptions): Reckoning
     players: { fewest: 1, most: 4, alone: true },
     notices: notices(params, ways.length, distinct, toSeeAll, seen.p.at(-1)!),
     ladder: reckonLadder(params),
-  });
+  };
 }
 
 function notices(

@@ -1,23 +1,21 @@
+import { bodyOf } from '~/core/games/kit';
+import type { MaterialId } from '~/core/materials/catalogue';
 import { heading, inEach, titleIn, wholeSheet } from '~/core/paper/cards';
 import { numeral } from '~/core/paper/numerals';
 import { answerBox, drawBox, forEachPlayer, recordSheets } from '~/core/paper/record';
 import { INK, type Cell, type Shape, type Sheet, type SheetContext } from '~/core/paper/sheet';
-import { bodyOf } from '~/core/games/kit/parts';
-import { en } from './words/en';
-import { es } from './words/es';
-import type { SpillParams } from './rules';
-
-const WORDS = { en, es };
+import type { SpillParams } from '.';
+import { words } from './words';
 
 /** A record sheet for each player, with a number bond in each row, and a mat of the same form to sort on. */
-export function sheets(params: SpillParams, context: SheetContext): Sheet[] {
+export function sheets(params: SpillParams, context: SheetContext): Sheet<MaterialId>[] {
   const { counters, spills, players } = params;
   const record = recordSheets(
-    WORDS,
+    words,
     {
       rows: spills,
       wide: true,
-      note: titleIn(WORDS, 'sheet.both', context, { counters }),
+      note: titleIn(words, 'sheet.both', context, { counters }),
       row: (place) => bondRow(place, counters),
     },
     context,

@@ -1,14 +1,31 @@
 import { describe, expect, it } from 'vitest';
 import { mean, quantile } from '~/core/chance/pmf';
 import { seeded } from '~/core/chance/random';
+import { settle } from '~/core/games/kit/game';
+import { holdsTheShelfLaws } from '~/core/games/kit/laws.testing';
 import { assume } from '~/core/games/kit/types';
+import { circles } from '~/core/paper/testing';
+import { twoToneSpill, type SpillParams } from '.';
 import { play } from './play';
-import { reckon } from './reckon';
-import { presets, ways, type SpillParams } from './rules';
+import { ways } from './rules';
+
+holdsTheShelfLaws(twoToneSpill, {
+  gives: [['ways spillsToSeeAll.mean spillsToSeeAll.p95 distinctAfterSpills.mean rarestWay.chance']],
+});
+
+describe('the sheets of Two-Tone Spill', () => {
+  it('show as many as the step says', () => {
+    const variant = settle(twoToneSpill, twoToneSpill.presets[1]!.params);
+    const step = variant.steps().find(({ id }) => id === 'turn.say')!;
+    expect(circles(variant.picture(step)!)).toHaveLength(Number(step.args.counters));
+  });
+});
 
 const base: SpillParams = { counters: 6, spills: 10, players: 2, order: 'ordered', finish: 'asTheyFall' };
+
+const reckon = (params: SpillParams) => settle(twoToneSpill, params).reckon(assume('g1'));
 const figures = (change: Partial<SpillParams> = {}) =>
-  reckon({ ...base, ...change }, assume('g1')).figures as Record<string, number>;
+  reckon({ ...base, ...change }).figures as Record<string, number>;
 
 /** Every way the counters can lie, one by one. */
 function oddsByEnumeration(counters: number, order: SpillParams['order']): number[] {
@@ -80,23 +97,23 @@ describe('Two-Tone Spill', () => {
   });
 
   it('warns that shaking alone does not show every way, and its mend ends the warning', () => {
-    const { notices } = reckon(base, assume('g1'));
+    const { notices } = reckon(base);
     const warning = notices.find((notice) => notice.code === 'all-ways-unlikely');
     expect(warning?.text).toContain('97 spills on average');
     expect(warning?.mend?.params).toMatchObject({ finish: 'turnOver' });
-    expect(
-      reckon(warning!.mend!.params as SpillParams, assume('g1')).notices.map((notice) => notice.code),
-    ).not.toContain('all-ways-unlikely');
+    expect(reckon(warning!.mend!.params as SpillParams).notices.map((notice) => notice.code)).not.toContain(
+      'all-ways-unlikely',
+    );
   });
 
   it('does not warn where shaking is enough', () => {
-    const { notices } = reckon({ ...base, counters: 3, spills: 40 }, assume('g1'));
+    const { notices } = reckon({ ...base, counters: 3, spills: 40 });
     expect(notices.map((notice) => notice.code)).toEqual(['small-parts']);
   });
 
   it('takes as long as its turns, and longer when missing ways are turned over', () => {
-    expect(reckon(base, assume('g1')).length.minutes).toEqual({ mean: 10, p50: 10, p90: 10 });
-    const { turns } = reckon({ ...base, finish: 'turnOver' }, assume('g1')).length;
+    expect(reckon(base).length.minutes).toEqual({ mean: 10, p50: 10, p90: 10 });
+    const { turns } = reckon({ ...base, finish: 'turnOver' }).length;
     expect(mean(turns)).toBeCloseTo(20 + 2 * (7 - figures()['distinctAfterSpills.mean']!), 9);
     expect(quantile(turns, 0.9)).toBeGreaterThan(25);
   });
@@ -104,7 +121,7 @@ describe('Two-Tone Spill', () => {
   it('meets each fact as often as it is played', () => {
     for (const finish of ['asTheyFall', 'turnOver'] as const) {
       const params = { ...base, finish };
-      const { practice } = reckon(params, assume('g1'));
+      const { practice } = reckon(params);
       const random = seeded(9);
       const plays = 2000;
       const met = new Map<string, number>();
@@ -126,7 +143,7 @@ describe('Two-Tone Spill', () => {
   });
 
   it('has presets for 5, 6, 8 and 10 in both schools', () => {
-    expect(presets.map(({ params }) => `${params.counters} ${params.order}`)).toEqual([
+    expect(twoToneSpill.presets.map(({ params }) => `${params.counters} ${params.order}`)).toEqual([
       '5 ordered',
       '6 ordered',
       '8 ordered',
@@ -139,17 +156,16 @@ describe('Two-Tone Spill', () => {
   });
 
   it('steps from 6 to 5 and 7, and ends at 3 and 20', () => {
-    const { ladder } = reckon(base, assume('g1'));
+    const { ladder } = reckon(base);
     expect([ladder.easier?.params.counters, ladder.harder?.params.counters]).toEqual([5, 7]);
-    expect(reckon({ ...base, counters: 3 }, assume('g1')).ladder.easier).toBeUndefined();
-    expect(reckon({ ...base, counters: 20 }, assume('g1')).ladder.harder).toBeUndefined();
+    expect(reckon({ ...base, counters: 3 }).ladder.easier).toBeUndefined();
+    expect(reckon({ ...base, counters: 20 }).ladder.harder).toBeUndefined();
   });
 
   it('answers within a frame at its largest', () => {
-    reckon({ ...base, counters: 20, spills: 40, players: 4, finish: 'turnOver' }, assume('g1'));
+    reckon({ ...base, counters: 20, spills: 40, players: 4, finish: 'turnOver' });
     const started = performance.now();
-    for (let n = 0; n < 5; n++)
-      reckon({ ...base, counters: 20, spills: 40, players: 4, finish: 'turnOver' }, assume('g1'));
+    for (let n = 0; n < 5; n++) reckon({ ...base, counters: 20, spills: 40, players: 4, finish: 'turnOver' });
     expect((performance.now() - started) / 5).toBeLessThan(60);
   });
 });

@@ -1,20 +1,57 @@
-import { fact, SIGNS } from '~/core/cards/facts';
+import { apply, fact, SIGNS, type Sign } from '~/core/cards/facts';
 import { point } from '~/core/chance/pmf';
-import { figure, mend, mind, need, reckoned } from '~/core/games/kit/make';
-import type { Assumptions, Reckoning } from '~/core/games/kit/types';
-import { ladder, sentences, type WaysParams } from './rules';
+import type { FieldErrors } from '~/core/check/check';
+import { figure, levels, mend, mind, need, type Answers, type Ladder } from '~/core/games/kit';
+import type { WaysParams } from '.';
+
+export const faults = (params: WaysParams): FieldErrors =>
+  sentences(params).length === 0
+    ? { target: 'No sentence with these signs and numbers makes this target.' }
+    : {};
+
+export interface Sentence {
+  a: number;
+  b: number;
+  sign: Sign;
+}
+
+/** Every sentence of two numbers up to `upTo` whose answer is the target; exact division, nothing below zero. */
+export function sentences({ target, ops, order, upTo, zero }: WaysParams): Sentence[] {
+  const least = zero ? 0 : 1;
+  const found: Sentence[] = [];
+  for (const sign of Object.keys(SIGNS) as Sign[]) {
+    if (!ops.includes(sign)) continue;
+    const turns = sign === '+' || sign === '×';
+    for (let a = least; a <= upTo; a++)
+      for (let b = least; b <= upTo; b++)
+        if (apply(sign, a, b) === target && (order === 'ordered' || !turns || a <= b))
+          found.push({ a, b, sign });
+  }
+  return found;
+}
+
+/** Targets along the ladder; the numbers of a sentence grow with the target. */
+export function ladder(params: WaysParams): Ladder {
+  const { easier, harder } = levels(
+    params,
+    'target',
+    [4, 5, 6, 8, 10, 12, 15, 20],
+    (target) => `Make ${target}`,
+  );
+  const upTo = Math.max(params.upTo, Number(harder?.params.target ?? 0));
+  return { easier, harder: harder && { ...harder, params: { ...harder.params, upTo } } };
+}
 
 /** More ways than this are a long list. */
 const MANY = 24;
 
-export function reckon(params: WaysParams, assumptions: Assumptions): Reckoning {
+export function reckon(params: WaysParams): Answers {
   const all = sentences(params);
   const bySign = params.ops
     .map((sign) => `${all.filter((one) => one.sign === sign).length} with ${sign}`)
     .join(', ');
   const highest = params.ops.includes('+') && !params.ops.includes('−') && params.upTo < params.target;
-  return reckoned({
-    assumptions,
+  return {
     figures: [
       figure(
         'ways',
@@ -50,5 +87,5 @@ export function reckon(params: WaysParams, assumptions: Assumptions): Reckoning 
         ),
     ],
     ladder: ladder(params),
-  });
+  };
 }

@@ -1,17 +1,18 @@
+import type { MaterialId } from '~/core/materials/catalogue';
 import { forEachPlayer, recordSheets, sentenceToFill, waysToTick } from '~/core/paper/record';
 import type { Sheet, SheetContext } from '~/core/paper/sheet';
-import { sentences, type WaysParams } from './rules';
-import { en } from './words/en';
-import { es } from './words/es';
+import type { WaysParams } from '.';
+import { sentences } from './reckon';
+import { words } from './words';
 
 /** A row for every way; all ways to tick on the back. */
-export function sheets(params: WaysParams, context: SheetContext): Sheet[] {
+export function sheets(params: WaysParams, context: SheetContext): Sheet<MaterialId>[] {
   const all = sentences(params);
   const sign = params.ops.length === 1 ? params.ops[0]! : '○';
   return forEachPlayer(
     params.players,
     recordSheets(
-      { en, es },
+      words,
       {
         rows: all.length,
         row: (place) => sentenceToFill(['□', sign, '□', '=', String(params.target)], place),

@@ -1,0 +1,36 @@
+import { source } from '~/core/words/reading';
+import { shared } from '~/core/words/shared';
+
+export const words = source('harvest-mat', {
+  ...shared(
+    'sideBySide.team',
+    'younger.rolls',
+    'atHome.dice',
+    'atHome.paper',
+    'say.how',
+    'say.part',
+    'caution.small',
+    'play.how',
+  ),
+  name: 'Harvest Mat',
+  goal: '{source, select, one {Roll, find the number on the mat and cover it.} two {Roll two dice, add them and cover the answer on the mat.} other {Draw a sum card and cover its answer on the mat.}}',
+  'setUp.mat':
+    'Lay the mat on the table and read its {cells, plural, one {# number} other {# numbers}} together.',
+  'setUp.chips': 'Put {cells, plural, one {# chip} other {# chips}} beside it.',
+  'setUp.claim': 'Each player takes one colour of the counters.',
+  'turn.one': 'Roll the die, count the dots and say the number.',
+  'turn.two': 'Roll both dice and say the answer: “{a} and {b} make {answer}.”',
+  'turn.card': 'Draw a card and say the answer: “{a} and {b} make {answer}.”',
+  'turn.cover': 'Find the answer on the mat and cover one cell.',
+  'turn.none': 'No free cell with that number? Say it, and pass on.',
+  'end.all':
+    'Stop when {cells, plural, one {the # cell is} other {all # cells are}} covered, or when it is enough.',
+  'end.claim': 'When everything is covered, guess which colour has more cells. Then count.',
+  'easier.count': 'Count all dots with a finger, and lay that many chips.',
+  'harder.wish': 'Before you roll: which number do you need, and how could it come?',
+  'play.one': 'Player {player} rolls {number} and covers it.',
+  'play.oneAgain': 'Player {player} rolls {number}: it is covered already.',
+  'play.sum': 'Player {player} has {a} and {b}, and covers {number}.',
+  'play.sumAgain': 'Player {player} has {a} and {b}: there is no free {number}.',
+  'play.wish': '“Which number do we still need? How could it come?”',
+});

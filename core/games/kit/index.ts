@@ -1,0 +1,23 @@
+/** What a game is made from. */
+export { game, type ParamsOf } from './game';
+export { Cards, Signs } from './knobs';
+export { choices, climb, levels, signLadder } from './ladder';
+export { LINES, NINE } from './nine-cells';
+export * from './parts';
+export * from './pictures';
+export {
+  chanceFigure,
+  figure,
+  know,
+  mend,
+  mind,
+  need,
+  needFrom,
+  practised,
+  remembered,
+  simulatedFigure,
+  stop,
+  type Answers,
+} from './reckoning';
+export { turn, type Lines } from './steps';
+export * from './types';

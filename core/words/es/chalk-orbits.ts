@@ -1,0 +1,31 @@
+import type { Messages } from '~/core/words/message';
+
+export const chalkOrbits: Messages = {
+  name: 'Órbitas de gis',
+  goal: '{op, select, add {Lancen saquitos a círculos con números y sumen lo que acertó su equipo.} other {Lancen saquitos a círculos con números y multipliquen lo que acertó su equipo.}}',
+  'setUp.circles':
+    'Dibujen con gis {circles} círculos de unos {cm} centímetros de ancho y escriban un número en cada uno.',
+  'setUp.teams':
+    'Formen dos equipos con {bags, plural, one {# saquito} other {# saquitos}} cada uno y dibujen una línea para lanzar.',
+  'turn.throw': 'Un equipo lanza {bags, plural, one {su saquito} other {sus # saquitos, uno tras otro}}.',
+  'turn.zero': 'Un saquito fuera de los círculos vale {zero}.',
+  'turn.again': 'Un saquito fuera de los círculos se lanza otra vez.',
+  'turn.add': 'Sumen los números en voz alta: {a}\u00a0+\u00a0{b}\u00a0=\u00a0{answer}, por ejemplo.',
+  'turn.multiply':
+    'Multipliquen los números en voz alta: {a}\u00a0×\u00a0{b}\u00a0=\u00a0{answer}, por ejemplo.',
+  'turn.check': 'El otro equipo lo comprueba con gis en el suelo.',
+  'end.best':
+    'El equipo que tiene más se lleva la ronda. Terminen cuando uno tenga {wins, plural, one {# ronda} other {# rondas}} de {bestOf} como máximo.',
+  'easier.small': 'Escriban solo números pequeños y dibujen esa cantidad de puntos junto a cada uno.',
+  'harder.order': 'Elijan el orden de los números que haga más fácil la cuenta.',
+  'sideBySide.one':
+    'No hace falta que alguien gane: un solo equipo para todos, y vean qué tan cerca llegan de un número que eligieron.',
+  'younger.drop':
+    'Si hay alguien más pequeño en casa, mayor de {years} años, puede ponerse cerca y dejar caer los saquitos.',
+  'atHome.paper': 'Adentro: hojas de papel pegadas al piso y calcetines enrollados.',
+  'say.sofar': '«¿Cuántos llevas? ¿Y con este?»',
+  'play.adds': 'Equipo {player}: {thrown} = {answer}.',
+  'play.multiplies': 'Equipo {player}: {thrown} = {answer}.',
+  'play.easy': '«¿Cuáles dos tomarías primero?»',
+  'play.more': '«¿Cuántos más que los otros?»',
+};

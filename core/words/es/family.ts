@@ -1,0 +1,63 @@
+import type { Messages } from '~/core/words/message';
+
+export const family: Messages = {
+  'part.setUp': 'Para empezar',
+  'part.turn': 'A jugar',
+  'part.end': 'Para terminar',
+  'part.easier': 'Más fácil',
+  'part.harder': 'Más difícil',
+  'part.sideBySide': 'Todos juntos',
+  'part.younger': 'Los más pequeños',
+  'part.atHome': 'Con cosas de casa',
+  'part.say': 'Lo que pueden decir',
+  'part.caution': 'Cuidado',
+  'show.pieces': 'con piezas',
+  'show.drawing': 'dibujando',
+  'show.symbols': 'con números',
+  inBag: 'En la bolsa',
+  standIn: '{part}: o bien {standIn}',
+  unchecked: 'Texto aún no revisado por una persona que domine el idioma.',
+  minutes: 'Unos {minutes, plural, one {# minuto} other {# minutos}}',
+  players: '{players, plural, one {# participante} other {# participantes}}',
+  scan: 'Léanlo en el teléfono y cuéntennos cómo les fue:',
+  smallParts: 'Piezas pequeñas: no aptas para menores de {years} años.',
+  backToSchool:
+    'Por favor, cuenten las piezas al guardarlas. Si algo se pierde o se rompe, avísennos; suele pasar.',
+  language: 'Idioma',
+  tell: '¿Cómo les fue?',
+  tellWhy:
+    'Su respuesta nos ayuda a elegir la próxima canasta. No hace falta ningún nombre; dejen en blanco lo que quieran.',
+  children: '¿Cuántos niños y niñas jugaron?',
+  grownUps: '¿Cuántas personas adultas jugaron?',
+  times: '¿Cuántas veces jugaron?',
+  minutesEach: '¿Unos cuántos minutos cada vez?',
+  level: 'Para los niños y niñas fue',
+  'level.tooEasy': 'demasiado fácil',
+  'level.justRight': 'justo como debe ser',
+  'level.tooHard': 'demasiado difícil',
+  childDid: '¿Qué hicieron o dijeron los niños y niñas?',
+  missing: '¿Faltaba algo o estaba roto?',
+  anythingElse: '¿Algo más?',
+  send: 'Enviar la respuesta',
+  thanks: 'Gracias',
+  thanksWhy: 'Su respuesta ha llegado a la escuela.',
+  backToGame: 'Volver al juego',
+  'refuse.notOut':
+    'Esta canasta ya está en la escuela, así que no hay nada que contestar. Aquí se puede seguir leyendo el juego.',
+  'refuse.others':
+    'Esta página se abrió cuando ustedes tenían esta canasta. Ahora la tiene otra familia, así que aquí no hay nada que contestar.',
+  haveItNow: 'Ahora tenemos esta canasta',
+  'refuse.busy': 'Demasiadas visitas en poco tiempo. Por favor, esperen unos minutos e inténtenlo de nuevo.',
+  'refuse.unknown':
+    'Este enlace no es de ninguna canasta. Por favor, escaneen otra vez el cuadro de la etiqueta o pregunten en la escuela.',
+  'error.anew':
+    'La respuesta todavía no se envió. Por favor abran esta página de nuevo y envíenla otra vez; lo que escribieron sigue aquí.',
+  'error.number': 'Por favor, escriban un número de {from} a {to}, o déjenlo en blanco.',
+  'error.long': 'Aquí caben {limit} caracteres.',
+  'error.choice': 'Por favor, elijan una de las respuestas.',
+  'error.empty': 'Por favor, contesten al menos una pregunta.',
+  'error.top':
+    'La respuesta aún no se ha enviado. Lo que escribieron sigue aquí; por favor, miren los lugares marcados.',
+  optional: 'se puede dejar en blanco',
+  skip: 'Ir al juego',
+};

@@ -1,0 +1,79 @@
+/**
+ * Whoever says a line is handed a reading: a language with its messages. English is the source and stands with what
+ * it belongs to; every other language, and a school's own wording, lies over it.
+ */
+import { format, type Args, type Language, type Messages } from './message';
+import { SHARED } from './shared';
+
+/** English messages and the name under which other languages have theirs. */
+export interface Source<M extends Messages = Messages> {
+  readonly id: string;
+  readonly en: M;
+  /** What its maker wrote in other languages: a game of a school's own brings its own. */
+  readonly own?: Readonly<Partial<Record<Language, Messages>>>;
+}
+export const source = <const M extends Messages>(id: string, en: M): Source<M> => ({ id, en });
+
+/** Messages of one language by the name of what they belong to. */
+export type Wording = Readonly<Record<string, Messages>>;
+
+export interface Reading {
+  readonly language: Language;
+  readonly wording: Wording;
+}
+/** The source itself. */
+export const ENGLISH: Reading = { language: 'en', wording: {} };
+
+/** The message with this id as the reading has it; undefined where it has none and English has to do. */
+export function messageIn({ language, wording }: Reading, source: Source, id: string): string | undefined {
+  const own = wording[source.id]?.[id] ?? source.own?.[language]?.[id];
+  if (own !== undefined) return own;
+  const english = source.en[id];
+  if (language === 'en') return english;
+  return english !== undefined && english === (SHARED.en as Messages)[id]
+    ? wording[SHARED.id]?.[id]
+    : undefined;
+}
+
+/** The language a message is said in: that of the reading, or English where it has no wording for it. */
+export const saidIn = <M extends Messages>(
+  reading: Reading,
+  source: Source<M>,
+  id: keyof M & string,
+): Language => (messageIn(reading, source, id) === undefined ? 'en' : reading.language);
+
+/**
+ * Renders the message with this id; in English where the reading has no wording for it. Throws RangeError for an id
+ * that there is not at all, Error when an argument is missing.
+ */
+export function say<M extends Messages>(
+  reading: Reading,
+  source: Source<M>,
+  id: keyof M & string,
+  args: Args = {},
+): string {
+  const message = messageIn(reading, source, id);
+  if (message !== undefined) return format(message, reading.language, args);
+  const english = source.en[id];
+  if (english === undefined) throw new RangeError(`id: there is no message "${id}"`);
+  return format(english, 'en', args);
+}
+
+/** The name of a game in a reading; a name is plain text. */
+export const nameOf = ({ words }: { words: Source }, reading: Reading = ENGLISH): string =>
+  say(reading, words, 'name');
+
+/** The lines of a source as the reading has them, by their ids in the order of the source. */
+export const linesOf = (reading: Reading, source: Source): Record<string, string> =>
+  Object.fromEntries(
+    Object.keys(source.en).flatMap((id) => {
+      const message = messageIn(reading, source, id);
+      return message === undefined ? [] : [[id, message]];
+    }),
+  );
+
+/** A reading with nothing but the lines of these sources, for a page that shows no others. */
+export const excerpt = (reading: Reading, ...sources: readonly Source[]): Reading => ({
+  language: reading.language,
+  wording: Object.fromEntries(sources.map((source) => [source.id, linesOf(reading, source)])),
+});
