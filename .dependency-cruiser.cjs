@@ -66,7 +66,7 @@ module.exports = {
       severity: 'error',
       from: {
         path: '^(core|app|server|data)/',
-        pathNot: '^core/games/(shelf/index\\.ts|(?!kit/|shelf/)[^/]+/)|\\.test\\.ts$',
+        pathNot: '^core/games/(shelf/games\\.ts|(?!kit/|shelf/)[^/]+/)|\\.test\\.ts$',
       },
       to: { path: '^core/games/(?!kit/|shelf/)[^/]+/' },
     },

@@ -14,7 +14,7 @@ import {
   useMatches,
   useNavigate,
 } from 'react-router';
-import { LANGUAGES, wordedOr } from '~/core/words/message';
+import { LANGUAGES, wordedOr } from '~/core/words/languages';
 import type { Route } from './+types/root';
 import { NonceContext } from './nonce';
 import { Fault, faultOf } from './ui/Fault';

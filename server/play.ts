@@ -1,7 +1,10 @@
 /** What a family page shows, found by the link of its label. */
+import { FAMILY_WORDS } from '~/core/words/family';
+import { excerpt, type Reading } from '~/core/words/reading';
+import { readingOf } from '~/core/words/readings';
 import { createCookie } from 'react-router';
 import { mayAnswer } from '~/core/lending/due';
-import { wordedOr, WORDED, type Worded } from '~/core/words/message';
+import { wordedOr, WORDED, type Worded } from '~/core/words/languages';
 import { languageFor } from '~/core/words/trouble';
 import { findCopy, type CopyRow } from '~/data/queries/kits';
 import { findLoanOf, lastLoanOf } from '~/data/queries/lending';
@@ -70,6 +73,9 @@ export async function familyPage(request: Request, linkKey: string, address: str
     headers,
   };
 }
+
+/** What the family pages themselves say in a language. */
+export const familyReading = (language: Worded): Reading => excerpt(readingOf(language), FAMILY_WORDS);
 
 /** Whether an answer that was begun for this loan of the copy may still be sent. */
 export async function mayStillAnswer(copyId: string, loanId: string): Promise<boolean> {

@@ -1,12 +1,11 @@
 import styled from 'styled-components';
-import type { Figure, Reckoning } from '~/core/games/kit/types';
+import { CHANCE, type Figure, type Reckoning } from '~/core/games/kit/types';
 import { materialOf } from '~/core/materials/catalogue';
-import { CHANCE } from '~/core/games/kit/reckoning';
 import { count, hundredths, plain, unitFor } from '~/core/words/numbers';
 import { Button } from '~/app/ui/Button';
 import { Entered, Entries, Faint, Margin, TableFrame } from '~/app/ui/Page';
 import { color } from '~/app/ui/theme';
-import type { Reckoned } from './useReckoning';
+import { useProgress, type Progress, type Reckoned } from './useReckoning';
 
 const Under = styled.div`
   line-height: 31px;
@@ -33,6 +32,10 @@ export function shown({ value, unit, error }: Figure): { number: string; unit: s
   };
 }
 
+const HowFar = ({ progress }: { progress: Progress }) => (
+  <progress max={1} value={useProgress(progress)} aria-label="How far the figures are" />
+);
+
 /** Heavy figures on their way: how far they are, and a way to stop them. */
 function UnderWay({ reckoned, reckoning }: { reckoned: Reckoned; reckoning: Reckoning }) {
   const waiting = reckoning.pending.length
@@ -41,7 +44,7 @@ function UnderWay({ reckoned, reckoning }: { reckoned: Reckoned; reckoning: Reck
   if (reckoned.progress !== undefined)
     return (
       <Under role="status">
-        {waiting}. <progress max={1} value={reckoned.progress} aria-label="How far the figures are" />
+        {waiting}. <HowFar progress={reckoned.progress} />
         <Button quiet onPress={reckoned.cancel}>
           Stop counting
         </Button>

@@ -3,7 +3,7 @@ import styled from 'styled-components';
 import { seeded } from '~/core/chance/random';
 import type { Variant } from '~/core/games/kit/game';
 import type { Turn } from '~/core/games/kit/types';
-import { LANGUAGES } from '~/core/words/message';
+import { LANGUAGES } from '~/core/words/languages';
 import { say, type Reading } from '~/core/words/reading';
 import { Button } from '~/app/ui/Button';
 import { Choice } from '~/app/ui/fields';

@@ -1,7 +1,7 @@
 import styled, { css } from 'styled-components';
 import { PT_MM, type FontName, type Ink, type Shape, type Sheet } from '~/core/paper/sheet';
 import { ARABIC } from '~/core/paper/text';
-import { LANGUAGES } from '~/core/words/message';
+import { LANGUAGES } from '~/core/words/languages';
 import { color, type as face } from '~/app/ui/theme';
 
 const FAMILY: Record<FontName, string> = { body: face.body, bold: face.body, display: face.display };

@@ -1,19 +1,36 @@
-import { useEffect, useMemo, useState } from 'react';
+import { useEffect, useMemo, useState, useSyncExternalStore } from 'react';
 import type { FieldErrors } from '~/core/check/check';
-import { faultsOf, settle } from '~/core/games/kit/game';
-import { gameFor, type GameRef } from '~/core/own/open';
 import { assume, type AgeBand, type Assumptions, type Params, type Reckoning } from '~/core/games/kit/types';
+import type { GameRef } from '~/core/own/made';
 import type { ReckonMessage, ReckonRequest } from '~/app/workers/reckon.worker';
+import type { Live } from './useLive';
 
 /** A knob that is still being turned starts no worker. */
 const PAUSE_MS = 250;
+
+/** How far the heavy figures are, 0 to 1; who shows it listens to it, and nothing else is drawn anew. */
+export class Progress {
+  #share = 0;
+  readonly #listeners = new Set<() => void>();
+  readonly subscribe = (listener: () => void): (() => void) => {
+    this.#listeners.add(listener);
+    return () => this.#listeners.delete(listener);
+  };
+  readonly now = (): number => this.#share;
+  tell(share: number): void {
+    this.#share = share;
+    for (const listener of this.#listeners) listener();
+  }
+}
+export const useProgress = (progress: Progress): number =>
+  useSyncExternalStore(progress.subscribe, progress.now, progress.now);
 
 export interface Reckoned {
   /** What is wrong with the parameters; nothing is reckoned then. */
   errors: FieldErrors;
   reckoning?: Reckoning;
-  /** How far the heavy figures are, 0 to 1; undefined when nothing is under way. */
-  progress?: number;
+  /** Present while heavy figures are under way. */
+  progress?: Progress;
   cancel: () => void;
   /** The heavy figures were stopped by hand, and can be asked for again. */
   stopped: boolean;
@@ -25,31 +42,31 @@ export interface First {
   params: Params;
   ageBand: AgeBand;
   reckoning?: Reckoning;
+  errors?: FieldErrors;
 }
 
 /**
  * The reckoning of parameters: what takes no time at once, exact or simulated figures that take longer from a
- * worker as soon as they are there.
+ * worker as soon as they are there. Until the game is alive, what the server worked out first stands.
  */
 export function useReckoning(
   gameRef: GameRef,
   params: Params,
   assumptions: Assumptions,
-  first?: First,
+  first: First,
+  live?: Live,
 ): Reckoned {
   const key = JSON.stringify([gameRef, params, assumptions]);
-  const known =
-    first?.reckoning && key === JSON.stringify([gameRef, first.params, assume(first.ageBand)])
-      ? first.reckoning
-      : undefined;
+  const isFirst = key === JSON.stringify([gameRef, first.params, assume(first.ageBand)]);
+  const { reckoning: firstReckoning, errors: firstErrors } = first;
   const quick = useMemo(() => {
-    const [of, at, under] = JSON.parse(key) as [GameRef, Params, Assumptions];
-    if (known) return { errors: {}, reckoning: known };
-    const game = gameFor(of);
-    const errors = faultsOf(game, at);
-    return { errors, reckoning: Object.keys(errors).length ? undefined : settle(game, at).reckon(under) };
-  }, [key, known]);
-  const [heavy, setHeavy] = useState<{ key: string; progress?: number; reckoning?: Reckoning }>();
+    if (isFirst || !live) return { errors: firstErrors ?? {}, reckoning: firstReckoning };
+    const [, at, under] = JSON.parse(key) as [GameRef, Params, Assumptions];
+    const errors = live.faults(at);
+    return { errors, reckoning: Object.keys(errors).length ? undefined : live.settle(at).reckon(under) };
+  }, [live, key, isFirst, firstReckoning, firstErrors]);
+  const [progress] = useState(() => new Progress());
+  const [heavy, setHeavy] = useState<{ key: string; reckoning: Reckoning }>();
   const [stoppedAt, setStopped] = useState<string>();
   const wanted = Boolean(quick.reckoning && (quick.reckoning.simulated || quick.reckoning.pending.length));
   const stopped = stoppedAt === key;
@@ -59,26 +76,26 @@ export function useReckoning(
     const timer = setTimeout(() => {
       worker = new Worker(new URL('../workers/reckon.worker.ts', import.meta.url), { type: 'module' });
       const [of, at, under] = JSON.parse(key) as [GameRef, Params, Assumptions];
-      setHeavy({ key, progress: 0 });
+      progress.tell(0);
       worker.onmessage = ({ data }: MessageEvent<ReckonMessage>) => {
-        setHeavy(data.kind === 'done' ? { key, reckoning: data.reckoning } : { key, progress: data.share });
-        if (data.kind === 'done') worker?.terminate();
+        if (data.kind === 'progress') return progress.tell(data.share);
+        setHeavy({ key, reckoning: data.reckoning });
+        worker?.terminate();
       };
-      worker.onerror = () => setHeavy({ key });
       worker.postMessage({ gameRef: of, params: at, assumptions: under } satisfies ReckonRequest);
     }, PAUSE_MS);
     return () => {
       clearTimeout(timer);
       worker?.terminate();
     };
-  }, [key, wanted, stopped]);
+  }, [key, wanted, stopped, progress]);
   const here = heavy?.key === key ? heavy : undefined;
   return {
     errors: quick.errors,
     reckoning: here?.reckoning ?? quick.reckoning,
-    progress: wanted && !stopped && !here?.reckoning ? (here?.progress ?? 0) : undefined,
+    progress: wanted && !stopped && !here ? progress : undefined,
     cancel: () => setStopped(key),
-    stopped: wanted && stopped && !here?.reckoning,
+    stopped: wanted && stopped && !here,
     again: () => setStopped(undefined),
   };
 }

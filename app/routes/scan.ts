@@ -5,7 +5,7 @@ import { searchable } from '~/core/words/search';
 import { dueWords } from '~/core/lending/due';
 import { readTag, showTag } from '~/core/kits/tag';
 import { readSlip, slipSentence } from '~/core/listening/slip';
-import { LANGUAGES } from '~/core/words/message';
+import { LANGUAGES } from '~/core/words/languages';
 import { nameOf } from '~/core/words/reading';
 import { readingOf } from '~/core/words/readings';
 import { listFamilies } from '~/data/queries/families';

@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { gameOf, SHELF } from '~/core/games/shelf';
 import { newOwnGame } from '~/core/own/definition';
-import { ownGame, ownGameId } from '~/core/own/game';
+import { ownGame } from '~/core/own/game';
+import { ownGameId } from '~/core/own/ids';
 import { say } from '~/core/words/reading';
 import { readingOf } from '~/core/words/readings';
 import {

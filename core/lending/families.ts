@@ -1,7 +1,7 @@
 /** A family as a form or a file gives it. */
 import { Type, type Static } from '@sinclair/typebox';
 import { Line, OneOf, Text } from '~/core/check/schema';
-import type { Language } from '~/core/words/message';
+import type { Language } from '~/core/words/languages';
 import { searchable } from '~/core/words/search';
 
 const LANGUAGE_LABELS: Record<Language, string> = {

@@ -55,12 +55,6 @@ const PLAY_WORDS = {
 
 const MOST_TURNS = 3000;
 
-/** The id under which a stored game is known in addresses and variants. */
-export const ownGameId = (id: string): string => `own-${id}`;
-/** The stored id in such a game id, or undefined. */
-export const storedId = (gameId: string): string | undefined =>
-  gameId.startsWith('own-') ? gameId.slice(4) : undefined;
-
 /** The game that a definition makes. The definition must have passed `checkOwnGame`. */
 export function ownGame(own: OwnGame, id: string): Game {
   const { turn, end, make } = own;

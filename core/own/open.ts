@@ -7,49 +7,22 @@ import { complete, settle, type Game, type Variant } from '~/core/games/kit/game
 import type { Params } from '~/core/games/kit/types';
 import { findGame } from '~/core/games/shelf';
 import { closedGame, isClosed } from './closed';
-import type { OwnGame } from './definition';
-import { ownFaults } from './faults';
-import { ownGame } from './game';
+import { madeGame, unknownGame, type GameRef } from './made';
 
-/** A game as what is stored names it. */
-export interface GameRef {
-  gameId: string;
-  own?: OwnGame | null;
-}
+export type { GameRef };
+
 /** A game with parameters, as they are stored. */
 export interface VariantRef extends GameRef {
   name?: string;
   params: Params;
 }
 
-const games = new LRUCache<string, Game>({ max: 200 });
-
 /**
  * The game that is named. One that cannot be opened (rules that do not hold any more, a game that is not on the
  * shelf) is stood in for by one that says so: a single broken game takes no list down.
  */
-export function gameFor({ gameId, own }: GameRef): Game {
-  if (!own) return findGame(gameId) ?? closedGame(gameId, gameId, 'no game of the shelf has this name.');
-  const key = `${gameId} ${JSON.stringify(own)}`;
-  const known = games.get(key);
-  if (known) return known;
-  const game = openOwn(own, gameId);
-  games.set(key, game);
-  return game;
-}
-
-function openOwn(own: OwnGame, gameId: string): Game {
-  const names = own.name as Partial<OwnGame['name']> | undefined;
-  const name = typeof names?.en === 'string' && names.en.trim() ? names.en : 'A game of your own';
-  const { closed } = own as { closed?: unknown };
-  if (typeof closed === 'string') return closedGame(gameId, name, closed);
-  try {
-    const [fault] = Object.values(ownFaults(own));
-    return fault ? closedGame(gameId, name, fault) : ownGame(own, gameId);
-  } catch {
-    return closedGame(gameId, name, 'its rules cannot be read.');
-  }
-}
+export const gameFor = ({ gameId, own }: GameRef): Game =>
+  own ? madeGame(own, gameId) : (findGame(gameId) ?? unknownGame(gameId));
 
 const WHY = 'its saved setting does not fit the game any more. Save it anew on the game bench.';
 const variants = new LRUCache<string, Variant>({ max: 2000 });

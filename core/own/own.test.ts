@@ -9,7 +9,7 @@ import { check } from '~/core/games/kit/check';
 import { settle, startOf } from '~/core/games/kit/game';
 import { sample, apart } from '~/core/games/kit/testing';
 import { recipeOf } from '~/core/kits/recipe';
-import { WORDED } from '~/core/words/message';
+import { WORDED } from '~/core/words/languages';
 import { nameOf, say } from '~/core/words/reading';
 import { readingOf } from '~/core/words/readings';
 import { checkOwnGame } from './check';
@@ -17,7 +17,8 @@ import { newOwnGame, ownGameSchema, type OwnGame } from './definition';
 import { ownFaults } from './faults';
 import { closedRules, isClosed } from './closed';
 import { MOST_STEPS, tooMuch } from './cost';
-import { ownGame, ownGameId, storedId } from './game';
+import { ownGame } from './game';
+import { ownGameId, storedId } from './ids';
 import { outcomes, results } from './reckon';
 
 const named = (change: Partial<OwnGame> = {}): OwnGame => ({

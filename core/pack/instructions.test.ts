@@ -4,7 +4,7 @@ import { describe, expect, it } from 'vitest';
 import { gameOf, SHELF } from '~/core/games/shelf';
 import { recipeOf } from '~/core/kits/recipe';
 import { FAMILY_WORDS } from '~/core/words/family';
-import type { Language } from '~/core/words/message';
+import type { Language } from '~/core/words/languages';
 import { ENGLISH, say } from '~/core/words/reading';
 import { readingOf } from '~/core/words/readings';
 import { instructionSheets, missingLines, type InstructionSource } from './instructions';

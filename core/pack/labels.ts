@@ -3,7 +3,8 @@ import { MATERIAL_WORDS } from '~/core/materials/words';
 import type { KitPart } from '~/core/kits/recipe';
 import { showTag } from '~/core/kits/tag';
 import { FAMILY_WORDS } from '~/core/words/family';
-import type { Args, Language, Messages } from '~/core/words/message';
+import type { Args, Messages } from '~/core/words/message';
+import type { Language } from '~/core/words/languages';
 import { saidIn, say, type Reading, type Source } from '~/core/words/reading';
 import { PRINT_WORDS } from '~/core/words/print';
 import {

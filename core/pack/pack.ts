@@ -9,7 +9,7 @@ import {
   type Recipe,
 } from '~/core/kits/recipe';
 import { materialOf } from '~/core/materials/catalogue';
-import { LANGUAGES, type Language } from '~/core/words/message';
+import { LANGUAGES, type Language } from '~/core/words/languages';
 import { nameOf, type Reading } from '~/core/words/reading';
 import { calibrationSheets } from '~/core/paper/calibration';
 import { instructionSheets, missingLines } from './instructions';

@@ -2,7 +2,7 @@
 import { showTag } from '~/core/kits/tag';
 import { SLIP_QUESTIONS } from '~/core/pack/questions';
 import { FAMILY_WORDS, type FamilyMessage } from '~/core/words/family';
-import type { Language } from '~/core/words/message';
+import type { Language } from '~/core/words/languages';
 import { say, type Reading } from '~/core/words/reading';
 import { inEach } from '~/core/paper/cards';
 import {

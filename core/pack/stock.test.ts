@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { checkForm } from '~/core/check/check';
 import { materials, type MaterialId } from '~/core/materials/catalogue';
 import type { KitPart } from '~/core/kits/recipe';
-import type { Language } from '~/core/words/message';
+import type { Language } from '~/core/words/languages';
 import { labelSheets, type LabelSource } from './labels';
 import { CannotPrint, MARGIN_MM, PAPERS, type Paper } from '~/core/paper/sheet';
 import { LABEL_STOCKS, labelStockSchema, type LabelStock } from './stock';

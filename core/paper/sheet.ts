@@ -1,5 +1,5 @@
 /** Sheets of paper in millimetres, made of a few shapes. The origin is the top left corner, y grows downwards. */
-import type { Language } from '~/core/words/message';
+import type { Language } from '~/core/words/languages';
 import type { Reading } from '~/core/words/reading';
 
 export const PAPERS = {

@@ -1,5 +1,5 @@
 /** What the tests of print share. */
-import type { Language } from '~/core/words/message';
+import type { Language } from '~/core/words/languages';
 import type { Reading } from '~/core/words/reading';
 import { readingOf } from '~/core/words/readings';
 import {

@@ -1,5 +1,5 @@
 /** Setting text: words into lines of a given width. Pure, given the measure of the fonts. */
-import { LANGUAGES, type Language } from '~/core/words/message';
+import { LANGUAGES, type Language } from '~/core/words/languages';
 import { INK, PT_MM, type FontName, type Measure, type Shape } from './sheet';
 
 export interface TextStyle {

@@ -1,26 +1,12 @@
 /** Messages with named arguments (ICU syntax), and their rendering in a language. */
 import { IntlMessageFormat } from 'intl-messageformat';
 
-/** Home languages a family can have. Which of them have wording is told by `WORDED`. */
-export const LANGUAGES = {
-  en: { name: 'English', own: 'English', direction: 'ltr' },
-  es: { name: 'Spanish', own: 'Español', direction: 'ltr' },
-  ar: { name: 'Arabic', own: 'العربية', direction: 'rtl' },
-  pt: { name: 'Portuguese', own: 'Português', direction: 'ltr' },
-} as const;
-export type Language = keyof typeof LANGUAGES;
-
-/** Languages every message is written in. */
-export const WORDED = ['en', 'es'] as const;
-export type Worded = (typeof WORDED)[number];
-
-/** The language itself when it has wording, else English. */
-export const wordedOr = (language: string | null | undefined): Worded =>
-  WORDED.includes(language as Worded) ? (language as Worded) : 'en';
+import type { Language } from './languages';
 
 export type Args = Readonly<Record<string, string | number>>;
 /** Messages of one language by their id. */
 export type Messages = Readonly<Record<string, string>>;
+
 /** Digits stay the ones the pieces and cards show. */
 const LOCALES: Readonly<Record<Language, string>> = {
   en: 'en-US',

@@ -2,7 +2,8 @@
  * Whoever says a line is handed a reading: a language with its messages. English is the source and stands with what
  * it belongs to; every other language, and a school's own wording, lies over it.
  */
-import { format, type Args, type Language, type Messages } from './message';
+import { format, type Args, type Messages } from './message';
+import type { Language } from './languages';
 import { SHARED } from './shared';
 
 /** English messages and the name under which other languages have theirs. */

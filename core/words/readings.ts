@@ -1,7 +1,7 @@
 /** The wording that ships with the application, by language. A page in the browser is given excerpts of it. */
 import { ar } from './ar';
 import { es } from './es';
-import type { Language } from './message';
+import type { Language } from './languages';
 import { pt } from './pt';
 import { ENGLISH, type Reading } from './reading';
 

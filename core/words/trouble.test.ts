@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { LANGUAGES, type Language } from './message';
+import { LANGUAGES, type Language } from './languages';
 import { languageFor, TROUBLES, troubleWords } from './trouble';
 
 describe('what the server says when it can show no page', () => {

@@ -1,5 +1,5 @@
 /** What the server says when it cannot show a page at all: plain sentences, in every language that families read. */
-import { LANGUAGES, type Language } from './message';
+import { LANGUAGES, type Language } from './languages';
 import { readingOf } from './readings';
 import { say, source } from './reading';
 

@@ -11,7 +11,7 @@ import { daysAfter, LOAN_DAYS } from '~/core/lending/due';
 import { randomTag } from '~/core/kits/tag';
 import type { AgeBand, Params } from '~/core/games/kit/types';
 import type { Role } from '~/core/people/role';
-import type { Language } from '~/core/words/message';
+import type { Language } from '~/core/words/languages';
 import { db } from '../db';
 import { createFamily, type Family } from '../queries/families';
 import { addOwnGame, setMaterialsAtHand } from '../queries/games';

@@ -1,7 +1,7 @@
 import { and, eq, getTableColumns } from 'drizzle-orm';
 import { USUAL_PRINTING, type Printing } from '~/core/pack/cost';
 import type { Paper } from '~/core/paper/sheet';
-import type { Language } from '~/core/words/message';
+import type { Language } from '~/core/words/languages';
 import { nameKey } from '~/core/people/name';
 import type { Role } from '~/core/people/role';
 import { db, transaction, type Queryable } from '../db';

@@ -1,5 +1,5 @@
 import { sql } from 'drizzle-orm';
-import type { Language } from '~/core/words/message';
+import type { Language } from '~/core/words/languages';
 import { db } from '../db';
 
 export interface Reach {

@@ -3,9 +3,9 @@ import { same } from '~/core/check/merge';
 import { SHELF } from '~/core/games/shelf';
 import { gameFor } from '~/core/own/open';
 import type { Game } from '~/core/games/kit/game';
-import { ownGameId } from '~/core/own/game';
+import { ownGameId } from '~/core/own/ids';
 import { lineKey, type LineChecks } from '~/core/words/checks';
-import { WORDED, type Worded } from '~/core/words/message';
+import { WORDED, type Worded } from '~/core/words/languages';
 import { linesOf, messageIn, nameOf } from '~/core/words/reading';
 import { readingOf } from '~/core/words/readings';
 import { db, transaction, type Queryable } from '../db';
@@ -68,15 +68,13 @@ async function insertChecks(
   game: Game,
   rows: { messageId: string; language: Worded; right: boolean; note: string; personId: string }[],
 ): Promise<void> {
-  await tx
-    .insert(wordingCheck)
-    .values(
-      rows.map((row) => ({
-        ...row,
-        gameId: game.id,
-        message: messageIn(readingOf(row.language), game.words, row.messageId)!,
-      })),
-    );
+  await tx.insert(wordingCheck).values(
+    rows.map((row) => ({
+      ...row,
+      gameId: game.id,
+      message: messageIn(readingOf(row.language), game.words, row.messageId)!,
+    })),
+  );
   await log(tx, {
     thing: 'wording',
     thingId: game.id,

@@ -11,7 +11,7 @@ import {
   uniqueIndex,
   uuid,
 } from 'drizzle-orm/pg-core';
-import type { Language } from '~/core/words/message';
+import type { Language } from '~/core/words/languages';
 import { version } from './changes';
 import { copy } from './kits';
 import { person } from './people';

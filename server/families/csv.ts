@@ -2,7 +2,7 @@
 import Papa from 'papaparse';
 import { checkForm } from '~/core/check/check';
 import { familySchema, sameName, type FamilyFields } from '~/core/lending/families';
-import { LANGUAGES, type Language } from '~/core/words/message';
+import { LANGUAGES, type Language } from '~/core/words/languages';
 
 const COLUMNS = ['name', 'language', 'reach', 'underThree', 'allergens'] as const;
 const MAX_ROWS = 2000;

@@ -22,12 +22,8 @@ export async function ownEntry(ref: GameRef): Promise<ShelfEntry> {
   try {
     return await entryOf(ref);
   } catch {
-    const { id, words, traits } = closedGame(ref.gameId, nameOf(gameFor(ref)), 'it takes too long.');
-    return {
-      gameId: id,
-      names: [nameOf({ words }), nameOf({ words }, readingOf('es'))],
-      traits,
-      presets: [],
-    };
+    const { id, words, ...about } = closedGame(ref.gameId, nameOf(gameFor(ref)), 'it takes too long.');
+    const names = [nameOf({ words }), nameOf({ words }, readingOf('es'))];
+    return { ...about, gameId: id, name: names[0]!, names, presets: [] };
   }
 }

@@ -8,7 +8,7 @@ import { missingWording, type PackOrder, type PieceChoice } from '~/core/pack/pa
 import type { Printing } from '~/core/pack/cost';
 import { CUTS, FINISHES, PAPERS, type Cuts, type Finish, type Lost, type Paper } from '~/core/paper/sheet';
 import { showTag } from '~/core/kits/tag';
-import { LANGUAGES, type Language } from '~/core/words/message';
+import { LANGUAGES, type Language } from '~/core/words/languages';
 import { nameOf } from '~/core/words/reading';
 import { readingOf } from '~/core/words/readings';
 import { listCopies, type CopyRow } from '~/data/queries/kits';

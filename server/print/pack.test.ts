@@ -4,7 +4,8 @@ import { settle, startOf } from '~/core/games/kit/game';
 import { describe, expect, it } from 'vitest';
 import { SHELF } from '~/core/games/shelf';
 import { newOwnGame } from '~/core/own/definition';
-import { ownGame, ownGameId } from '~/core/own/game';
+import { ownGame } from '~/core/own/game';
+import { ownGameId } from '~/core/own/ids';
 import { recipeOf, type KitPlan } from '~/core/kits/recipe';
 import { PACK_ITEMS, type PackItem } from '~/core/pack/choices';
 import { missingLines } from '~/core/pack/instructions';
@@ -19,7 +20,7 @@ import {
 } from '~/core/paper/sheet';
 import { LABEL_STOCKS } from '~/core/pack/stock';
 import { boxOf, overlap, PAPER_NAMES, saidOn, type Box, readings } from '~/core/paper/testing';
-import type { Language } from '~/core/words/message';
+import type { Language } from '~/core/words/languages';
 import { measure } from './fonts';
 
 const link = 'http://127.0.0.1:4600/p/abcdefghijklmnopqrstuv';

@@ -11,7 +11,7 @@ import { calibrationSheets, RULER_MM } from '~/core/paper/calibration';
 import { packSheets, type PackOrder } from '~/core/pack/pack';
 import { blank, forTwoSides, PAPERS, PT_MM, type Paper, type SheetContext } from '~/core/paper/sheet';
 import { line } from '~/core/paper/text';
-import type { Language } from '~/core/words/message';
+import type { Language } from '~/core/words/languages';
 import { FONT_FILES, fontData, fontFaces, measure } from './fonts';
 import { pdfOf } from './pdf';
 import { visualRuns } from './runs';

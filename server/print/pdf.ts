@@ -1,7 +1,7 @@
 /** Sheets as a PDF: real text with its language, embedded fonts, exact size. */
 import PDFDocument from 'pdfkit';
 import { PT_MM, type Ink, type Shape, type Sheet } from '~/core/paper/sheet';
-import { LANGUAGES, type Language } from '~/core/words/message';
+import { LANGUAGES, type Language } from '~/core/words/languages';
 import { FONT_FILES, fontData, runMm } from './fonts';
 import { visualRuns, type Run } from './runs';
 

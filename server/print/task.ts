@@ -1,7 +1,7 @@
 /** What is drawn, as plain data: the same for a preview, for a single page and for the worker that makes the PDF. */
 import { packSheets, type PackOrder } from '~/core/pack/pack';
 import { forTwoSides, type Sheet, type SheetContext } from '~/core/paper/sheet';
-import type { Language } from '~/core/words/message';
+import type { Language } from '~/core/words/languages';
 import { readingOf } from '~/core/words/readings';
 import { measure } from './fonts';
 import type { PdfAbout } from './pdf';

@@ -1,7 +1,7 @@
 /** A page that needs neither the database nor a script: what went wrong, in the language of who asks. */
 import type { Request, Response } from 'express';
 import { languageFor, troubleWords, type Trouble } from '~/core/words/trouble';
-import { LANGUAGES, type Language } from '~/core/words/message';
+import { LANGUAGES, type Language } from '~/core/words/languages';
 
 const escaped = (text: string): string =>
   text.replace(/[&<>"]/g, (sign) => ({ '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;' })[sign]!);

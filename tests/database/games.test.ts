@@ -3,7 +3,7 @@ import { afterAll, beforeEach, describe, expect, it } from 'vitest';
 import { SHELF } from '~/core/games/shelf';
 import { gameFor } from '~/core/own/open';
 import { newOwnGame, type OwnGame } from '~/core/own/definition';
-import { ownGameId } from '~/core/own/game';
+import { ownGameId } from '~/core/own/ids';
 import { closeDatabase } from '~/data/db';
 import {
   addOwnGame,

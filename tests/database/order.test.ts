@@ -4,7 +4,7 @@ import { USUAL_PRINTING } from '~/core/pack/cost';
 import { PACK_ITEMS, PACK_SCOPES } from '~/core/pack/choices';
 import { CUTS, FINISHES, PAPERS } from '~/core/paper/sheet';
 import { LABEL_STOCKS } from '~/core/pack/stock';
-import { LANGUAGES } from '~/core/words/message';
+import { LANGUAGES } from '~/core/words/languages';
 import { closeDatabase } from '~/data/db';
 import { buildCopies, findKit, listCopies, saveKit } from '~/data/queries/kits';
 import { findSchool, type School } from '~/data/queries/people';

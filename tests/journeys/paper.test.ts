@@ -11,7 +11,7 @@ import { recipeOf, type KitPlan } from '~/core/kits/recipe';
 import type { PackItem } from '~/core/pack/choices';
 import { packSheets } from '~/core/pack/pack';
 import type { Finish, Paper, Sheet } from '~/core/paper/sheet';
-import type { Language } from '~/core/words/message';
+import type { Language } from '~/core/words/languages';
 import { fontFaces, measure } from '~/server/print/fonts';
 import { pdfOf } from '~/server/print/pdf';
 import { SheetFile } from '~/app/game/SheetView';

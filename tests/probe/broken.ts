@@ -1,7 +1,7 @@
 /** Things in the database that cannot be opened any more: none of them may take a list down. */
 import { sql } from 'drizzle-orm';
 import { newOwnGame } from '~/core/own/definition';
-import { ownGameId } from '~/core/own/game';
+import { ownGameId } from '~/core/own/ids';
 import { db } from '~/data/db';
 import { buildRun, copy, kit, kitVariant, ownGame, variant } from '~/data/schema';
 import type { Field, Row } from './field';

@@ -3,7 +3,7 @@ import type { RouteConfigEntry } from '@react-router/dev/routes';
 import routes from '~/app/routes';
 import { seeded, type Random } from '~/core/chance/random';
 import { newOwnGame } from '~/core/own/definition';
-import { ownGameId } from '~/core/own/game';
+import { ownGameId } from '~/core/own/ids';
 import { addOwnGame } from '~/data/queries/games';
 import { listVariants } from '~/data/queries/kits';
 import { listPeople } from '~/data/queries/people';

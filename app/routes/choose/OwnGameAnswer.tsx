@@ -1,5 +1,5 @@
 import { settle, startOf } from '~/core/games/kit/game';
-import { gameFor } from '~/core/own/open';
+import { madeGame } from '~/core/own/made';
 import { assume } from '~/core/games/kit/types';
 import { type OwnGame } from '~/core/own/definition';
 import { ownFaults } from '~/core/own/faults';
@@ -24,7 +24,7 @@ export function OwnGameAnswer({ own }: { own: OwnGame }) {
         <p>Nothing is reckoned yet. {problem}</p>
       </Margin>
     );
-  const game = gameFor({ gameId: 'own-draft', own: filled });
+  const game = madeGame(filled, 'own-draft');
   const reckoning = settle(game, startOf(game)).reckon(assume(own.ageBand));
   return (
     <>

@@ -1,16 +1,16 @@
 import { Feather, Scale, Sprout } from 'lucide-react';
-import { useMemo } from 'react';
+import { lazy, Suspense, useMemo } from 'react';
 import { data, redirect } from 'react-router';
 import { checkForm, type FieldErrors } from '~/core/check/check';
 import { readJson } from '~/core/check/keepable';
 import { check } from '~/core/games/kit/check';
-import { fitted, settle, type Game, type Variant } from '~/core/games/kit/game';
+import { faultsOf, settle, type Game } from '~/core/games/kit/game';
+import { fitted } from '~/core/games/kit/knobs';
 import { gameFor } from '~/core/own/open';
 import { AGE_BANDS, assume, SECONDS_PER_TURN, type AgeBand, type Params } from '~/core/games/kit/types';
 import { variantSchema } from '~/core/kits/forms';
 import { isClosed } from '~/core/own/closed';
-import { storedId } from '~/core/own/game';
-import { LANGUAGES } from '~/core/words/message';
+import { storedId } from '~/core/own/ids';
 import { ENGLISH, excerpt, nameOf, say, type Reading } from '~/core/words/reading';
 import { readingOf } from '~/core/words/readings';
 import { archiveVariant, createVariant, findVariant } from '~/data/queries/kits';
@@ -24,21 +24,20 @@ import { NumberBox, Pick } from '~/app/ui/fields';
 import { Knobs } from '~/app/game/Knobs';
 import { LengthRibbon } from '~/app/game/LengthRibbon';
 import { Notices, Said } from '~/app/ui/Notices';
-import { Faint, Heading, Row, Sheet, Stack, TableFrame, Workplace } from '~/app/ui/Page';
+import { Faint, Heading, Row, Sheet, Stack, Workplace } from '~/app/ui/Page';
 import { OnceAlive } from '~/app/ui/OnceAlive';
 import { PartsTable, Reckonings, roomOf } from '~/app/game/Reckonings';
-import { Rehearsal } from '~/app/game/Rehearsal';
 import { GameDrawing } from '~/app/game/SheetView';
-import { Solver } from '~/app/game/Solver';
-import { Trainer } from '~/app/game/Trainer';
 import { useRemembered } from '~/app/ui/remember';
+import { TellsIt, type ToldStep } from '~/app/game/Told';
+import { useLive } from '~/app/game/useLive';
 import { useReckoning } from '~/app/game/useReckoning';
 import { Weave } from '~/app/game/Weave';
 import { SaveVariant, type Setting } from './SaveVariant';
 import type { Route } from './+types/bench';
 
 export const meta: Route.MetaFunction = ({ loaderData }) => [
-  { title: `${loaderData ? nameOf(gameFor(loaderData.gameRef)) : 'Game'} · Fern Basket` },
+  { title: `${loaderData?.title ?? 'Game'} · Fern Basket` },
 ];
 
 /** The game of an address. A variant of a game of the school's own keeps the rules it was saved with. */
@@ -63,12 +62,36 @@ export async function loader({ request, params }: Route.LoaderArgs) {
   return {
     first,
     gameRef,
+    ...shownFirst(game, start.params),
     chosen: variant?.id ?? preset?.id ?? '',
     variantId: variant?.id,
     name: variant?.name ?? '',
     ageBand,
     params: start.params,
-    readings: [ENGLISH, excerpt(readingOf('es'), game.words)],
+  };
+}
+
+/** The languages of a bench. */
+const readingsOf = (game: Game): Reading[] => [ENGLISH, excerpt(readingOf('es'), game.words)];
+
+/** What a bench shows of a game and of its setting before the game itself has come. */
+function shownFirst(game: Game, params: Params) {
+  const { drawing, knobs, presets } = game;
+  const readings = readingsOf(game);
+  const errors = faultsOf(game, params);
+  const variant = Object.keys(errors).length ? undefined : settle(game, params);
+  return {
+    title: nameOf(game),
+    drawing,
+    knobs,
+    presets: presets.map(({ id, name, tradition }) => ({ id, name, tradition })),
+    readings,
+    errors,
+    goal: variant && say(ENGLISH, game.words, 'goal', variant.about()),
+    told: (variant?.steps() ?? []).map(({ id, args }): ToldStep => ({
+      id,
+      texts: readings.map((reading) => say(reading, game.words, id, args)),
+    })),
   };
 }
 
@@ -118,6 +141,9 @@ export async function action({ request, params }: Route.ActionArgs) {
   throw redirect(`/choose/${params.gameId}?variant=${saved.id}&saved=1`);
 }
 
+const Goal = lazy(() => import('~/app/game/Goal'));
+const Played = lazy(() => import('~/app/game/Played'));
+
 export default function BenchPage({ loaderData }: Route.ComponentProps) {
   // A bench of its own for each game, preset and variant: what was turned on one does not leak into another.
   return <Bench key={`${loaderData.gameRef.gameId} ${loaderData.chosen}`} {...loaderData} />;
@@ -131,7 +157,7 @@ function Bench({
   readings,
   ...start
 }: Route.ComponentProps['loaderData']) {
-  const game = gameFor(gameRef);
+  const live = useLive([gameRef]).get(gameRef.gameId);
   const { gameId } = gameRef;
   const initial: Setting = {
     params: start.params,
@@ -145,7 +171,7 @@ function Bench({
     forget,
     restored,
   } = useRemembered<Setting>(`bench ${gameId} ${chosen}`, initial, (kept) => ({
-    params: fitted(game, kept.params, start.params),
+    params: fitted(start.knobs, kept.params, start.params),
     ageBand: Object.hasOwn(AGE_BANDS, kept.ageBand) ? kept.ageBand : initial.ageBand,
     secondsPerTurn: kept.secondsPerTurn > 0 ? kept.secondsPerTurn : initial.secondsPerTurn,
     name: typeof kept.name === 'string' ? kept.name : initial.name,
@@ -156,14 +182,15 @@ function Bench({
     gameRef,
     params,
     { ageBand, secondsPerTurn },
-    {
-      params: start.params,
-      ageBand: start.ageBand,
-      reckoning: first,
-    },
+    { params: start.params, ageBand: start.ageBand, reckoning: first, errors: start.errors },
+    live,
   );
   const { reckoning, errors } = reckoned;
-  const variant = useMemo(() => (reckoning ? settle(game, params) : undefined), [game, params, reckoning]);
+  const variant = useMemo(
+    () =>
+      reckoning && live && Object.keys(live.faults(params)).length === 0 ? live.settle(params) : undefined,
+    [live, params, reckoning],
+  );
   const turn = (change: Params): void => set((old) => ({ ...old, params: { ...old.params, ...change } }));
   const reset = (): void => {
     set(initial);
@@ -171,12 +198,21 @@ function Bench({
   };
   const easier = reckoning?.ladder.easier;
   const harder = reckoning?.ladder.harder;
+  const told = <TellsIt languages={readings.map(({ language }) => language)} steps={start.told} />;
   const other = `/choose/compare?a=${encodeURIComponent(`set:${gameId}:${JSON.stringify(params)}`)}`;
   return (
     <Workplace>
       <Stack>
-        <Heading title={nameOf(game)} action={<GameDrawing shapes={game.drawing} width={120} />}>
-          {variant ? say(ENGLISH, game.words, 'goal', variant.about()) : 'This setting does not work yet.'}
+        <Heading title={start.title} action={<GameDrawing shapes={start.drawing} width={120} />}>
+          {!reckoning ? (
+            'This setting does not work yet.'
+          ) : variant ? (
+            <Suspense fallback={start.goal}>
+              <Goal variant={variant} />
+            </Suspense>
+          ) : (
+            start.goal
+          )}
         </Heading>
         {restored && (
           <Said
@@ -191,10 +227,10 @@ function Bench({
             You had turned knobs here before; they stand as you left them.
           </Said>
         )}
-        <Presets game={game} chosen={chosen} />
+        <Presets gameId={gameId} presets={start.presets} chosen={chosen} />
         <Sheet aria-label="Knobs">
           <Stack>
-            <Knobs knobs={game.knobs} params={params} errors={errors} onTurn={turn} />
+            <Knobs knobs={start.knobs} params={params} errors={errors} onTurn={turn} />
             <Row>
               <Button quiet isDisabled={!easier} onPress={() => easier && turn(easier.params)}>
                 <Feather size={18} aria-hidden /> Easier{easier && `: ${lower(easier.label)}`}
@@ -220,7 +256,7 @@ function Bench({
             {Object.values(errors).join(' ')} What you set is kept.
           </Said>
         )}
-        {reckoning && variant && (
+        {reckoning && (
           <>
             <Sheet aria-labelledby="length">
               <Stack $gap="0.7rem">
@@ -275,29 +311,13 @@ function Bench({
                 </Stack>
               </Sheet>
             </Row>
-            {game.solves && (
-              <Sheet aria-labelledby="solver">
-                <h2 id="solver">Try a layout</h2>
-                <OnceAlive height={300}>
-                  <Solver variant={variant} />
-                </OnceAlive>
-              </Sheet>
+            {variant ? (
+              <Suspense fallback={told}>
+                <Played variant={variant} readings={readings} />
+              </Suspense>
+            ) : (
+              told
             )}
-            {game.peeks && (
-              <Sheet aria-labelledby="trainer">
-                <h2 id="trainer">Show it on the screen</h2>
-                <Trainer variant={variant} readings={readings} />
-              </Sheet>
-            )}
-            <Sheet aria-labelledby="rehearse">
-              <h2 id="rehearse">Rehearse a play</h2>
-              <Rehearsal variant={variant} readings={readings} />
-            </Sheet>
-            <Sheet aria-labelledby="told">
-              <h2 id="told">How it is told</h2>
-              <Faint>Spanish is not yet checked by a fluent reader unless the words desk says so.</Faint>
-              <Told variant={variant} readings={readings} />
-            </Sheet>
           </>
         )}
       </Stack>
@@ -326,20 +346,28 @@ function Bench({
 const lower = (text: string): string => text.charAt(0).toLowerCase() + text.slice(1);
 
 /** The presets by the tradition they follow. */
-function Presets({ game, chosen }: { game: Game; chosen: string }) {
+function Presets({
+  gameId,
+  presets,
+  chosen,
+}: {
+  gameId: string;
+  presets: Route.ComponentProps['loaderData']['presets'];
+  chosen: string;
+}) {
   return (
     <Row $gap="0.5rem 1.6rem">
-      {[...new Set(game.presets.map((preset) => preset.tradition))].map((tradition) => (
+      {[...new Set(presets.map((preset) => preset.tradition))].map((tradition) => (
         <Stack key={tradition} $gap="0.3rem">
           {tradition && <strong>Where {tradition}</strong>}
           <Row $gap="0.4rem">
-            {game.presets
+            {presets
               .filter((preset) => preset.tradition === tradition)
               .map((preset) => (
                 <ButtonLink
                   key={preset.id}
                   quiet={preset.id !== chosen}
-                  href={`/choose/${game.id}?preset=${preset.id}`}
+                  href={`/choose/${gameId}?preset=${preset.id}`}
                   aria-label={[preset.name, tradition].filter(Boolean).join(', ')}
                 >
                   {preset.name}
@@ -351,29 +379,3 @@ function Presets({ game, chosen }: { game: Game; chosen: string }) {
     </Row>
   );
 }
-
-/** The steps side by side, the same step on the same line. */
-const Told = ({ variant, readings }: { variant: Variant; readings: readonly Reading[] }) => (
-  <TableFrame>
-    <table>
-      <thead>
-        <tr>
-          {readings.map(({ language }) => (
-            <th key={language}>{LANGUAGES[language].own}</th>
-          ))}
-        </tr>
-      </thead>
-      <tbody>
-        {variant.steps().map((step) => (
-          <tr key={step.id}>
-            {readings.map((reading) => (
-              <td key={reading.language} lang={reading.language}>
-                {say(reading, variant.game.words, step.id, step.args)}
-              </td>
-            ))}
-          </tr>
-        ))}
-      </tbody>
-    </table>
-  </TableFrame>
-);

@@ -14,7 +14,7 @@ import {
   type Reckoning,
 } from '~/core/games/kit/types';
 import { materialOf } from '~/core/materials/catalogue';
-import { ownGameId } from '~/core/own/game';
+import { ownGameId } from '~/core/own/ids';
 import { nameOf } from '~/core/words/reading';
 import { plain } from '~/core/words/numbers';
 import { listOwnGames } from '~/data/queries/games';
@@ -117,7 +117,11 @@ export async function loader({ request }: Route.LoaderArgs) {
   const firstOf = ({ ref, params, ageBand }: Side) =>
     reckoningOf({ ref, params, assumptions: assume(ageBand) });
   const firsts = await Promise.all([firstOf(a), firstOf(b)]);
-  return { sides: [a, b] as const, firsts, options: [...variants, ...options] };
+  const shown = ({ ref }: Side) => {
+    const { id, knobs, drawing, ...game } = gameFor(ref);
+    return { id, name: nameOf(game), knobs, drawing };
+  };
+  return { sides: [a, b] as const, games: [shown(a), shown(b)], firsts, options: [...variants, ...options] };
 }
 
 const Pair = styled.div`
@@ -164,7 +168,7 @@ function read(knob: Knob, value: ParamValue): string {
 }
 
 export default function Compare({ loaderData }: Route.ComponentProps) {
-  const { sides, firsts, options } = loaderData;
+  const { sides, games, firsts, options } = loaderData;
   const [a, b] = sides;
   const left = useReckoning(a.ref, a.params, assume(a.ageBand), { ...a, reckoning: firsts[0] }).reckoning!;
   const right = useReckoning(b.ref, b.params, assume(b.ageBand), { ...b, reckoning: firsts[1] }).reckoning!;
@@ -173,8 +177,7 @@ export default function Compare({ loaderData }: Route.ComponentProps) {
     void navigate(
       `/choose/compare?${keys.map((key, i) => `${'ab'[i]}=${encodeURIComponent(key)}`).join('&')}`,
     );
-  const games = [gameFor(a.ref), gameFor(b.ref)] as const;
-  const lines = linesOf(sides, [left, right]);
+  const lines = linesOf(sides, games, [left, right]);
   const differing = lines.filter(({ of }) => of[0] !== of[1]).length;
   return (
     <Wide>
@@ -197,12 +200,12 @@ export default function Compare({ loaderData }: Route.ComponentProps) {
                     options={
                       options.some((option) => option.value === side.key)
                         ? options
-                        : [{ value: side.key, label: `${nameOf(game)}: ${side.label}` }, ...options]
+                        : [{ value: side.key, label: `${game.name}: ${side.label}` }, ...options]
                     }
                   />
                   <Row style={{ alignItems: 'center', justifyContent: 'space-between' }}>
                     <div>
-                      <h2>{nameOf(game)}</h2>
+                      <h2>{game.name}</h2>
                       <Faint>
                         {side.label}, {AGE_BANDS[side.ageBand]}
                       </Faint>
@@ -272,16 +275,20 @@ export default function Compare({ loaderData }: Route.ComponentProps) {
 const NONE = '–';
 
 /** Line by line: settings, length, practice, room, figures and parts of both. */
-function linesOf(sides: readonly [Side, Side], reckonings: readonly [Reckoning, Reckoning]): Line[] {
+function linesOf(
+  sides: readonly [Side, Side],
+  games: readonly { knobs: readonly Knob[] }[],
+  reckonings: readonly [Reckoning, Reckoning],
+): Line[] {
   const both = (what: string, of: (reckoning: Reckoning) => string): Line => ({
     what,
     of: [of(reckonings[0]), of(reckonings[1])],
   });
   const union = (of: (i: 0 | 1) => string[]): string[] => [...new Set([...of(0), ...of(1)])];
-  const knobsOf = [gameFor(sides[0].ref).knobs, gameFor(sides[1].ref).knobs] as const;
-  const settings = union((i) => knobsOf[i].map((knob) => knob.title)).map((title): Line => {
+  const knobsOf = games.map(({ knobs }) => knobs);
+  const settings = union((i) => knobsOf[i]!.map((knob) => knob.title)).map((title): Line => {
     const value = (i: 0 | 1): string => {
-      const knob = knobsOf[i].find((one) => one.title === title);
+      const knob = knobsOf[i]!.find((one) => one.title === title);
       return knob ? read(knob, sides[i].params[knob.name]!) : NONE;
     };
     return { what: title, of: [value(0), value(1)] };

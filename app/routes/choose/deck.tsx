@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import { DECK, deckWithout, type Card } from '~/core/cards/deck';
 import { gameOf, SHELF } from '~/core/games/shelf';
-import { settle, type Game } from '~/core/games/kit/game';
+import { settle } from '~/core/games/kit/game';
 import type { DeckVerdict, Params } from '~/core/games/kit/types';
 import { nameOf } from '~/core/words/reading';
 import { count } from '~/core/words/numbers';
@@ -12,24 +12,50 @@ import { TickBox } from '~/app/ui/fields';
 import { MissingCards } from '~/app/game/Knobs';
 import { Faint, Heading, Row, Sheet, Stack, State, TableFrame, Wide, type Tone } from '~/app/ui/Page';
 import { useRemembered } from '~/app/ui/remember';
+import { useLive } from '~/app/game/useLive';
 import type { Route } from './+types/deck';
 
 export const meta: Route.MetaFunction = () => [{ title: 'Check a deck · Fern Basket' }];
 
 export async function loader({ request }: Route.LoaderArgs) {
   await requireRole(request, 'coordinator', 'helper');
-  const variants = (await listVariants())
+  const mine = (await listVariants())
     .filter(({ gameId, own }) => !own && gameOf(gameId).audits)
-    .map(({ id, gameId, name, params }) => ({ id, gameId, name, params }));
-  return { variants };
+    .map(({ id, gameId, name, params }): Audited => ({
+      key: id,
+      gameId,
+      game: nameOf(gameOf(gameId)),
+      name: `your variant “${name}”`,
+      params,
+      link: `/choose/${gameId}?variant=${id}`,
+      whole: settle(gameOf(gameId), params).audit(DECK),
+    }));
+  // The card games at every preset that uses the usual deck.
+  const presets = SHELF.filter((game) => game.audits).flatMap((game) =>
+    game.presets
+      .filter(({ params }) => params.source === undefined || params.source === 'cards')
+      .map(({ id, name, tradition, params }): Audited => ({
+        key: `${game.id} ${id}`,
+        gameId: game.id,
+        game: nameOf(game),
+        name: [name, tradition && `where ${tradition}`].filter(Boolean).join(', '),
+        params,
+        link: `/choose/${game.id}?preset=${id}`,
+        whole: settle(game, params).audit(DECK),
+      })),
+  );
+  return { mine, presets, gameIds: [...new Set(presets.map(({ gameId }) => gameId))] };
 }
 
 interface Audited {
   key: string;
-  game: Game;
+  gameId: string;
+  game: string;
   name: string;
   params: Params;
   link: string;
+  /** What a whole deck does to it. */
+  whole: DeckVerdict;
 }
 
 const WORDS: Record<DeckVerdict['verdict'], { tone: Tone; word: string }> = {
@@ -39,22 +65,6 @@ const WORDS: Record<DeckVerdict['verdict'], { tone: Tone; word: string }> = {
 };
 const ORDER: DeckVerdict['verdict'][] = ['plays', 'playsWithNote', 'doesNotPlay'];
 
-const cardGames = SHELF.filter((game) => game.audits);
-
-/** The card games at a parameter that uses the usual deck. */
-const presetRows = (): Audited[] =>
-  cardGames.flatMap((game) =>
-    game.presets
-      .filter(({ params }) => params.source === undefined || params.source === 'cards')
-      .map(({ id, name, tradition, params }) => ({
-        key: `${game.id} ${id}`,
-        game,
-        name: [name, tradition && `where ${tradition}`].filter(Boolean).join(', '),
-        params,
-        link: `/choose/${game.id}?preset=${id}`,
-      })),
-  );
-
 interface Decks {
   first: Card[];
   second: Card[];
@@ -63,6 +73,8 @@ interface Decks {
 const NO_DECKS: Decks = { first: [], second: [], two: false };
 
 export default function DeckAudit({ loaderData }: Route.ComponentProps) {
+  const { mine, presets, gameIds } = loaderData;
+  const live = useLive(gameIds.map((gameId) => ({ gameId })));
   const { value: decks, set } = useRemembered<Decks>('deck check', NO_DECKS, (kept) => ({
     first: DECK.filter((card) => kept.first?.includes(card)),
     second: DECK.filter((card) => kept.second?.includes(card)),
@@ -70,19 +82,11 @@ export default function DeckAudit({ loaderData }: Route.ComponentProps) {
   }));
   const [every, setEvery] = useState(false);
   const cards = [...deckWithout(decks.first), ...(decks.two ? deckWithout(decks.second) : [])];
-  const mine: Audited[] = loaderData.variants.map((variant) => ({
-    key: variant.id,
-    game: gameOf(variant.gameId),
-    name: `your variant “${variant.name}”`,
-    params: variant.params,
-    link: `/choose/${variant.gameId}?variant=${variant.id}`,
-  }));
   // One preset of each game is enough at a glance; the others wait behind a tick.
-  const presets = presetRows();
   const rows = [
     ...mine,
-    ...presets.filter((row, i) => every || presets.findIndex((one) => one.game === row.game) === i),
-  ].map((row) => ({ ...row, ...settle(row.game, row.params).audit(cards) }));
+    ...presets.filter((row, i) => every || presets.findIndex((one) => one.gameId === row.gameId) === i),
+  ].map((row) => ({ ...row, ...(live.get(row.gameId)?.settle(row.params).audit(cards) ?? row.whole) }));
   const plays = rows.filter((row) => row.verdict !== 'doesNotPlay').length;
   const lost = decks.first.filter((card) => decks.second.includes(card));
   return (
@@ -144,7 +148,7 @@ export default function DeckAudit({ loaderData }: Route.ComponentProps) {
                 .map((row) => (
                   <tr key={row.key}>
                     <td>
-                      <Link to={row.link}>{nameOf(row.game)}</Link>
+                      <Link to={row.link}>{row.game}</Link>
                       <Faint>{row.name}</Faint>
                     </td>
                     <td>

@@ -2,7 +2,7 @@ import { data, Form, redirect } from 'react-router';
 import type { FieldErrors } from '~/core/check/check';
 import type { OwnGame } from '~/core/own/definition';
 import { showable } from '~/core/own/check';
-import { ownGameId } from '~/core/own/game';
+import { ownGameId } from '~/core/own/ids';
 import { archiveOwnGame, findOwnGame } from '~/data/queries/games';
 import { changesOf, lateOf } from '~/server/changes';
 import { versionIn } from '~/server/forms';

@@ -1,5 +1,5 @@
 import { data, Form, Link, redirect, useNavigation } from 'react-router';
-import { ownGameId } from '~/core/own/game';
+import { ownGameId } from '~/core/own/ids';
 import { keepOwnGame, MOST_BYTES } from '~/server/games/own';
 import { requireRole } from '~/server/people/session';
 import { Button } from '~/app/ui/Button';

@@ -1,6 +1,6 @@
 import { data, redirect } from 'react-router';
 import { newOwnGame } from '~/core/own/definition';
-import { ownGameId } from '~/core/own/game';
+import { ownGameId } from '~/core/own/ids';
 import { keepOwnGame } from '~/server/games/own';
 import { requireRole } from '~/server/people/session';
 import { OwnGameForm } from './OwnGameForm';

@@ -11,12 +11,11 @@ import {
   type Wish,
 } from '~/core/games/shelf/catalogue';
 import { SKILLS } from '~/core/games/kit/skills';
-import type { Game } from '~/core/games/kit/game';
 import { AGE_BANDS, GAME_FAMILIES, PLACES, type GameFamily } from '~/core/games/kit/types';
 import { materialOf } from '~/core/materials/catalogue';
 import { isClosed } from '~/core/own/closed';
-import { ownGameId, storedId } from '~/core/own/game';
-import { ENGLISH, nameOf, say } from '~/core/words/reading';
+import { ownGameId, storedId } from '~/core/own/ids';
+import { nameOf, say, ENGLISH } from '~/core/words/reading';
 import { count } from '~/core/words/numbers';
 import { listOwnGames, materialsAtHand } from '~/data/queries/games';
 import { listVariants } from '~/data/queries/kits';
@@ -39,7 +38,13 @@ export async function loader({ request }: Route.LoaderArgs) {
     gameId: ownGameId(id),
     own: definition,
   }));
-  const entries = [...(await shelfEntries()), ...(await Promise.all(own.map(ownEntry)))];
+  // What cannot be opened is never hidden by a wish: somebody should look after it.
+  const shut = own
+    .map(gameFor)
+    .filter(isClosed)
+    .map((game) => ({ gameId: game.id, name: nameOf(game), why: say(ENGLISH, game.words, 'goal') }));
+  const open = own.filter(({ gameId }) => !shut.some((one) => one.gameId === gameId));
+  const entries = [...(await shelfEntries()), ...(await Promise.all(open.map(ownEntry)))];
   const variants = (await listVariants()).map(({ id, gameId, name, ageBand, own: definition }) => ({
     id,
     gameId,
@@ -47,7 +52,7 @@ export async function loader({ request }: Route.LoaderArgs) {
     ageBand,
     game: nameOf(gameFor({ gameId, own: definition })),
   }));
-  return { entries, own, variants, atHand: await materialsAtHand() };
+  return { entries, shut, variants, atHand: await materialsAtHand() };
 }
 
 const Plank = styled.section`
@@ -146,7 +151,7 @@ const MINUTES = [5, 8, 10, 15, 20];
 const any = (label: string) => ({ value: '', label });
 
 export default function Shelf({ loaderData }: Route.ComponentProps) {
-  const { entries, own, variants, atHand } = loaderData;
+  const { entries, shut, variants, atHand } = loaderData;
   // What was wished for is still there when she comes back from a bench.
   const { value: kept, set: keep } = useRemembered<Wish>('shelf', ANYTHING, (found) => ({
     ...ANYTHING,
@@ -163,10 +168,6 @@ export default function Shelf({ loaderData }: Route.ComponentProps) {
   const found = entries
     .map((entry) => ({ entry, presets: meeting(entry, wish, atHand) }))
     .filter(({ presets }) => presets.length > 0);
-  // What cannot be opened is never hidden by a wish: somebody should look after it.
-  const shut = own.filter((ref) => isClosed(gameFor(ref)));
-  const gameOf = (entry: ShelfEntry): Game =>
-    gameFor(own.find((ref) => ref.gameId === entry.gameId) ?? { gameId: entry.gameId });
   const narrowed = JSON.stringify(wish) !== JSON.stringify(ANYTHING);
   const first = found[0];
   return (
@@ -287,9 +288,7 @@ export default function Shelf({ loaderData }: Route.ComponentProps) {
           </Empty>
         )}
         {(Object.keys(GAME_FAMILIES) as GameFamily[]).map((family) => {
-          const here = found.filter(
-            ({ entry }) => gameOf(entry).family === family && !isClosed(gameOf(entry)),
-          );
+          const here = found.filter(({ entry }) => entry.family === family);
           return (
             here.length > 0 && (
               <Plank key={family} aria-labelledby={family}>
@@ -298,7 +297,7 @@ export default function Shelf({ loaderData }: Route.ComponentProps) {
                   {here.map(({ entry, presets }) => (
                     <OnShelf
                       key={entry.gameId}
-                      game={gameOf(entry)}
+                      entry={entry}
                       preset={presets[0]!}
                       lacks={wish.atHand || atHand.length === 0 ? [] : lacking(presets[0]!, atHand)}
                     />
@@ -311,15 +310,11 @@ export default function Shelf({ loaderData }: Route.ComponentProps) {
         {shut.length > 0 && (
           <Said kind="mind" word="Cannot be opened">
             <ul>
-              {shut.map((ref) => {
-                const game = gameFor(ref);
-                return (
-                  <li key={ref.gameId}>
-                    <Link to={`/choose/own/${storedId(ref.gameId)}`}>{nameOf(game)}</Link>:{' '}
-                    {say(ENGLISH, game.words, 'goal')}
-                  </li>
-                );
-              })}
+              {shut.map(({ gameId, name, why }) => (
+                <li key={gameId}>
+                  <Link to={`/choose/own/${storedId(gameId)}`}>{name}</Link>: {why}
+                </li>
+              ))}
             </ul>
           </Said>
         )}
@@ -352,19 +347,27 @@ export default function Shelf({ loaderData }: Route.ComponentProps) {
 }
 
 /** A game as it stands on its plank, with its minutes and skills as computed for the preset that was asked for. */
-const OnShelf = ({ game, preset, lacks }: { game: Game; preset: PresetEntry; lacks: string[] }) => (
+const OnShelf = ({
+  entry: { gameId, name, drawing },
+  preset,
+  lacks,
+}: {
+  entry: ShelfEntry;
+  preset: PresetEntry;
+  lacks: string[];
+}) => (
   <Standing>
     <Link
-      to={`/choose/${game.id}?preset=${preset.id}`}
-      aria-labelledby={`${game.id}-name`}
-      aria-describedby={`${game.id}-about`}
+      to={`/choose/${gameId}?preset=${preset.id}`}
+      aria-labelledby={`${gameId}-name`}
+      aria-describedby={`${gameId}-about`}
     >
       <span className="thing">
-        <GameDrawing shapes={game.drawing} width={150} />
+        <GameDrawing shapes={drawing} width={150} />
       </span>
       <span className="label">
-        <strong id={`${game.id}-name`}>{nameOf(game)}</strong>
-        <span id={`${game.id}-about`}>
+        <strong id={`${gameId}-name`}>{name}</strong>
+        <span id={`${gameId}-about`}>
           {count(preset.minutes, 'minute')}, {AGE_BANDS[preset.ageBand]}
           <br />
           {preset.skills.slice(0, 2).join(', ')}

@@ -1,4 +1,4 @@
-import type { GameRef } from '~/core/own/open';
+import type { GameRef } from '~/core/own/made';
 import { Form, useNavigation } from 'react-router';
 import type { FieldErrors } from '~/core/check/check';
 import { AGE_BANDS, type AgeBand, type Params } from '~/core/games/kit/types';

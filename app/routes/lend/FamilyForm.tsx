@@ -2,7 +2,7 @@ import type { ReactNode } from 'react';
 import { Form, useNavigation } from 'react-router';
 import type { FieldErrors } from '~/core/check/check';
 import type { FamilyFields } from '~/core/lending/families';
-import { LANGUAGES } from '~/core/words/message';
+import { LANGUAGES } from '~/core/words/languages';
 import { Button } from '~/app/ui/Button';
 import { plainValue, type FieldWords } from '~/app/ui/Changes';
 import { Choice, TextBox, TickBox } from '~/app/ui/fields';

@@ -4,7 +4,7 @@ import { hasSmallParts } from '~/core/kits/recipe';
 import { materialOf } from '~/core/materials/catalogue';
 import { daysAfter, daysBetween, dueState, dueWords, LOAN_DAYS, showDay } from '~/core/lending/due';
 import { readTag, showTag } from '~/core/kits/tag';
-import { LANGUAGES } from '~/core/words/message';
+import { LANGUAGES } from '~/core/words/languages';
 import { count } from '~/core/words/numbers';
 import { findFamily } from '~/data/queries/families';
 import { findCopy, listCopies } from '~/data/queries/kits';

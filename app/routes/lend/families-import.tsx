@@ -1,6 +1,6 @@
 import { data, Form, redirect, useNavigation } from 'react-router';
 import { count } from '~/core/words/numbers';
-import { LANGUAGES } from '~/core/words/message';
+import { LANGUAGES } from '~/core/words/languages';
 import { importFamilies, listFamilies } from '~/data/queries/families';
 import { MAX_CSV_BYTES, type ReadRow } from '~/server/families/csv';
 import { requireRole } from '~/server/people/session';

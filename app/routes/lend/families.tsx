@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { findByText } from '~/core/lending/families';
 import { showTag } from '~/core/kits/tag';
-import { LANGUAGES } from '~/core/words/message';
+import { LANGUAGES } from '~/core/words/languages';
 import { count } from '~/core/words/numbers';
 import { listFamilies } from '~/data/queries/families';
 import { requireRole } from '~/server/people/session';

@@ -2,7 +2,7 @@ import { Form, Link, data } from 'react-router';
 import { materialOf } from '~/core/materials/catalogue';
 import { daysAfter, showDay } from '~/core/lending/due';
 import { showTag } from '~/core/kits/tag';
-import { LANGUAGES } from '~/core/words/message';
+import { LANGUAGES } from '~/core/words/languages';
 import { listShortages, mend, undoMend } from '~/data/queries/counts';
 import { answeredSince, reachSince } from '~/data/queries/reach';
 import { isId } from '~/server/ids';

@@ -1,7 +1,7 @@
 import { data, Form, redirect, useNavigation } from 'react-router';
 import { checkForm } from '~/core/check/check';
 import { setUpSchema } from '~/core/lending/school';
-import { LANGUAGES, type Language } from '~/core/words/message';
+import { LANGUAGES, type Language } from '~/core/words/languages';
 import { findSchool, setUpSchool } from '~/data/queries/people';
 import { hashPassword } from '~/server/people/password';
 import { signIn } from '~/server/people/session';

@@ -1,16 +1,16 @@
 import type { ReactNode } from 'react';
 import styled from 'styled-components';
 import { FAMILY_WORDS, type FamilyMessage } from '~/core/words/family';
-import { LANGUAGES, WORDED, type Args, type Worded } from '~/core/words/message';
-import { say } from '~/core/words/reading';
-import { readingOf } from '~/core/words/readings';
+import type { Args } from '~/core/words/message';
+import { LANGUAGES, WORDED } from '~/core/words/languages';
+import { say, type Reading } from '~/core/words/reading';
 import { color, cut } from '~/app/ui/theme';
 
-/** Words of the family pages in one language. */
+/** Words of the family pages in one reading. */
 export const familyWords =
-  (language: Worded) =>
+  (reading: Reading) =>
   (id: FamilyMessage, args?: Args): string =>
-    say(readingOf(language), FAMILY_WORDS, id, args);
+    say(reading, FAMILY_WORDS, id, args);
 
 const Frame = styled.div`
   max-width: 40rem;
@@ -55,25 +55,29 @@ const Top = styled.header`
 
 /** The frame of a family page: a leaf, the languages, and the page. Plain links and forms; no script is needed. */
 export const FamilyFrame = ({
-  language,
+  reading,
   path,
   children,
 }: {
-  language: Worded;
+  reading: Reading;
   path: string;
   children: ReactNode;
 }) => (
-  <Frame lang={language} dir={LANGUAGES[language].direction}>
+  <Frame lang={reading.language} dir={LANGUAGES[reading.language].direction}>
     <Top>
       <svg width="44" height="40" viewBox="0 0 44 40" aria-hidden>
         <path d="M6 34C3 15 15 4 39 4c2 19-11 34-29 30" fill={color.fern} />
         <path d="M6 36C14 25 22 16 33 10" stroke={color.paper} strokeWidth="2" fill="none" />
       </svg>
-      <nav aria-label={familyWords(language)('language')}>
+      <nav aria-label={familyWords(reading)('language')}>
         <ul>
           {WORDED.map((one) => (
             <li key={one}>
-              <a href={`${path}?lang=${one}`} lang={one} aria-current={one === language ? 'true' : undefined}>
+              <a
+                href={`${path}?lang=${one}`}
+                lang={one}
+                aria-current={one === reading.language ? 'true' : undefined}
+              >
                 {LANGUAGES[one].own}
               </a>
             </li>

@@ -9,7 +9,7 @@ import { addAnswer } from '~/data/queries/listening';
 import { today } from '~/server/today';
 import { mayAnswerNow } from '~/server/limits';
 import { isId } from '~/server/ids';
-import { familyPage, mayStillAnswer } from '~/server/play';
+import { familyPage, mayStillAnswer, familyReading } from '~/server/play';
 import { color, cut } from '~/app/ui/theme';
 import type { PageHandle } from '~/app/root';
 import { familyButton, FamilyFrame, FamilyNote, familyWords } from './FamilyPage';
@@ -36,22 +36,28 @@ const TEXTS = [
 export async function loader({ request, params, context }: Route.LoaderArgs) {
   const page = await familyPage(request, params.linkKey, context.clientAddress);
   const { language } = page;
+  const reading = familyReading(language);
   const path = `/p/${params.linkKey}`;
   if (page.refused)
-    return data({ state: 'refused' as const, language, path, why: page.refused }, { status: page.status });
+    return data(
+      { state: 'refused' as const, language, reading, path, why: page.refused },
+      { status: page.status },
+    );
   const { headers } = page;
-  if (new URL(request.url).searchParams.has('sent')) return data({ state: 'sent' as const, language, path });
+  if (new URL(request.url).searchParams.has('sent'))
+    return data({ state: 'sent' as const, language, reading, path });
   if (!page.loanId)
     return data(
       {
         state: 'refused' as const,
         language,
+        reading,
         path,
         why: page.others ? ('others' as const) : ('notOut' as const),
       },
       { status: 403, headers },
     );
-  return data({ state: 'open' as const, language, path, loanId: page.loanId }, { headers });
+  return data({ state: 'open' as const, language, reading, path, loanId: page.loanId }, { headers });
 }
 
 /** Which message tells what is wrong with a field, in the family's own language. */
@@ -167,8 +173,8 @@ const Back = styled.p`
 `;
 
 export default function Answer({ loaderData, actionData }: Route.ComponentProps) {
-  const { language, path } = loaderData;
-  const words = familyWords(language);
+  const { language, reading, path } = loaderData;
+  const words = familyWords(reading);
   const back = (
     <Back>
       <a href={`${path}?lang=${language}`}>{words('backToGame')}</a>
@@ -176,7 +182,7 @@ export default function Answer({ loaderData, actionData }: Route.ComponentProps)
   );
   if (loaderData.state === 'sent') {
     return (
-      <FamilyFrame language={language} path={`${path}`}>
+      <FamilyFrame reading={reading} path={`${path}`}>
         <h1>{words('thanks')}</h1>
         <p role="status">{words('thanksWhy')}</p>
         {back}
@@ -186,7 +192,7 @@ export default function Answer({ loaderData, actionData }: Route.ComponentProps)
   // What was written stays in sight, also when it cannot be sent any more.
   if (loaderData.state === 'refused' && !actionData) {
     return (
-      <FamilyFrame language={language} path={path}>
+      <FamilyFrame reading={reading} path={path}>
         <h1>{words('tell')}</h1>
         <FamilyNote>{words(`refuse.${loaderData.why}`)}</FamilyNote>
         {back}
@@ -199,7 +205,7 @@ export default function Answer({ loaderData, actionData }: Route.ComponentProps)
     return found && words(found.id, found.args);
   };
   return (
-    <FamilyFrame language={language} path={`${path}/answer`}>
+    <FamilyFrame reading={reading} path={`${path}/answer`}>
       <h1>{words('tell')}</h1>
       <p>{words('tellWhy')}</p>
       <FormFrame method="post" action={`${path}/answer?lang=${language}`}>

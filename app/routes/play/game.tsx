@@ -7,7 +7,7 @@ import type { FamilyMessage } from '~/core/words/family';
 import { nameOf, say } from '~/core/words/reading';
 import { readingOf } from '~/core/words/readings';
 import { checkedLanguages } from '~/data/queries/words';
-import { familyPage } from '~/server/play';
+import { familyPage, familyReading } from '~/server/play';
 import { recipeOf } from '~/server/threads';
 import { color } from '~/app/ui/theme';
 import type { PageHandle } from '~/app/root';
@@ -31,12 +31,17 @@ export async function loader({ request, params, context }: Route.LoaderArgs) {
   const page = await familyPage(request, params.linkKey, context.clientAddress);
   const { language } = page;
   const path = `/p/${params.linkKey}`;
-  if (page.refused) return data({ language, path, refused: page.refused }, { status: page.status });
+  if (page.refused)
+    return data(
+      { language, reading: familyReading(language), path, refused: page.refused },
+      { status: page.status },
+    );
   const recipe = await recipeOf(page.copy.plan);
   const checked = await checkedLanguages(recipe.variants.map(({ variant }) => open(variant).game));
   const reading = readingOf(language);
   const shown = {
     language,
+    reading: familyReading(language),
     path,
     others: page.others,
     mayAnswer: page.loanId !== undefined,
@@ -131,11 +136,11 @@ const Answer = styled.a`
 `;
 
 export default function Game({ loaderData }: Route.ComponentProps) {
-  const { language, path } = loaderData;
-  const words = familyWords(language);
+  const { language, reading, path } = loaderData;
+  const words = familyWords(reading);
   if ('refused' in loaderData) {
     return (
-      <FamilyFrame language={language} path={path}>
+      <FamilyFrame reading={reading} path={path}>
         <h1>Fern Basket</h1>
         <FamilyNote>{words(`refuse.${loaderData.refused}`)}</FamilyNote>
       </FamilyFrame>
@@ -143,7 +148,7 @@ export default function Game({ loaderData }: Route.ComponentProps) {
   }
   const { games, parts, mayAnswer, others } = loaderData;
   return (
-    <FamilyFrame language={language} path={path}>
+    <FamilyFrame reading={reading} path={path}>
       {games.map((game) => (
         <article key={game.name + game.goal}>
           <h1>{game.name}</h1>

@@ -6,7 +6,7 @@ import { LABEL_STOCKS, labelStockSchema, type LabelOrder } from '~/core/pack/sto
 import { PACK_ITEMS, PACK_SCOPES, type PackItem, type PackScope } from '~/core/pack/choices';
 import type { PieceChoice } from '~/core/pack/pack';
 import { CUTS, FINISHES, PAPERS, type Cuts, type Finish, type Lost, type Paper } from '~/core/paper/sheet';
-import { LANGUAGES, type Language } from '~/core/words/message';
+import { LANGUAGES, type Language } from '~/core/words/languages';
 import { Choice, Pick, TextBox, TickBox } from '~/app/ui/fields';
 import { Faint, Row, Stack } from '~/app/ui/Page';
 

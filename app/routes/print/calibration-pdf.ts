@@ -1,6 +1,6 @@
 import { calibrationSheets } from '~/core/paper/calibration';
 import { PAPERS, type Paper } from '~/core/paper/sheet';
-import { LANGUAGES, type Language } from '~/core/words/message';
+import { LANGUAGES, type Language } from '~/core/words/languages';
 import { readingOf } from '~/core/words/readings';
 import { findSchool } from '~/data/queries/people';
 import { requireRole } from '~/server/people/session';

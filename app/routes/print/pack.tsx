@@ -1,7 +1,7 @@
 import { useRef, type FormEvent } from 'react';
 import { data, Form, Link, redirect, useNavigation, useSubmit } from 'react-router';
 import { showTag } from '~/core/kits/tag';
-import { LANGUAGES } from '~/core/words/message';
+import { LANGUAGES } from '~/core/words/languages';
 import { count } from '~/core/words/numbers';
 import { listCopies, markPrinted } from '~/data/queries/kits';
 import { findSchool, schoolMark, schoolPrinting, schoolVersions, setSchoolMark } from '~/data/queries/people';

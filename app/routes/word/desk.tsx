@@ -2,8 +2,8 @@ import { data, Form, useNavigation } from 'react-router';
 import styled from 'styled-components';
 import { gameFor } from '~/core/own/open';
 import { exampleArgs } from '~/core/games/kit/examples';
-import { LANGUAGES, WORDED, type Worded } from '~/core/words/message';
-import { ENGLISH, excerpt, linesOf, nameOf, say } from '~/core/words/reading';
+import { LANGUAGES, WORDED, type Worded } from '~/core/words/languages';
+import { ENGLISH, linesOf, nameOf, say } from '~/core/words/reading';
 import { readingOf } from '~/core/words/readings';
 import { visible } from '~/core/check/keepable';
 import { lineChecks, saveLineWords } from '~/data/queries/words';
@@ -30,9 +30,16 @@ export async function loader({ request, params }: Route.LoaderArgs) {
   await requireRole(request, 'coordinator', 'reader');
   const gameRef = await requireGame(params.gameId);
   const game = gameFor(gameRef);
+  const target = languageIn(request);
+  const args = exampleArgs(game);
   return {
-    gameRef,
-    reading: excerpt(readingOf(languageIn(request)), game.words),
+    title: nameOf(game),
+    target,
+    lines: Object.keys(game.words.en).map((id) => ({
+      id,
+      english: say(ENGLISH, game.words, id, args[id]),
+      said: say(readingOf(target), game.words, id, args[id]),
+    })),
     checks: await lineChecks(game),
     changes: await changesOf('wording', gameRef.gameId),
   };
@@ -103,12 +110,8 @@ const LINES: FieldWords = {
 };
 
 export default function Desk({ loaderData, actionData }: Route.ComponentProps) {
-  const { gameRef, reading, checks } = loaderData;
-  const target = reading.language;
+  const { title, target, lines, checks } = loaderData;
   const busy = useNavigation().state !== 'idle';
-  const game = gameFor(gameRef);
-  const args = exampleArgs(game);
-  const title = nameOf(game);
   return (
     <Wide>
       <Form method="post">
@@ -132,7 +135,7 @@ export default function Desk({ loaderData, actionData }: Route.ComponentProps) {
               <ul>
                 {actionData.clashes.map(({ messageId, by, mine, theirs }) => (
                   <li key={messageId}>
-                    Line {Object.keys(game.words.en).indexOf(messageId) + 1}: {by} says {verdictWords(theirs)}
+                    Line {lines.findIndex(({ id }) => id === messageId) + 1}: {by} says {verdictWords(theirs)}
                     ; you said {verdictWords(mine)}.
                   </li>
                 ))}
@@ -147,17 +150,16 @@ export default function Desk({ loaderData, actionData }: Route.ComponentProps) {
             </Said>
           )}
           <Lines>
-            {Object.keys(game.words.en).map((id, line) => {
+            {lines.map(({ id, english, said }, line) => {
               const check = checks[lineKey(id, target)];
               const had = `${check?.right ? 1 : 0} ${check?.note ?? ''}`;
-              const values = args[id];
               return (
                 <li key={`${id} ${had}`}>
                   <input type="hidden" name={`had ${id}`} value={had} />
                   <span className="number">{line + 1}</span>
-                  <p lang="en">{say(ENGLISH, game.words, id, values)}</p>
+                  <p lang="en">{english}</p>
                   <p lang={target} dir={LANGUAGES[target].direction}>
-                    {say(reading, game.words, id, values)}
+                    {said}
                   </p>
                   <div className="verdict">
                     <TickBox name={`right ${id}`} value="yes" defaultSelected={check?.right ?? false}>

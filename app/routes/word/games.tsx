@@ -1,5 +1,5 @@
 import { Link } from 'react-router';
-import { LANGUAGES } from '~/core/words/message';
+import { LANGUAGES } from '~/core/words/languages';
 import { count } from '~/core/words/numbers';
 import { uncheckedLines } from '~/data/queries/words';
 import { requireRole } from '~/server/people/session';

@@ -3,7 +3,7 @@
  * knobs and the ids of its lines from its English words, and checks everything else by them. Nobody reckons, plays or
  * prints a game with bare parameters: they pass `settle`, `complete` or `check` first, which give a `Variant`.
  */
-import { Type, type Static, type TObject, type TSchema } from '@sinclair/typebox';
+import { Object as Fields, type Static, type TObject, type TSchema } from '@sinclair/typebox';
 import type { Card } from '~/core/cards/deck';
 import type { Random } from '~/core/chance/random';
 import { QUICK, type Effort, type Outcome } from '~/core/chance/simulate';
@@ -127,7 +127,7 @@ export function game<const K extends Knobs, const M extends GameWords>(
 ): Game {
   const { knobs, ...definition } = parts as unknown as { knobs: Knobs } & Definition<Params, GameWords>;
   const { words, family, traits, drawing, when, presets } = definition;
-  const schema = Type.Object(knobs, { additionalProperties: false });
+  const schema = Fields(knobs, { additionalProperties: false });
   const defaults = Object.fromEntries(
     Object.entries(knobs).map(([name, knob]) => [name, knob.default as Params[string]]),
   );
@@ -162,15 +162,6 @@ export function faultsOf(game: Game, params: Params): FieldErrors {
   if (Object.keys(errors).length) return errors;
   return (DEFINITIONS.get(game)!.faults?.(params) as FieldErrors | undefined) ?? {};
 }
-
-/** Parameters of unknown age, knob by knob: those that fit stand, the others as they are set otherwise. */
-export const fitted = (game: Game, kept: unknown, otherwise: Params): Params =>
-  Object.fromEntries(
-    game.knobs.map((knob) => {
-      const value = (kept as Params | null | undefined)?.[knob.name];
-      return [knob.name, suits(knob, value) ? value! : otherwise[knob.name]!];
-    }),
-  );
 
 /** The game with these parameters. Throws RangeError when they do not fit it. */
 export function settle(game: Game, params: Params): Variant {

@@ -1,12 +1,13 @@
 /** Knobs that only games have, and how a bench reads the knobs of a game. */
-import { Type, type TObject, type TSchema } from '@sinclair/typebox';
+import { Unsafe, type TObject, type TSchema } from '@sinclair/typebox';
 import { DECK } from '~/core/cards/deck';
 import { SIGNS, type Sign } from '~/core/cards/facts';
 import { SomeOf, type About } from '~/core/check/schema';
+import type { Params } from './types';
 
 /** Cards of the usual deck, each at most once. */
 export const Cards = (about: About) =>
-  Type.Unsafe<string[]>({
+  Unsafe<string[]>({
     type: 'array',
     items: { type: 'string', enum: DECK, title: about.title, cards: true },
     uniqueItems: true,
@@ -138,3 +139,12 @@ export function suits(knob: Knob, value: unknown): boolean {
       return hasOnly(value, ['w', 'h'], (item) => isWhole(item, knob.min, knob.max));
   }
 }
+
+/** Parameters of unknown age, knob by knob: those that fit stand, the others as they are set otherwise. */
+export const fitted = (knobs: readonly Knob[], kept: unknown, otherwise: Params): Params =>
+  Object.fromEntries(
+    knobs.map((knob) => {
+      const value = (kept as Params | null | undefined)?.[knob.name];
+      return [knob.name, suits(knob, value) ? value! : otherwise[knob.name]!];
+    }),
+  );

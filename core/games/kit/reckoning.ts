@@ -3,17 +3,18 @@ import { entries, mean, quantile, type Pmf } from '~/core/chance/pmf';
 import type { Estimate, Simulated } from '~/core/chance/simulate';
 import { CHOKE_TUBE_MM, fitsChokeTube, materialOf, type MaterialId } from '~/core/materials/catalogue';
 import { skillsOf } from './skills';
-import type {
-  Assumptions,
-  Figure,
-  Ladder,
-  Length,
-  Notice,
-  Params,
-  PartNeed,
-  Practised,
-  Reckoning,
-  Space,
+import {
+  CHANCE,
+  type Assumptions,
+  type Figure,
+  type Ladder,
+  type Length,
+  type Notice,
+  type Params,
+  type PartNeed,
+  type Practised,
+  type Reckoning,
+  type Space,
 } from './types';
 
 /** A figure with the sentence that says where it comes from. */
@@ -25,9 +26,6 @@ export const figure = (
   reason: string,
   error?: number,
 ): Figure => ({ name, label, value, unit, reason, ...(error === undefined ? {} : { error }) });
-
-/** The unit of chances: they stand as 0 to 1 in the reckoning, and are read in hundredths. */
-export const CHANCE = 'of 1';
 
 /** A chance as a figure. */
 export const chanceFigure = (

@@ -60,6 +60,9 @@ export interface Traits {
   noReading?: boolean;
 }
 
+/** The unit of chances: they stand as 0 to 1 in the reckoning, and are read in hundredths. */
+export const CHANCE = 'of 1';
+
 /** A figure as the margin shows it. */
 export interface Figure {
   /** Name under which it stands in the reckoning's JSON. */

@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { materials } from '~/core/materials/catalogue';
 import { gameOf, SHELF } from '.';
-import { ANYTHING, entryOf, lacking, meeting, type Wish } from './catalogue';
+import { ANYTHING, lacking, meeting, type Wish } from './catalogue';
+import { entryOf } from './entry';
 import { SKILLS } from '~/core/games/kit/skills';
 
 const entries = SHELF.map(entryOf);

@@ -1,12 +1,8 @@
 /** What the shelf says of each game before it is opened, preset by preset; and what narrows it. */
-import { materialOf } from '~/core/materials/catalogue';
-import { QUICK } from '~/core/chance/simulate';
+import type { Shape } from '~/core/paper/sheet';
 import { searchable } from '~/core/words/search';
 import type { Skill } from '~/core/games/kit/skills';
-import { settle, type Game } from '~/core/games/kit/game';
-import { assume, type AgeBand, type Place, type Traits } from '~/core/games/kit/types';
-import { nameOf } from '~/core/words/reading';
-import { readingOf } from '~/core/words/readings';
+import type { AgeBand, GameFamily, Place, Traits } from '~/core/games/kit/types';
 
 export interface PresetEntry {
   id: string;
@@ -23,33 +19,13 @@ export interface PresetEntry {
 }
 export interface ShelfEntry {
   gameId: string;
+  family: GameFamily;
+  name: string;
+  /** In every language in which it can be looked for. */
   names: string[];
+  drawing: readonly Shape[];
   traits: Traits;
   presets: PresetEntry[];
-}
-
-/** Everything the shelf shows of a game, as computed for each of its presets. */
-export function entryOf(game: Game): ShelfEntry {
-  return {
-    gameId: game.id,
-    names: [nameOf(game), nameOf(game, readingOf('es'))],
-    traits: game.traits,
-    presets: game.presets.map(({ id, name, tradition, ageBand, params }) => {
-      const reckoning = settle(game, params).reckon(assume(ageBand), { ...QUICK, plays: 60 });
-      return {
-        id,
-        name,
-        tradition,
-        ageBand,
-        minutes: reckoning.length.minutes.mean,
-        skills: reckoning.skills as Skill[],
-        ...reckoning.players,
-        materials: reckoning.parts
-          .map((part) => part.material)
-          .filter((material) => ['durable', 'consumable'].includes(materialOf(material).kind)),
-      };
-    }),
-  };
 }
 
 /** What somebody looks for; everything is optional. */

@@ -1,0 +1,37 @@
+import type { Variant } from '~/core/games/kit/game';
+import { say, type Reading } from '~/core/words/reading';
+import { Sheet } from '~/app/ui/Page';
+import { Rehearsal } from './Rehearsal';
+import { Solver } from './Solver';
+import { TellsIt, type ToldStep } from './Told';
+import { Trainer } from './Trainer';
+
+/** What is done with a variant on a bench, beside reckoning it: solving, showing, rehearsing, telling. */
+export default function Played({ variant, readings }: { variant: Variant; readings: readonly Reading[] }) {
+  const { game } = variant;
+  const steps = variant.steps().map(({ id, args }): ToldStep => ({
+    id,
+    texts: readings.map((reading) => say(reading, game.words, id, args)),
+  }));
+  return (
+    <>
+      {game.solves && (
+        <Sheet aria-labelledby="solver">
+          <h2 id="solver">Try a layout</h2>
+          <Solver variant={variant} />
+        </Sheet>
+      )}
+      {game.peeks && (
+        <Sheet aria-labelledby="trainer">
+          <h2 id="trainer">Show it on the screen</h2>
+          <Trainer variant={variant} readings={readings} />
+        </Sheet>
+      )}
+      <Sheet aria-labelledby="rehearse">
+        <h2 id="rehearse">Rehearse a play</h2>
+        <Rehearsal variant={variant} readings={readings} />
+      </Sheet>
+      <TellsIt languages={readings.map(({ language }) => language)} steps={steps} />
+    </>
+  );
+}

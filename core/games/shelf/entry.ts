@@ -1,0 +1,36 @@
+/** What the shelf says of a game, worked out. */
+import { QUICK } from '~/core/chance/simulate';
+import { settle, type Game } from '~/core/games/kit/game';
+import type { Skill } from '~/core/games/kit/skills';
+import { assume } from '~/core/games/kit/types';
+import { materialOf } from '~/core/materials/catalogue';
+import { nameOf } from '~/core/words/reading';
+import { readingOf } from '~/core/words/readings';
+import type { ShelfEntry } from './catalogue';
+
+/** Everything the shelf shows of a game, as computed for each of its presets. */
+export function entryOf(game: Game): ShelfEntry {
+  return {
+    gameId: game.id,
+    family: game.family,
+    name: nameOf(game),
+    names: [nameOf(game), nameOf(game, readingOf('es'))],
+    drawing: game.drawing,
+    traits: game.traits,
+    presets: game.presets.map(({ id, name, tradition, ageBand, params }) => {
+      const reckoning = settle(game, params).reckon(assume(ageBand), { ...QUICK, plays: 60 });
+      return {
+        id,
+        name,
+        tradition,
+        ageBand,
+        minutes: reckoning.length.minutes.mean,
+        skills: reckoning.skills as Skill[],
+        ...reckoning.players,
+        materials: reckoning.parts
+          .map((part) => part.material)
+          .filter((material) => ['durable', 'consumable'].includes(materialOf(material).kind)),
+      };
+    }),
+  };
+}
