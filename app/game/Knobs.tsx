@@ -1,5 +1,5 @@
 import { X } from 'lucide-react';
-import { useState } from 'react';
+import { memo, useState } from 'react';
 import { Button as AriaButton } from 'react-aria-components';
 import styled from 'styled-components';
 import { readCards, showCard, type Card } from '~/core/cards/deck';
@@ -71,12 +71,12 @@ export function Knobs({
   const ticks = asked.filter((knob) => knob.kind === 'yes');
   const rest = asked.filter((knob) => !small.includes(knob) && !ticks.includes(knob));
   const control = (knob: Knob) => (
-    <KnobControl
+    <OneKnob
       key={knob.name}
       knob={knob}
       value={params[knob.name]!}
       error={errors[knob.name]}
-      onTurn={(value) => onTurn({ [knob.name]: value })}
+      onTurn={onTurn}
     />
   );
   return (
@@ -95,6 +95,14 @@ export function Knobs({
     </Stack>
   );
 }
+
+/** A knob is drawn anew when it was turned itself, not with its neighbours. */
+const OneKnob = memo(function OneKnob({
+  onTurn,
+  ...rest
+}: Omit<ControlProps<Knob>, 'onTurn'> & { onTurn: (change: Params) => void }) {
+  return <KnobControl {...rest} onTurn={(value) => onTurn({ [rest.knob.name]: value })} />;
+});
 
 interface ControlProps<K> {
   knob: K;
@@ -256,13 +264,19 @@ function NumberList({ knob, value, error, onTurn }: ControlProps<Extract<Knob, {
 /** Cards of the deck that are missing: folded away until needed; tapped or typed. */
 function CardPick({ knob, value, error, onTurn }: ControlProps<Knob>) {
   const missing = value as readonly string[];
+  // Fifty-two cards are drawn when somebody looks at them.
+  const [open, setOpen] = useState(missing.length > 0);
   return (
-    <details open={missing.length > 0 || undefined} style={{ minWidth: 'min(100%, 34rem)' }}>
+    <details
+      open={open || undefined}
+      onToggle={(event) => setOpen(event.currentTarget.open)}
+      style={{ minWidth: 'min(100%, 34rem)' }}
+    >
       <summary style={{ cursor: 'pointer', minHeight: 32 }}>
         <strong>{knob.title}: </strong>
         {missing.length ? `${count(missing.length, 'card')}` : 'none'}
       </summary>
-      <MissingCards label={knob.title} missing={missing} onChange={onTurn} />
+      {open && <MissingCards label={knob.title} missing={missing} onChange={onTurn} />}
       {error && <p style={{ color: color.clay, fontWeight: 700 }}>{error}</p>}
     </details>
   );

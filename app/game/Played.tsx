@@ -1,37 +1,49 @@
+import { memo } from 'react';
 import type { Variant } from '~/core/games/kit/game';
 import { say, type Reading } from '~/core/words/reading';
-import { Sheet } from '~/app/ui/Page';
+import { Panel } from '~/app/ui/Page';
 import { Rehearsal } from './Rehearsal';
 import { Solver } from './Solver';
 import { TellsIt, type ToldStep } from './Told';
 import { Trainer } from './Trainer';
 
 /** What is done with a variant on a bench, beside reckoning it: solving, showing, rehearsing, telling. */
-export default function Played({ variant, readings }: { variant: Variant; readings: readonly Reading[] }) {
+export default memo(function Played({
+  variant,
+  readings,
+  told,
+}: {
+  variant: Variant;
+  readings: readonly Reading[];
+  /** Its steps, where they have been said already. */
+  told?: readonly ToldStep[];
+}) {
   const { game } = variant;
-  const steps = variant.steps().map(({ id, args }): ToldStep => ({
-    id,
-    texts: readings.map((reading) => say(reading, game.words, id, args)),
-  }));
+  const steps =
+    told ??
+    variant.steps().map(({ id, args }): ToldStep => ({
+      id,
+      texts: readings.map((reading) => say(reading, game.words, id, args)),
+    }));
   return (
     <>
       {game.solves && (
-        <Sheet aria-labelledby="solver">
+        <Panel aria-labelledby="solver">
           <h2 id="solver">Try a layout</h2>
           <Solver variant={variant} />
-        </Sheet>
+        </Panel>
       )}
       {game.peeks && (
-        <Sheet aria-labelledby="trainer">
+        <Panel aria-labelledby="trainer">
           <h2 id="trainer">Show it on the screen</h2>
           <Trainer variant={variant} readings={readings} />
-        </Sheet>
+        </Panel>
       )}
-      <Sheet aria-labelledby="rehearse">
+      <Panel aria-labelledby="rehearse">
         <h2 id="rehearse">Rehearse a play</h2>
         <Rehearsal variant={variant} readings={readings} />
-      </Sheet>
+      </Panel>
       <TellsIt languages={readings.map(({ language }) => language)} steps={steps} />
     </>
   );
-}
+});

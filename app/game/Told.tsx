@@ -1,5 +1,5 @@
 import { LANGUAGES, type Language } from '~/core/words/languages';
-import { Faint, Sheet, TableFrame } from '~/app/ui/Page';
+import { Faint, Panel, TableFrame } from '~/app/ui/Page';
 
 export interface ToldStep {
   id: string;
@@ -15,7 +15,7 @@ export const TellsIt = ({
   languages: readonly Language[];
   steps: readonly ToldStep[];
 }) => (
-  <Sheet aria-labelledby="told">
+  <Panel aria-labelledby="told">
     <h2 id="told">How it is told</h2>
     <Faint>Spanish is not yet checked by a fluent reader unless the words desk says so.</Faint>
     <TableFrame>
@@ -40,5 +40,5 @@ export const TellsIt = ({
         </tbody>
       </table>
     </TableFrame>
-  </Sheet>
+  </Panel>
 );

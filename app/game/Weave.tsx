@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import styled from 'styled-components';
 import { UNARY, written } from '~/core/cards/facts';
 import type { Practised } from '~/core/games/kit/types';
@@ -22,12 +23,12 @@ const Frame = styled.figure`
  * The facts practised as basket weave: a strand across for each first number, a strand down for each second one,
  * over and under by turns. Where the two numbers of a fact cross there is a knot, the larger the more often met.
  */
-export function Weave({ practice }: { practice: readonly Practised[] }) {
+export const Weave = memo(function Weave({ practice }: { practice: readonly Practised[] }) {
   // Tens and ones are two digits of one number: they would lie among the sums as if they were added.
   const pairs = practice.filter(({ fact }) => !UNARY.has(fact.op) && fact.op !== 'tens');
   if (pairs.length === 0) return <Strands practice={practice} />;
   return <Basket practice={pairs} all={practice} />;
-}
+});
 
 function Basket({ practice, all }: { practice: readonly Practised[]; all: readonly Practised[] }) {
   const values = practice.flatMap(({ fact }) => [fact.a, fact.b]);

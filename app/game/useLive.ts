@@ -1,7 +1,7 @@
-import { useEffect, useState } from 'react';
+import { startTransition, useEffect, useState } from 'react';
 import type { FieldErrors } from '~/core/check/check';
 import type { Game, Variant } from '~/core/games/kit/game';
-import type { Params } from '~/core/games/kit/types';
+import { assume, type Params } from '~/core/games/kit/types';
 import type { GameRef } from '~/core/own/made';
 
 /** A game that can be computed with. */
@@ -12,11 +12,14 @@ export interface Live {
 }
 
 async function bringToLife(ref: GameRef): Promise<Live> {
-  const [{ load }, { faultsOf, settle }] = await Promise.all([
+  const [{ load }, { faultsOf, settle, startOf }] = await Promise.all([
     import('~/core/own/load'),
     import('~/core/games/kit/game'),
   ]);
   const game = await load(ref);
+  // Reckoned once for nothing, while nobody waits: the second time is several times faster.
+  const start = startOf(game);
+  if (Object.keys(faultsOf(game, start)).length === 0) settle(game, start).reckon(assume('g1'));
   return { game, settle: (params) => settle(game, params), faults: (params) => faultsOf(game, params) };
 }
 
@@ -30,13 +33,21 @@ export function useLive(refs: readonly GameRef[]): ReadonlyMap<string, Live> {
   useEffect(() => {
     let left = false;
     const wanted = JSON.parse(key) as GameRef[];
-    void Promise.all(wanted.map(bringToLife)).then((games) => {
-      if (!left) setLive({ key, games: new Map(games.map((one, i) => [wanted[i]!.gameId, one])) });
-    });
+    // The page answers first; what it computes with comes when it has a moment.
+    const idle = requestIdleCallback(
+      async () => {
+        const games = await Promise.all(wanted.map(bringToLife));
+        if (!left) startTransition(() => setLive({ key, games: byId(wanted, games) }));
+      },
+      { timeout: 300 },
+    );
     return () => {
       left = true;
+      cancelIdleCallback(idle);
     };
   }, [key]);
   return live?.key === key ? live.games : NONE;
 }
 const NONE: ReadonlyMap<string, Live> = new Map();
+const byId = (refs: readonly GameRef[], games: readonly Live[]): ReadonlyMap<string, Live> =>
+  new Map(games.map((one, i) => [refs[i]!.gameId, one]));

@@ -78,7 +78,7 @@ export const Heading = ({
 );
 
 /** A sheet of card lying on the bench. */
-export const Sheet = styled.section`
+export const Panel = styled.section`
   ${cut}
   background: ${color.sheet};
   border: 1px solid ${color.line};

@@ -192,7 +192,7 @@ const Options = styled.div`
   flex-wrap: wrap;
   gap: 0.5rem;
 `;
-const Option = styled(Radio)`
+const OneOption = styled(Radio)`
   ${cut}
   display: inline-flex;
   align-items: center;
@@ -241,9 +241,9 @@ export const Choice = ({ label, hint, error, options, ...props }: ChoiceProps) =
     <Title>{label}</Title>
     <Options>
       {options.map((option) => (
-        <Option key={option.value} value={option.value}>
+        <OneOption key={option.value} value={option.value}>
           {option.label}
-        </Option>
+        </OneOption>
       ))}
     </Options>
     {hint && <Hint slot="description">{hint}</Hint>}

@@ -87,5 +87,5 @@ export const Line = (maxLength: number, about: About) =>
   Words({ minLength: 1, maxLength, pattern: '\\S', ...about });
 
 /** Text that may be left empty, and may have several lines. */
-export const Text = (maxLength: number, about: About) =>
+export const LongText = (maxLength: number, about: About) =>
   Words({ maxLength, default: '', lines: true, ...about });

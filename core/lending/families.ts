@@ -1,6 +1,6 @@
 /** A family as a form or a file gives it. */
 import { Type, type Static } from '@sinclair/typebox';
-import { Line, OneOf, Text } from '~/core/check/schema';
+import { Line, OneOf, LongText } from '~/core/check/schema';
 import type { Language } from '~/core/words/languages';
 import { searchable } from '~/core/words/search';
 
@@ -17,9 +17,9 @@ export const familySchema = Type.Object({
     description: 'write how the family wants to be called, such as Family Dunlin.',
   }),
   language: OneOf<Language>(LANGUAGE_LABELS, { title: 'Home language' }),
-  reach: Text(120, { title: 'How to reach them', lines: false }),
+  reach: LongText(120, { title: 'How to reach them', lines: false }),
   underThree: Type.Boolean({ title: 'A child under three at home', default: false }),
-  allergens: Text(120, { title: 'Allergens', lines: false }),
+  allergens: LongText(120, { title: 'Allergens', lines: false }),
 });
 export type FamilyFields = Static<typeof familySchema>;
 

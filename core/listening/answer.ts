@@ -1,6 +1,6 @@
 /** What a family can answer. */
 import { Type, type Static } from '@sinclair/typebox';
-import { OneOf, Text, Whole } from '~/core/check/schema';
+import { OneOf, LongText, Whole } from '~/core/check/schema';
 import { LEVELS, type Level } from '~/core/pack/questions';
 
 export const answerSchema = Type.Object({
@@ -9,9 +9,9 @@ export const answerSchema = Type.Object({
   times: Type.Optional(Whole(0, 60, { title: 'Times played' })),
   minutes: Type.Optional(Whole(1, 180, { title: 'Minutes' })),
   level: Type.Optional(OneOf<Level>(LEVELS, { title: 'Level' })),
-  childDid: Text(1500, { title: 'What the children did' }),
-  missing: Text(500, { title: 'Missing or broken' }),
-  anythingElse: Text(1500, { title: 'Anything else' }),
+  childDid: LongText(1500, { title: 'What the children did' }),
+  missing: LongText(500, { title: 'Missing or broken' }),
+  anythingElse: LongText(1500, { title: 'Anything else' }),
 });
 export type Answer = Static<typeof answerSchema>;
 

@@ -4,7 +4,7 @@ import { assume } from '~/core/games/kit/types';
 import { type OwnGame } from '~/core/own/definition';
 import { ownFaults } from '~/core/own/faults';
 import { LengthRibbon } from '~/app/game/LengthRibbon';
-import { Entered, Entries, Margin, Sheet } from '~/app/ui/Page';
+import { Entered, Entries, Margin, Panel } from '~/app/ui/Page';
 import { PartsTable, shown } from '~/app/game/Reckonings';
 import { GameDrawing } from '~/app/game/SheetView';
 
@@ -42,10 +42,10 @@ export function OwnGameAnswer({ own }: { own: OwnGame }) {
           ))}
         </Entries>
       </Margin>
-      <Sheet aria-label="Length and parts">
+      <Panel aria-label="Length and parts">
         <LengthRibbon length={reckoning.length} />
         <PartsTable reckoning={reckoning} />
-      </Sheet>
+      </Panel>
     </>
   );
 }

@@ -7,7 +7,7 @@ import { Button, ButtonLink } from '~/app/ui/Button';
 import { DraftNote, plainValue, TooLate, type FieldWords, type Late } from '~/app/ui/Changes';
 import { NumberBox, Pick, TextBox } from '~/app/ui/fields';
 import { Said } from '~/app/ui/Notices';
-import { Heading, Row, Sheet, Stack, Workplace } from '~/app/ui/Page';
+import { Heading, Row, Panel, Stack, Workplace } from '~/app/ui/Page';
 import { useDraft } from '~/app/ui/remember';
 import { OwnGameAnswer } from './OwnGameAnswer';
 import { optionsOf, OwnParts, OwnSteps } from './OwnGameLists';
@@ -98,7 +98,7 @@ export function OwnGameForm({
             <DraftNote draft={draft} words={OWN_FIELDS} />
           )}
           {errors[''] && <Said kind="stop">{errors['']}</Said>}
-          <Sheet aria-labelledby="names">
+          <Panel aria-labelledby="names">
             <Stack $gap="0.8rem">
               <h2 id="names">What it is</h2>
               <Row style={{ alignItems: 'start' }}>
@@ -169,8 +169,8 @@ export function OwnGameForm({
                 />
               </Row>
             </Stack>
-          </Sheet>
-          <Sheet aria-labelledby="rules">
+          </Panel>
+          <Panel aria-labelledby="rules">
             <Stack $gap="0.8rem">
               <h2 id="rules">How it goes</h2>
               <Row style={{ alignItems: 'start' }}>
@@ -270,12 +270,12 @@ export function OwnGameForm({
                 />
               )}
             </Stack>
-          </Sheet>
+          </Panel>
           <OwnParts own={own} change={change} />
           <OwnSteps own={own} errors={errors} change={change} />
         </Stack>
         <Stack>
-          <Sheet aria-label="Keep the game">
+          <Panel aria-label="Keep the game">
             <Stack $gap="0.7rem">
               <Button type="submit" isPending={busy}>
                 Keep this game
@@ -299,7 +299,7 @@ export function OwnGameForm({
                 Bring a game in from a file
               </ButtonLink>
             </Stack>
-          </Sheet>
+          </Panel>
           <OwnGameAnswer own={own} />
         </Stack>
       </Workplace>

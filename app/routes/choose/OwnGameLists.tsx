@@ -6,7 +6,7 @@ import { OWN_ARGUMENTS, OWN_MATERIALS, RULES, SHOWS, STEP_PARTS, type OwnGame } 
 import { Button } from '~/app/ui/Button';
 import { NumberBox, Pick, TextBox } from '~/app/ui/fields';
 import { Said } from '~/app/ui/Notices';
-import { Faint, Row, Sheet, Stack } from '~/app/ui/Page';
+import { Faint, Row, Panel, Stack } from '~/app/ui/Page';
 import { color } from '~/app/ui/theme';
 
 const StepRow = styled.li`
@@ -47,7 +47,7 @@ export function OwnParts({ own, change }: ListProps) {
   const part = (i: number, next: Partial<OwnGame['parts'][number]>): void =>
     change({ parts: own.parts.map((one, at) => (at === i ? { ...one, ...next } : one)) });
   return (
-    <Sheet aria-labelledby="its-parts">
+    <Panel aria-labelledby="its-parts">
       <Stack $gap="0.6rem">
         <h2 id="its-parts">Parts</h2>
         {own.parts.map((one, i) => (
@@ -94,7 +94,7 @@ export function OwnParts({ own, change }: ListProps) {
           </Row>
         )}
       </Stack>
-    </Sheet>
+    </Panel>
   );
 }
 
@@ -108,7 +108,7 @@ export function OwnSteps({ own, errors, change }: ListProps & { errors: FieldErr
     change({ steps });
   };
   return (
-    <Sheet aria-labelledby="its-steps">
+    <Panel aria-labelledby="its-steps">
       <h2 id="its-steps">Steps in both languages</h2>
       <Faint>
         The numbers:{' '}
@@ -192,6 +192,6 @@ export function OwnSteps({ own, errors, change }: ListProps & { errors: FieldErr
           </Button>
         </Row>
       )}
-    </Sheet>
+    </Panel>
   );
 }

@@ -4,7 +4,7 @@ import type { FieldErrors } from '~/core/check/check';
 import { Button, ButtonLink } from '~/app/ui/Button';
 import { TextBox } from '~/app/ui/fields';
 import { Said } from '~/app/ui/Notices';
-import { Sheet, Stack } from '~/app/ui/Page';
+import { Panel, Stack } from '~/app/ui/Page';
 
 export interface Setting {
   params: Params;
@@ -32,7 +32,7 @@ export function SaveVariant({
   const busy = useNavigation().state !== 'idle';
   const justSaved = useSearchParams()[0].has('saved');
   return (
-    <Sheet aria-labelledby="save">
+    <Panel aria-labelledby="save">
       <Form method="post" onSubmit={onSaved}>
         <Stack $gap="0.8rem">
           <h2 id="save">Keep it</h2>
@@ -78,6 +78,6 @@ export function SaveVariant({
           </Stack>
         </Form>
       )}
-    </Sheet>
+    </Panel>
   );
 }

@@ -1,8 +1,9 @@
 import { Feather, Scale, Sprout } from 'lucide-react';
-import { lazy, Suspense, useMemo } from 'react';
+import { lazy, Suspense, useCallback, useDeferredValue, useMemo } from 'react';
 import { data, redirect } from 'react-router';
 import { checkForm, type FieldErrors } from '~/core/check/check';
 import { readJson } from '~/core/check/keepable';
+import { same } from '~/core/check/merge';
 import { check } from '~/core/games/kit/check';
 import { faultsOf, settle, type Game } from '~/core/games/kit/game';
 import { fitted } from '~/core/games/kit/knobs';
@@ -24,7 +25,7 @@ import { NumberBox, Pick } from '~/app/ui/fields';
 import { Knobs } from '~/app/game/Knobs';
 import { LengthRibbon } from '~/app/game/LengthRibbon';
 import { Notices, Said } from '~/app/ui/Notices';
-import { Faint, Heading, Row, Sheet, Stack, Workplace } from '~/app/ui/Page';
+import { Faint, Heading, Row, Panel, Stack, Workplace } from '~/app/ui/Page';
 import { OnceAlive } from '~/app/ui/OnceAlive';
 import { PartsTable, Reckonings, roomOf } from '~/app/game/Reckonings';
 import { GameDrawing } from '~/app/game/SheetView';
@@ -191,7 +192,13 @@ function Bench({
       reckoning && live && Object.keys(live.faults(params)).length === 0 ? live.settle(params) : undefined,
     [live, params, reckoning],
   );
-  const turn = (change: Params): void => set((old) => ({ ...old, params: { ...old.params, ...change } }));
+  // The number under the hand changes first; what is drawn and told of it follows.
+  const drawn = useDeferredValue(reckoning);
+  const playing = useDeferredValue(variant);
+  const turn = useCallback(
+    (change: Params): void => set((old) => ({ ...old, params: { ...old.params, ...change } })),
+    [set],
+  );
   const reset = (): void => {
     set(initial);
     forget();
@@ -206,9 +213,9 @@ function Bench({
         <Heading title={start.title} action={<GameDrawing shapes={start.drawing} width={120} />}>
           {!reckoning ? (
             'This setting does not work yet.'
-          ) : variant ? (
+          ) : playing ? (
             <Suspense fallback={start.goal}>
-              <Goal variant={variant} />
+              <Goal variant={playing} />
             </Suspense>
           ) : (
             start.goal
@@ -228,7 +235,7 @@ function Bench({
           </Said>
         )}
         <Presets gameId={gameId} presets={start.presets} chosen={chosen} />
-        <Sheet aria-label="Knobs">
+        <Panel aria-label="Knobs">
           <Stack>
             <Knobs knobs={start.knobs} params={params} errors={errors} onTurn={turn} />
             <Row>
@@ -250,7 +257,7 @@ function Bench({
               )}
             </Row>
           </Stack>
-        </Sheet>
+        </Panel>
         {!reckoning && (
           <Said kind="stop" word="Nothing is reckoned" live>
             {Object.values(errors).join(' ')} What you set is kept.
@@ -258,7 +265,7 @@ function Bench({
         )}
         {reckoning && (
           <>
-            <Sheet aria-labelledby="length">
+            <Panel aria-labelledby="length">
               <Stack $gap="0.7rem">
                 <h2 id="length">How long it takes</h2>
                 <LengthRibbon length={reckoning.length} />
@@ -287,18 +294,18 @@ function Bench({
                   <Faint>An assumption: change it when your families are quicker or slower.</Faint>
                 </Row>
               </Stack>
-            </Sheet>
+            </Panel>
             <Row $gap="1.2rem" style={{ alignItems: 'stretch' }}>
-              <Sheet aria-labelledby="weave" style={{ flex: '1 1 330px' }}>
+              <Panel aria-labelledby="weave" style={{ flex: '1 1 330px' }}>
                 <h2 id="weave">What is practised</h2>
                 <Faint>
                   {reckoning.skills.join(', ')}. First number down the side, second along the top.
                 </Faint>
                 <OnceAlive height={320}>
-                  <Weave practice={reckoning.practice} />
+                  <Weave practice={(drawn ?? reckoning).practice} />
                 </OnceAlive>
-              </Sheet>
-              <Sheet aria-labelledby="parts" style={{ flex: '1 1 380px' }}>
+              </Panel>
+              <Panel aria-labelledby="parts" style={{ flex: '1 1 380px' }}>
                 <Stack $gap="0.8rem">
                   <h2 id="parts">What it takes</h2>
                   <PartsTable reckoning={reckoning} />
@@ -309,11 +316,15 @@ function Bench({
                     ))}
                   </ul>
                 </Stack>
-              </Sheet>
+              </Panel>
             </Row>
-            {variant ? (
+            {playing ? (
               <Suspense fallback={told}>
-                <Played variant={variant} readings={readings} />
+                <Played
+                  variant={playing}
+                  readings={readings}
+                  told={same(playing.params, start.params) ? start.told : undefined}
+                />
               </Suspense>
             ) : (
               told

@@ -28,7 +28,7 @@ import { ButtonLink } from '~/app/ui/Button';
 import { Pick } from '~/app/ui/fields';
 import { LengthRibbon } from '~/app/game/LengthRibbon';
 import { Notices } from '~/app/ui/Notices';
-import { Faint, Heading, Row, Sheet, Stack, TableFrame, Wide } from '~/app/ui/Page';
+import { Faint, Heading, Row, Panel, Stack, TableFrame, Wide } from '~/app/ui/Page';
 import { roomOf, shown } from '~/app/game/Reckonings';
 import { GameDrawing } from '~/app/game/SheetView';
 import { color } from '~/app/ui/theme';
@@ -190,7 +190,7 @@ export default function Compare({ loaderData }: Route.ComponentProps) {
             const reckoning = i === 0 ? left : right;
             const game = games[i]!;
             return (
-              <Sheet key={i} aria-label={i === 0 ? 'Left' : 'Right'}>
+              <Panel key={i} aria-label={i === 0 ? 'Left' : 'Right'}>
                 <Stack $gap="0.8rem">
                   <Pick
                     name={i === 0 ? 'left' : 'right'}
@@ -228,7 +228,7 @@ export default function Compare({ loaderData }: Route.ComponentProps) {
                     Open it on its bench
                   </ButtonLink>
                 </Stack>
-              </Sheet>
+              </Panel>
             );
           })}
         </Pair>

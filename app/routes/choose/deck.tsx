@@ -10,7 +10,7 @@ import { listVariants } from '~/data/queries/kits';
 import { requireRole } from '~/server/people/session';
 import { TickBox } from '~/app/ui/fields';
 import { MissingCards } from '~/app/game/Knobs';
-import { Faint, Heading, Row, Sheet, Stack, State, TableFrame, Wide, type Tone } from '~/app/ui/Page';
+import { Faint, Heading, Row, Panel, Stack, State, TableFrame, Wide, type Tone } from '~/app/ui/Page';
 import { useRemembered } from '~/app/ui/remember';
 import { useLive } from '~/app/game/useLive';
 import type { Route } from './+types/deck';
@@ -96,7 +96,7 @@ export default function DeckAudit({ loaderData }: Route.ComponentProps) {
           A donated or returned deck with cards missing is often good for another game. Tap what it lacks.
         </Heading>
         <Row $gap="1.4rem" style={{ alignItems: 'start' }}>
-          <Sheet aria-labelledby="first" style={{ flex: '1 1 520px' }}>
+          <Panel aria-labelledby="first" style={{ flex: '1 1 520px' }}>
             <Stack $gap="0.7rem">
               <h2 id="first">{decks.two ? 'The first deck' : 'The deck'}</h2>
               <MissingCards
@@ -108,9 +108,9 @@ export default function DeckAudit({ loaderData }: Route.ComponentProps) {
                 There is a second deck: what do the two make together?
               </TickBox>
             </Stack>
-          </Sheet>
+          </Panel>
           {decks.two && (
-            <Sheet aria-labelledby="second" style={{ flex: '1 1 520px' }}>
+            <Panel aria-labelledby="second" style={{ flex: '1 1 520px' }}>
               <Stack $gap="0.7rem">
                 <h2 id="second">The second deck</h2>
                 <MissingCards
@@ -119,7 +119,7 @@ export default function DeckAudit({ loaderData }: Route.ComponentProps) {
                   onChange={(second) => set((old) => ({ ...old, second }))}
                 />
               </Stack>
-            </Sheet>
+            </Panel>
           )}
         </Row>
         <p aria-live="polite">

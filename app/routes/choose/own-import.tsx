@@ -5,7 +5,7 @@ import { requireRole } from '~/server/people/session';
 import { Button } from '~/app/ui/Button';
 import { FileBox } from '~/app/ui/fields';
 import { Said } from '~/app/ui/Notices';
-import { Faint, Heading, Row, Sheet, Stack, TableFrame, Wide } from '~/app/ui/Page';
+import { Faint, Heading, Row, Panel, Stack, TableFrame, Wide } from '~/app/ui/Page';
 import type { Route } from './+types/own-import';
 
 export const meta: Route.MetaFunction = () => [{ title: 'Bring a game in · Fern Basket' }];
@@ -36,7 +36,7 @@ export default function ImportOwnGame({ actionData }: Route.ComponentProps) {
         <Heading title="Bring a game in from a file">
           A game that another school made and took out as a JSON file.
         </Heading>
-        <Sheet>
+        <Panel>
           <Form method="post" encType="multipart/form-data">
             <Stack $gap="0.8rem">
               <label htmlFor="file">
@@ -50,7 +50,7 @@ export default function ImportOwnGame({ actionData }: Route.ComponentProps) {
               </Row>
             </Stack>
           </Form>
-        </Sheet>
+        </Panel>
         {errors.length > 0 && (
           <Said kind="stop" word="Refused" live>
             Nothing was kept. Put these places right in the file, and bring it in again.

@@ -24,7 +24,7 @@ import { requireRole } from '~/server/people/session';
 import { Button, ButtonLink } from '~/app/ui/Button';
 import { Pick, TextBox, TickBox } from '~/app/ui/fields';
 import { Said } from '~/app/ui/Notices';
-import { Empty, Faint, Heading, Row, Sheet, Stack, Wide } from '~/app/ui/Page';
+import { Empty, Faint, Heading, Row, Panel, Stack, Wide } from '~/app/ui/Page';
 import { useRemembered } from '~/app/ui/remember';
 import { GameDrawing } from '~/app/game/SheetView';
 import { color } from '~/app/ui/theme';
@@ -191,7 +191,7 @@ export default function Shelf({ loaderData }: Route.ComponentProps) {
         >
           What should a child practise next?
         </Heading>
-        <Sheet aria-label="Narrow the shelf">
+        <Panel aria-label="Narrow the shelf">
           <Narrow
             onSubmit={(event) => {
               event.preventDefault();
@@ -281,7 +281,7 @@ export default function Shelf({ loaderData }: Route.ComponentProps) {
             </Row>
             <button type="submit" hidden aria-hidden tabIndex={-1} />
           </Narrow>
-        </Sheet>
+        </Panel>
         {found.length === 0 && (
           <Empty title="No game is like that" action={<Button onPress={showAll}>Show all games</Button>}>
             Take one wish back: the grade band or the minutes are often the ones that are too narrow.

@@ -11,7 +11,7 @@ import { plainValue, type FieldWords } from '~/app/ui/Changes';
 import { Choice, NumberBox, Pick, TextBox, TickBox } from '~/app/ui/fields';
 import { Notices, Said } from '~/app/ui/Notices';
 import { NotSaved } from '~/app/ui/NotSaved';
-import { Empty, Entered, Entries, Faint, Margin, Row, Sheet, Stack } from '~/app/ui/Page';
+import { Empty, Entered, Entries, Faint, Margin, Row, Panel, Stack } from '~/app/ui/Page';
 import { Tray } from '~/app/desk/Tray';
 
 export interface KitDraft {
@@ -185,7 +185,7 @@ export function KitForm({ draft, version, onChange, onSubmit, variants, errors, 
 
 /** The tray and, below it, where each number comes from. */
 export const Contents = ({ recipe }: { recipe: ShownRecipe }) => (
-  <Sheet aria-labelledby="tray">
+  <Panel aria-labelledby="tray">
     <Stack $gap="0.8rem">
       <h2 id="tray">One copy holds</h2>
       {recipe.parts.length === 0 ? (
@@ -194,7 +194,7 @@ export const Contents = ({ recipe }: { recipe: ShownRecipe }) => (
         <Tray parts={recipe.parts} />
       )}
     </Stack>
-  </Sheet>
+  </Panel>
 );
 
 export const RecipeMargin = ({ recipe }: { recipe: ShownRecipe }) => (

@@ -21,7 +21,7 @@ import { Button, ButtonLink } from '~/app/ui/Button';
 import { Changes, DraftNote, TooLate, type Late } from '~/app/ui/Changes';
 import { NumberBox } from '~/app/ui/fields';
 import { Said } from '~/app/ui/Notices';
-import { Empty, Faint, Heading, Row, Sheet, Stack, State, TableFrame, Tag, Workplace } from '~/app/ui/Page';
+import { Empty, Faint, Heading, Row, Panel, Stack, State, TableFrame, Tag, Workplace } from '~/app/ui/Page';
 import { same } from '~/core/check/merge';
 import { useDraft } from '~/app/ui/remember';
 import { Contents, kitFields, KitForm, RecipeMargin, recipeOfDraft, shownOf, type KitDraft } from './KitForm';
@@ -173,10 +173,10 @@ export default function KitPage({ loaderData, actionData }: Route.ComponentProps
           </Said>
         )}
         <Contents recipe={recipe} />
-        <Sheet aria-labelledby="build">
+        <Panel aria-labelledby="build">
           <BuildForm formKey={loaderData.formKey} error={actionData?.build ? errors.copies : undefined} />
-        </Sheet>
-        <Sheet aria-labelledby="copies">
+        </Panel>
+        <Panel aria-labelledby="copies">
           <Stack $gap="0.6rem">
             <h2 id="copies">Copies</h2>
             {copies.length === 0 ? (
@@ -220,7 +220,7 @@ export default function KitPage({ loaderData, actionData }: Route.ComponentProps
               </TableFrame>
             )}
           </Stack>
-        </Sheet>
+        </Panel>
       </Stack>
       <Stack>
         <RecipeMargin recipe={recipe} />
@@ -294,7 +294,7 @@ function Change({
         ) : (
           <DraftNote draft={draft} words={words} />
         )}
-        <Sheet aria-label="The kit">
+        <Panel aria-label="The kit">
           <KitForm
             draft={draft.value}
             version={draft.version}
@@ -304,7 +304,7 @@ function Change({
             errors={errors}
             action="Save the changes"
           />
-        </Sheet>
+        </Panel>
         <Contents recipe={recipe} />
       </Stack>
       <RecipeMargin recipe={recipe} />

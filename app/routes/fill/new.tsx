@@ -3,7 +3,7 @@ import { findSchool } from '~/data/queries/people';
 import { listVariants } from '~/data/queries/kits';
 import { saveKitForm } from '~/server/kits/save';
 import { requireRole } from '~/server/people/session';
-import { Heading, Stack, Workplace, Sheet } from '~/app/ui/Page';
+import { Heading, Stack, Workplace, Panel } from '~/app/ui/Page';
 import { KeptHere } from '~/app/ui/Changes';
 import { useRemembered } from '~/app/ui/remember';
 import { Contents, KitForm, RecipeMargin, recipeOfDraft, shownOf, type KitDraft } from './KitForm';
@@ -46,7 +46,7 @@ export default function NewKit({ loaderData, actionData }: Route.ComponentProps)
           For whom is it, and what goes in? The margin counts as you choose.
         </Heading>
         {restored && <KeptHere onDrop={drop} />}
-        <Sheet aria-label="The kit">
+        <Panel aria-label="The kit">
           <KitForm
             draft={draft}
             onChange={(change) => set((old) => ({ ...old, ...change }))}
@@ -55,7 +55,7 @@ export default function NewKit({ loaderData, actionData }: Route.ComponentProps)
             errors={actionData?.errors ?? {}}
             action="Save this kit"
           />
-        </Sheet>
+        </Panel>
         <Contents recipe={recipe} />
       </Stack>
       <RecipeMargin recipe={recipe} />

@@ -25,7 +25,7 @@ import {
   Heading,
   Margin,
   Row,
-  Sheet,
+  Panel,
   Stack,
   State,
   TableFrame,
@@ -193,7 +193,7 @@ export default function Desk({ loaderData, actionData }: Route.ComponentProps) {
           </Said>
         )}
         <Row $gap="1rem" style={{ alignItems: 'stretch' }}>
-          <Sheet aria-labelledby="copy" style={{ flex: '1 1 280px' }}>
+          <Panel aria-labelledby="copy" style={{ flex: '1 1 280px' }}>
             <Stack $gap="0.5rem">
               <h2 id="copy">Copy</h2>
               {copy ? (
@@ -216,8 +216,8 @@ export default function Desk({ loaderData, actionData }: Route.ComponentProps) {
                 <Faint>Scan a tag, or press one below.</Faint>
               )}
             </Stack>
-          </Sheet>
-          <Sheet aria-labelledby="family" style={{ flex: '1 1 280px' }}>
+          </Panel>
+          <Panel aria-labelledby="family" style={{ flex: '1 1 280px' }}>
             <Stack $gap="0.5rem">
               <h2 id="family">Family</h2>
               {family ? (
@@ -230,7 +230,7 @@ export default function Desk({ loaderData, actionData }: Route.ComponentProps) {
                 <Faint>Type a part of the name on the scan line{copy ? ' now' : ''}.</Faint>
               )}
             </Stack>
-          </Sheet>
+          </Panel>
         </Row>
         {copy && family && copy.small && family.underThree && (
           <Said kind="mind" word="A child under three lives there">
@@ -252,7 +252,7 @@ export default function Desk({ loaderData, actionData }: Route.ComponentProps) {
           </Said>
         )}
         {ready && (
-          <Sheet aria-label="Lend">
+          <Panel aria-label="Lend">
             <Form method="post">
               <input type="hidden" name="copy" value={copy!.id} />
               <input type="hidden" name="family" value={family!.id} />
@@ -274,10 +274,10 @@ export default function Desk({ loaderData, actionData }: Route.ComponentProps) {
                 )}
               </Row>
             </Form>
-          </Sheet>
+          </Panel>
         )}
         {!copy && (
-          <Sheet aria-labelledby="home">
+          <Panel aria-labelledby="home">
             <Stack $gap="0.6rem">
               <h2 id="home">At school</h2>
               {home.length === 0 ? (
@@ -303,14 +303,14 @@ export default function Desk({ loaderData, actionData }: Route.ComponentProps) {
                 </Row>
               )}
             </Stack>
-          </Sheet>
+          </Panel>
         )}
-        <Sheet aria-labelledby="out">
+        <Panel aria-labelledby="out">
           <Stack $gap="0.6rem">
             <h2 id="out">Out now</h2>
             {out.length === 0 ? <Faint>No copy is out.</Faint> : <OutTable out={out} today={today} />}
           </Stack>
-        </Sheet>
+        </Panel>
       </Stack>
       <Margin label="Reckonings">
         <Entries>

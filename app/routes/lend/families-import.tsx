@@ -7,7 +7,7 @@ import { requireRole } from '~/server/people/session';
 import { readFamilies } from '~/server/threads';
 import { Button, ButtonLink } from '~/app/ui/Button';
 import { Said } from '~/app/ui/Notices';
-import { Faint, Heading, Row, Sheet, Stack, State, TableFrame, Wide } from '~/app/ui/Page';
+import { Faint, Heading, Row, Panel, Stack, State, TableFrame, Wide } from '~/app/ui/Page';
 import type { Route } from './+types/families-import';
 
 export const meta: Route.MetaFunction = () => [{ title: 'Import families · Fern Basket' }];
@@ -75,7 +75,7 @@ export default function ImportFamilies({ actionData }: Route.ComponentProps) {
             {actionData.problem}
           </Said>
         )}
-        <Sheet>
+        <Panel>
           <Form method="post" encType="multipart/form-data">
             <Stack $gap="0.7rem">
               <label>
@@ -101,7 +101,7 @@ export default function ImportFamilies({ actionData }: Route.ComponentProps) {
               </Row>
             </Stack>
           </Form>
-        </Sheet>
+        </Panel>
         {rows.length > 0 && (
           <>
             <Said

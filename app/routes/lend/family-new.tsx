@@ -4,7 +4,7 @@ import { familySchema, type FamilyFields } from '~/core/lending/families';
 import { createFamily } from '~/data/queries/families';
 import { findSchool } from '~/data/queries/people';
 import { requireRole } from '~/server/people/session';
-import { Faint, Heading, Margin, Sheet, Stack, Workplace } from '~/app/ui/Page';
+import { Faint, Heading, Margin, Panel, Stack, Workplace } from '~/app/ui/Page';
 import { KeptHere } from '~/app/ui/Changes';
 import { useRemembered } from '~/app/ui/remember';
 import { FamilyForm } from './FamilyForm';
@@ -43,7 +43,7 @@ export default function NewFamily({ loaderData, actionData }: Route.ComponentPro
       <Stack>
         <Heading title="Add a family" />
         {restored && <KeptHere onDrop={drop} />}
-        <Sheet>
+        <Panel>
           <FamilyForm
             value={value}
             onChange={(change) => set((old) => ({ ...old, ...change }))}
@@ -52,7 +52,7 @@ export default function NewFamily({ loaderData, actionData }: Route.ComponentPro
             languages={loaderData.languages}
             action="Add this family"
           />
-        </Sheet>
+        </Panel>
       </Stack>
       <Margin label="About this page">
         <Faint>

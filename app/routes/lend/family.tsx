@@ -16,7 +16,7 @@ import { today } from '~/server/today';
 import { Button, ButtonLink } from '~/app/ui/Button';
 import { Changes, DraftNote, TooLate, type Late } from '~/app/ui/Changes';
 import { Said } from '~/app/ui/Notices';
-import { Empty, Heading, Sheet, Stack, TableFrame, Tag, Workplace, Row } from '~/app/ui/Page';
+import { Empty, Heading, Panel, Stack, TableFrame, Tag, Workplace, Row } from '~/app/ui/Page';
 import { useDraft } from '~/app/ui/remember';
 import { DueFlag } from '~/app/desk/DueFlag';
 import { FamilyForm, FAMILY_FIELDS } from './FamilyForm';
@@ -125,7 +125,7 @@ function OneFamily({ loaderData, actionData }: Route.ComponentProps) {
         ) : (
           <DraftNote draft={draft} words={FAMILY_FIELDS} />
         )}
-        <Sheet>
+        <Panel>
           <FamilyForm
             value={draft.value}
             version={draft.version}
@@ -135,8 +135,8 @@ function OneFamily({ loaderData, actionData }: Route.ComponentProps) {
             languages={languages}
             action="Save this family"
           />
-        </Sheet>
-        <Sheet aria-labelledby="loans">
+        </Panel>
+        <Panel aria-labelledby="loans">
           <Stack $gap="0.6rem">
             <h2 id="loans">Loans</h2>
             {loans.length === 0 ? (
@@ -178,10 +178,10 @@ function OneFamily({ loaderData, actionData }: Route.ComponentProps) {
               </TableFrame>
             )}
           </Stack>
-        </Sheet>
+        </Panel>
       </Stack>
       <Stack>
-        <Sheet aria-labelledby="forget">
+        <Panel aria-labelledby="forget">
           <Stack $gap="0.7rem">
             <h2 id="forget">Forget this family</h2>
             {!asking ? (
@@ -211,7 +211,7 @@ function OneFamily({ loaderData, actionData }: Route.ComponentProps) {
               </Form>
             )}
           </Stack>
-        </Sheet>
+        </Panel>
         <Changes rows={changes} words={FAMILY_FIELDS} />
       </Stack>
     </Workplace>

@@ -5,7 +5,7 @@ import { readSlip, slipSentence } from '~/core/listening/slip';
 import { Button } from '~/app/ui/Button';
 import { TextBox } from '~/app/ui/fields';
 import { Said } from '~/app/ui/Notices';
-import { Faint, Row, Sheet, Stack } from '~/app/ui/Page';
+import { Faint, Row, Panel, Stack } from '~/app/ui/Page';
 
 export interface SlipAnswered {
   kept?: string;
@@ -22,7 +22,7 @@ export function SlipForm({ answered, start }: { answered?: SlipAnswered; start: 
   // While somebody types, what is still missing is no mistake.
   const long = slip.replace(/[\s-]/g, '').length >= 11;
   return (
-    <Sheet aria-label="Type in a paper slip">
+    <Panel aria-label="Type in a paper slip">
       <Form method="post">
         <Stack $gap="0.7rem">
           <h2>Type in a paper slip</h2>
@@ -62,6 +62,6 @@ export function SlipForm({ answered, start }: { answered?: SlipAnswered; start: 
           </Row>
         </Stack>
       </Form>
-    </Sheet>
+    </Panel>
   );
 }

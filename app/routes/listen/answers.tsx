@@ -17,7 +17,7 @@ import { recipeOf } from '~/server/threads';
 import { requireRole } from '~/server/people/session';
 import { Button, ButtonLink } from '~/app/ui/Button';
 import { Said } from '~/app/ui/Notices';
-import { Empty, Faint, Heading, Row, Sheet, Stack, State, Tag, Wide } from '~/app/ui/Page';
+import { Empty, Faint, Heading, Row, Panel, Stack, State, Tag, Wide } from '~/app/ui/Page';
 import { color } from '~/app/ui/theme';
 import { SlipForm, type SlipAnswered } from './SlipForm';
 import type { Route } from './+types/answers';
@@ -180,7 +180,7 @@ export default function Answers({ loaderData, actionData }: Route.ComponentProps
           </Empty>
         )}
         {groups.map((one) => (
-          <Sheet key={one.kitName + one.rows[0]!.id} aria-label={one.kitName}>
+          <Panel key={one.kitName + one.rows[0]!.id} aria-label={one.kitName}>
             <Stack>
               <h2>{one.kitName}</h2>
               {one.sentence && <Sentence>{one.sentence}</Sentence>}
@@ -234,7 +234,7 @@ export default function Answers({ loaderData, actionData }: Route.ComponentProps
                 <Faint>{count(one.older, 'older answer')} counted above and not shown.</Faint>
               )}
             </Stack>
-          </Sheet>
+          </Panel>
         ))}
       </Stack>
     </Wide>

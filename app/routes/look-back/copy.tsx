@@ -18,7 +18,7 @@ import { measure } from '~/server/print/fonts';
 import { notFound } from '~/server/refusals';
 import { today } from '~/server/today';
 import { ButtonLink } from '~/app/ui/Button';
-import { Entered, Entries, Heading, Margin, Row, Sheet, Stack, State, Workplace } from '~/app/ui/Page';
+import { Entered, Entries, Heading, Margin, Row, Panel, Stack, State, Workplace } from '~/app/ui/Page';
 import { SheetView } from '~/app/game/SheetView';
 import { Strand } from '~/app/desk/Strand';
 import { Tray } from '~/app/desk/Tray';
@@ -88,11 +88,11 @@ export default function CopyPage({ loaderData }: Route.ComponentProps) {
           <Link to={`/fill/${copy.kitId}`}>{copy.kitName}</Link>,{' '}
           {copy.loan ? `with ${copy.loan.familyName}, ${dueWords(copy.loan.dueOn, today)}` : 'at school'}.
         </Heading>
-        <Sheet aria-label="Life">
+        <Panel aria-label="Life">
           <Strand points={strand} />
-        </Sheet>
+        </Panel>
         <Tray parts={copy.parts} />
-        <Sheet aria-labelledby="labels">
+        <Panel aria-labelledby="labels">
           <Stack $gap="0.8rem">
             <h2 id="labels">Labels</h2>
             {labels.map((sheet, i) => (
@@ -107,7 +107,7 @@ export default function CopyPage({ loaderData }: Route.ComponentProps) {
               </a>
             </Row>
           </Stack>
-        </Sheet>
+        </Panel>
       </Stack>
       <Margin label="Reckonings">
         <Entries>

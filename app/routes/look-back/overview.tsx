@@ -16,7 +16,7 @@ import {
   Entries,
   Heading,
   Margin,
-  Sheet,
+  Panel,
   Stack,
   State,
   TableFrame,
@@ -66,7 +66,7 @@ export default function Overview({ loaderData, actionData }: Route.ComponentProp
         <Heading title="Look back">
           Who was reached since {showDay(since)}, and who was not? Which baskets need a hand?
         </Heading>
-        <Sheet aria-labelledby="reach">
+        <Panel aria-labelledby="reach">
           <Stack $gap="0.6rem">
             <h2 id="reach">Families, by home language</h2>
             {families === 0 ? (
@@ -75,7 +75,7 @@ export default function Overview({ loaderData, actionData }: Route.ComponentProp
               <ReachChart bars={reach.map((one) => ({ ...one, language: LANGUAGES[one.language].name }))} />
             )}
           </Stack>
-        </Sheet>
+        </Panel>
         {actionData?.said === 'mended' && (
           <Said
             kind="done"
@@ -104,7 +104,7 @@ export default function Overview({ loaderData, actionData }: Route.ComponentProp
             This copy was counted again meanwhile. Nothing was changed.
           </Said>
         )}
-        <Sheet aria-labelledby="mend">
+        <Panel aria-labelledby="mend">
           <Stack $gap="0.6rem">
             <h2 id="mend">Copies that lack parts</h2>
             {copies.length === 0 ? (
@@ -164,7 +164,7 @@ export default function Overview({ loaderData, actionData }: Route.ComponentProp
               </TableFrame>
             )}
           </Stack>
-        </Sheet>
+        </Panel>
       </Stack>
       <Margin label="Reckonings">
         <Entries>

@@ -10,7 +10,7 @@ import { Button } from '~/app/ui/Button';
 import { TextBox } from '~/app/ui/fields';
 import { Said } from '~/app/ui/Notices';
 import { NotSaved } from '~/app/ui/NotSaved';
-import { Faint, Heading, Sheet, Stack, State, TableFrame, Workplace } from '~/app/ui/Page';
+import { Faint, Heading, Panel, Stack, State, TableFrame, Workplace } from '~/app/ui/Page';
 import { NewPasswordFields } from './NewPasswordFields';
 import type { Route } from './+types/me';
 
@@ -129,7 +129,7 @@ export default function Me({ loaderData, actionData }: Route.ComponentProps) {
           A session that nobody uses ends after twelve hours, and every session after thirty days.
         </Faint>
       </Stack>
-      <Sheet aria-labelledby="password">
+      <Panel aria-labelledby="password">
         <Form method="post" key={search.get('changed') ?? ''}>
           <Stack>
             <h2 id="password">Change your password</h2>
@@ -147,7 +147,7 @@ export default function Me({ loaderData, actionData }: Route.ComponentProps) {
             </Button>
           </Stack>
         </Form>
-      </Sheet>
+      </Panel>
     </Workplace>
   );
 }

@@ -15,7 +15,7 @@ import { Button, ButtonLink } from '~/app/ui/Button';
 import { Changes, plainValue, type FieldWords } from '~/app/ui/Changes';
 import { Choice, TextBox } from '~/app/ui/fields';
 import { Said } from '~/app/ui/Notices';
-import { Faint, Heading, Row, Sheet, Stack, TableFrame, Workplace } from '~/app/ui/Page';
+import { Faint, Heading, Row, Panel, Stack, TableFrame, Workplace } from '~/app/ui/Page';
 import type { Route } from './+types/staff-list';
 
 export const meta: Route.MetaFunction = () => [{ title: 'People · Fern Basket' }];
@@ -144,7 +144,7 @@ export default function People({ loaderData, actionData }: Route.ComponentProps)
           </table>
         </TableFrame>
       </Stack>
-      <Sheet aria-labelledby="add">
+      <Panel aria-labelledby="add">
         <Form method="post" key={added ?? ''}>
           <Stack>
             <h2 id="add">Add a person</h2>
@@ -176,7 +176,7 @@ export default function People({ loaderData, actionData }: Route.ComponentProps)
             <Faint>A helper builds, prints, lends and takes back. A fluent reader sees words only.</Faint>
           </Stack>
         </Form>
-      </Sheet>
+      </Panel>
     </Workplace>
   );
 }

@@ -25,7 +25,7 @@ export interface Choices {
   loans: number;
 }
 
-const Set = styled.fieldset`
+const Group = styled.fieldset`
   border: 0;
   margin: 0;
   padding: 0;
@@ -85,10 +85,10 @@ export function PackChoices({
   ));
   return (
     <Stack>
-      <Set>
+      <Group>
         <legend>Copies</legend>
         <Row $gap="0.2rem 1.4rem">{all}</Row>
-      </Set>
+      </Group>
       <Choice
         onChange={onChange}
         name="scope"
@@ -108,7 +108,7 @@ export function PackChoices({
           ]}
         />
       ) : (
-        <Set>
+        <Group>
           <legend>Pages</legend>
           <Row $gap="0.2rem 1.4rem">
             {(Object.keys(PACK_ITEMS) as PackItem[]).map((item) => (
@@ -123,7 +123,7 @@ export function PackChoices({
               </TickBox>
             ))}
           </Row>
-        </Set>
+        </Group>
       )}
       <Row $gap="0.8rem 1.6rem">
         <Choice

@@ -10,7 +10,7 @@ import { requireRole } from '~/server/people/session';
 import { notFound } from '~/server/refusals';
 import { Button, ButtonLink } from '~/app/ui/Button';
 import { Said } from '~/app/ui/Notices';
-import { Faint, Heading, Row, Sheet, Stack, Wide } from '~/app/ui/Page';
+import { Faint, Heading, Row, Panel, Stack, Wide } from '~/app/ui/Page';
 import { color } from '~/app/ui/theme';
 import type { Route } from './+types/job';
 
@@ -77,7 +77,7 @@ export default function Job({ loaderData }: Route.ComponentProps) {
           {title}
         </Heading>
         {drawing && (
-          <Sheet aria-label="Progress">
+          <Panel aria-label="Progress">
             <Stack>
               <Bar max={pages ?? 1} value={pages ? pagesDone : undefined} aria-label="Pages drawn" />
               <p>
@@ -93,10 +93,10 @@ export default function Job({ loaderData }: Route.ComponentProps) {
                 </Button>
               </Form>
             </Stack>
-          </Sheet>
+          </Panel>
         )}
         {state === 'done' && (
-          <Sheet aria-label="The file">
+          <Panel aria-label="The file">
             <Stack>
               <p role="status">{count(pages ?? 0, 'page')} drawn to scale, empty backs included.</p>
               <Row>
@@ -116,7 +116,7 @@ export default function Job({ loaderData }: Route.ComponentProps) {
                 sides printed, flip on the long edge.
               </Faint>
             </Stack>
-          </Sheet>
+          </Panel>
         )}
         {(state === 'failed' || state === 'stopped') && (
           <Said kind="stop" word="Nothing was drawn" live>

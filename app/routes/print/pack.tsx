@@ -23,7 +23,7 @@ import {
 } from '~/server/print/order';
 import { Button, ButtonLink } from '~/app/ui/Button';
 import { Said } from '~/app/ui/Notices';
-import { Empty, Faint, Heading, Row, Sheet, Stack, Workplace } from '~/app/ui/Page';
+import { Empty, Faint, Heading, Row, Panel, Stack, Workplace } from '~/app/ui/Page';
 import { PackChoices } from './PackChoices';
 import { PackPages } from './PackPages';
 import { SchoolMark } from './SchoolMark';
@@ -203,7 +203,7 @@ export default function Pack({ loaderData, actionData }: Route.ComponentProps) {
             {problem ?? actionData?.problem}
           </Said>
         )}
-        <Sheet aria-label="What to print">
+        <Panel aria-label="What to print">
           <Form
             method="get"
             ref={form}
@@ -220,7 +220,7 @@ export default function Pack({ loaderData, actionData }: Route.ComponentProps) {
               onChange={() => changed(0)}
             />
           </Form>
-        </Sheet>
+        </Panel>
         <PackPages
           label={copies[0] ? `Pages of ${showTag(copies[0].tag)}` : 'Pages'}
           pages={pages}

@@ -19,7 +19,7 @@ import { Button, ButtonLink } from '~/app/ui/Button';
 import { Changes, DraftNote, TooLate, type FieldWords, type Late } from '~/app/ui/Changes';
 import { TextBox } from '~/app/ui/fields';
 import { NotSaved } from '~/app/ui/NotSaved';
-import { Entered, Entries, Heading, Margin, Row, Sheet, Stack, TableFrame, Workplace } from '~/app/ui/Page';
+import { Entered, Entries, Heading, Margin, Row, Panel, Stack, TableFrame, Workplace } from '~/app/ui/Page';
 import { useDraft } from '~/app/ui/remember';
 import type { Route } from './+types/prices';
 
@@ -149,7 +149,7 @@ function Boxes({ loaderData, actionData }: Route.ComponentProps) {
         )}
         <Form method="post" onSubmit={draft.sent}>
           <input type="hidden" name="version" value={draft.version} />
-          <Sheet>
+          <Panel>
             <Stack>
               <NotSaved errors={errors} />
               <Supplies>
@@ -188,7 +188,7 @@ function Boxes({ loaderData, actionData }: Route.ComponentProps) {
                 </ButtonLink>
               </Row>
             </Stack>
-          </Sheet>
+          </Panel>
         </Form>
         <Changes rows={loaderData.changes} words={STORED} />
       </Stack>

@@ -19,7 +19,7 @@ import {
   Heading,
   Margin,
   Row,
-  Sheet,
+  Panel,
   Stack,
   State,
   TableFrame,
@@ -152,7 +152,7 @@ function Counting({
             }}
           />
         )}
-        <Sheet>
+        <Panel>
           <Form method="post" onSubmit={forget}>
             <Stack>
               <TableFrame>
@@ -210,7 +210,7 @@ function Counting({
               </Row>
             </Stack>
           </Form>
-        </Sheet>
+        </Panel>
       </Stack>
       <Stack>
         <Margin label="Reckonings">
@@ -228,7 +228,7 @@ function Counting({
           </Entries>
           <Faint>Paper stays with the family and is not counted.</Faint>
         </Margin>
-        <Sheet aria-labelledby="due">
+        <Panel aria-labelledby="due">
           <Form method="post">
             <input type="hidden" name="intent" value="due" />
             <input type="hidden" name="was" value={loan.dueOn} />
@@ -251,7 +251,7 @@ function Counting({
               </Button>
             </Stack>
           </Form>
-        </Sheet>
+        </Panel>
       </Stack>
     </Workplace>
   );

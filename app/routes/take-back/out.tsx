@@ -16,7 +16,7 @@ import {
   Faint,
   Heading,
   Margin,
-  Sheet,
+  Panel,
   Stack,
   TableFrame,
   Tag,
@@ -91,7 +91,7 @@ export default function Out({ loaderData, actionData }: Route.ComponentProps) {
             Everything is at school.
           </Empty>
         ) : (
-          <Sheet aria-labelledby="out">
+          <Panel aria-labelledby="out">
             <h2 id="out">Out now, the one due first on top</h2>
             <TableFrame>
               <table>
@@ -127,10 +127,10 @@ export default function Out({ loaderData, actionData }: Route.ComponentProps) {
                 </tbody>
               </table>
             </TableFrame>
-          </Sheet>
+          </Panel>
         )}
         {closed.length > 0 && (
-          <Sheet aria-labelledby="closed">
+          <Panel aria-labelledby="closed">
             <h2 id="closed">Came home last</h2>
             <TableFrame>
               <table>
@@ -150,7 +150,7 @@ export default function Out({ loaderData, actionData }: Route.ComponentProps) {
                 </tbody>
               </table>
             </TableFrame>
-          </Sheet>
+          </Panel>
         )}
       </Stack>
       <Margin label="Reckonings">

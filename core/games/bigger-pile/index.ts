@@ -22,7 +22,7 @@ const knobs = {
   ),
   faces: OneOf(
     { ...FACES, discardWhenMet: 'Leave them in, put them aside when met' },
-    { title: 'Picture cards', description: 'All three schools are played.', default: 'remove' },
+    { title: 'Picture cards', description: 'All three ways are played.', default: 'remove' },
   ),
   players: Whole(1, 4, { title: 'Players', default: 2 }),
   ties: OneOf(

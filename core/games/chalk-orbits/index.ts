@@ -28,7 +28,7 @@ const knobs = {
   ),
   miss: OneOf(
     { zero: 'counts 0', again: 'is thrown again' },
-    { title: 'A bag beside the circles', description: 'Both schools are played.', default: 'zero' },
+    { title: 'A bag beside the circles', description: 'Both ways are played.', default: 'zero' },
   ),
   hit: Chance(0.1, 1, { title: 'Chance to hit a circle', description: 'An assumption.', default: 0.6 }),
   bestOf: OneValue(

@@ -9,11 +9,11 @@ import type { MarkParams } from '.';
 import { deckNumbers } from './reckon';
 
 /** A sum with what is added and what is taken away, a product with what multiplies and divides, or one card. */
-interface Node {
+interface Found {
   kind: 'card' | 'sum' | 'product';
   value: number;
-  plus: readonly Node[];
-  minus: readonly Node[];
+  plus: readonly Found[];
+  minus: readonly Found[];
   /** As it is written. */
   text: string;
 }
@@ -130,16 +130,16 @@ function* reach(
   mask: number,
   target: number,
   rules: Rules,
-  known: Map<string, Node[]>,
-): Generator<Node> {
+  known: Map<string, Found[]>,
+): Generator<Found> {
   const key = `${mask} ${keyOf(target)}`;
   const before = known.get(key);
   if (before) {
     yield* before;
     return;
   }
-  const made = new Map<string, Node>();
-  const add = (node: Node): void => void made.set(node.text, node);
+  const made = new Map<string, Found>();
+  const add = (node: Found): void => void made.set(node.text, node);
   if ((mask & (mask - 1)) === 0) {
     const value = laid.cards[31 - Math.clz32(mask)]!;
     if (near(value, target)) add({ kind: 'card', value, plus: [], minus: [], text: String(value) });
@@ -184,13 +184,13 @@ function partners(sign: Sign, a: number, target: number): { left: boolean; b: nu
 }
 
 /** The step as a node; sums within sums and products within products become one. */
-function join(sign: Sign, x: Node, y: Node): Node {
+function join(sign: Sign, x: Found, y: Found): Found {
   const kind = sign === '+' || sign === '−' ? 'sum' : 'product';
   const turned = sign === '−' || sign === '÷';
-  const of = (node: Node) =>
+  const of = (node: Found) =>
     node.kind === kind ? { plus: node.plus, minus: node.minus } : { plus: [node], minus: [] };
   const [a, b] = [of(x), of(y)];
-  const bigFirst = (list: readonly Node[]) =>
+  const bigFirst = (list: readonly Found[]) =>
     [...list].sort((p, q) => q.value - p.value || (p.text < q.text ? -1 : 1));
   const plus = bigFirst([...a.plus, ...(turned ? b.minus : b.plus)]);
   const minus = bigFirst([...a.minus, ...(turned ? b.plus : b.minus)]);
@@ -198,9 +198,9 @@ function join(sign: Sign, x: Node, y: Node): Node {
   return { kind, value, plus, minus, text: write(kind, plus, minus) };
 }
 
-function write(kind: 'sum' | 'product', plus: readonly Node[], minus: readonly Node[]): string {
+function write(kind: 'sum' | 'product', plus: readonly Found[], minus: readonly Found[]): string {
   const [first, second] = kind === 'sum' ? ['+', '−'] : ['×', '÷'];
-  const inner = (one: Node): string =>
+  const inner = (one: Found): string =>
     one.kind === 'card' || (kind === 'sum' && one.kind === 'product') ? one.text : `(${one.text})`;
   return [plus.map(inner).join(` ${first} `), ...minus.map((one) => `${second} ${inner(one)}`)].join(' ');
 }

@@ -23,7 +23,7 @@ const knobs = {
   ),
   ending: OneOf(
     { winner: 'Who says it first takes the round', together: 'Both say it together' },
-    { title: 'A round', description: 'Both schools are played.', default: 'together' },
+    { title: 'A round', description: 'Both ways are played.', default: 'together' },
   ),
   missing: Cards({ title: 'Cards this deck lacks' }),
 };

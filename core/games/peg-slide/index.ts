@@ -16,7 +16,7 @@ const knobs = {
   ),
   order: OneOf(
     { ordered: '2 and 3 is not 3 and 2', unordered: '2 and 3 is the same as 3 and 2' },
-    { title: 'Order of the two parts', description: 'Both schools are taught.', default: 'ordered' },
+    { title: 'Order of the two parts', description: 'Both ways are taught.', default: 'ordered' },
   ),
   players: Whole(1, 4, { title: 'Players', default: 2 }),
 };

@@ -18,7 +18,7 @@ const knobs = {
     { all: 'Turn all that match', one: 'Turn one that matches' },
     {
       title: 'Several cards of the called number',
-      description: 'Both schools are played.',
+      description: 'Both ways are played.',
       default: 'all',
     },
   ),

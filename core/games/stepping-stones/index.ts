@@ -18,7 +18,7 @@ const knobs = {
   dice: Whole(1, 2, { title: 'Dice', default: 1 }),
   finish: OneOf(
     { reach: 'a roll may pass the last stone', exact: 'a roll that would pass stays put' },
-    { title: 'At the end', description: 'Both schools are played.', default: 'reach' },
+    { title: 'At the end', description: 'Both ways are played.', default: 'reach' },
   ),
   back: OneOf(
     { none: 'One way', subtract: 'And back again, taking away' },

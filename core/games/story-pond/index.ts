@@ -11,7 +11,7 @@ const knobs = {
   max: Whole(5, 10, { title: 'Most animals together', default: 5 }),
   answer: OneOf(
     { tile: 'a numeral tile is laid', wipeOff: 'it is written on the mat and wiped off' },
-    { title: 'The answer', description: 'Both schools are taught.', default: 'tile' },
+    { title: 'The answer', description: 'Both ways are taught.', default: 'tile' },
   ),
   stories: Whole(1, 20, { title: 'Stories in one play', default: 6 }),
   players: Whole(1, 4, { title: 'Players', default: 1 }),

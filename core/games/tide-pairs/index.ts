@@ -43,7 +43,7 @@ const knobs = {
     { now: 'at once', nextTurn: 'at the next turn' },
     {
       title: 'A pair made by the drawn card is laid',
-      description: 'Both schools are played.',
+      description: 'Both ways are played.',
       default: 'now',
     },
   ),

@@ -17,7 +17,7 @@ const knobs = {
   players: Whole(1, 4, { title: 'Players', default: 2 }),
   order: OneOf(
     { ordered: '2 and 4 is not 4 and 2', unordered: '2 and 4 is the same as 4 and 2' },
-    { title: 'Order of the two parts', description: 'Both schools are taught.', default: 'ordered' },
+    { title: 'Order of the two parts', description: 'Both ways are taught.', default: 'ordered' },
   ),
   finish: OneOf(
     {

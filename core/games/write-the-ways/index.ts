@@ -12,7 +12,7 @@ const knobs = {
   ops: Signs(['+']),
   order: OneOf(
     { ordered: '3 + 7 is not 7 + 3', unordered: '3 + 7 is the same as 7 + 3' },
-    { title: 'Order', description: 'Both schools are taught.', default: 'ordered' },
+    { title: 'Order', description: 'Both ways are taught.', default: 'ordered' },
   ),
   upTo: Whole(5, 20, { title: 'Largest number in a sentence', default: 10 }),
   zero: YesNo({ title: 'Sentences with zero', default: true }),

@@ -1,4 +1,4 @@
-/** `npm run bench`: how long the heavy things take on this machine, against what is wanted. */
+/** `npm run speed`: how long the heavy things take on this machine, against what is wanted. */
 import { FULL, simulatePlays } from '~/core/chance/simulate.ts';
 import { seeded } from '~/core/chance/random.ts';
 import { gameOf, SHELF } from '~/core/games/shelf/index.ts';
