@@ -1,7 +1,7 @@
 import { Type } from '@sinclair/typebox';
 import { describe, expect, it } from 'vitest';
 import { checkForm, checkJson } from './check';
-import { Line, OneOf, Text, Whole } from './schema';
+import { Line, OneOf, LongText, Whole } from './schema';
 import { knobsOf } from '~/core/games/kit/knobs';
 
 const schema = Type.Object(
@@ -13,7 +13,7 @@ const schema = Type.Object(
 );
 const form = Type.Object({
   name: Line(5, { title: 'Name' }),
-  note: Text(4, { title: 'Note' }),
+  note: LongText(4, { title: 'Note' }),
   players: Type.Optional(Whole(1, 4, { title: 'Players' })),
 });
 

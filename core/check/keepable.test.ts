@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { Type } from '@sinclair/typebox';
 import { checkForm, checkJson } from './check';
 import { MOST_DEPTH, readJson, unkeepable, visible } from './keepable';
-import { Line, Text, Whole } from './schema';
+import { Line, LongText, Whole } from './schema';
 
 describe('text as it can be seen', () => {
   it.each([
@@ -86,7 +86,7 @@ describe('values from outside', () => {
 describe('numbers in forms', () => {
   const schema = Type.Object({
     copies: Whole(1, 60, { title: 'Copies' }),
-    note: Text(50, { title: 'Note' }),
+    note: LongText(50, { title: 'Note' }),
   });
   it.each(['1e999', '-1e999', 'Infinity', 'NaN', '1e1', '0x10', '9'.repeat(400), '1.5', '٣', ' '])(
     'are refused in a sentence when they are written as %j',
