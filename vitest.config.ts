@@ -1,4 +1,5 @@
 import { defineConfig } from 'vitest/config';
+import { LANES } from './scripts/lib/lanes.ts';
 
 const shared = { resolve: { tsconfigPaths: true } };
 /** Every processor takes part: nothing else waits while the tests run. */
@@ -13,6 +14,8 @@ export default defineConfig({
         test: {
           name: 'unit',
           maxWorkers,
+          // Pure functions share their modules: the shelf is read once by each worker, not once by each file.
+          isolate: false,
           include: [
             'core/**/*.test.ts',
             'server/**/*.test.ts',
@@ -27,7 +30,8 @@ export default defineConfig({
         test: {
           name: 'database',
           include: ['data/**/*.test.ts', 'tests/database/**/*.test.ts'],
-          fileParallelism: false,
+          setupFiles: ['tests/lane.ts'],
+          maxWorkers: LANES,
           testTimeout: 20_000,
         },
       },
@@ -45,7 +49,8 @@ export default defineConfig({
         test: {
           name: 'journeys',
           include: ['tests/journeys/**/*.test.ts'],
-          fileParallelism: false,
+          setupFiles: ['tests/lane.ts'],
+          maxWorkers: LANES,
           testTimeout: 120_000,
           // A page under load takes longer than the second that polling is given otherwise.
           expect: { poll: { timeout: 10_000 } },

@@ -2,10 +2,11 @@
 import { mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { ensureBrowser } from './lib/browser.ts';
 import { CHECKS } from './lib/checks.ts';
+import { LANES } from './lib/lanes.ts';
 import { ensureDatabase, startCluster, type Cluster } from './lib/postgres.ts';
 import { step } from './lib/say.ts';
 import { run } from './lib/system.ts';
-import { ensureBuild, freePortFrom, serve } from './lib/web.ts';
+import { ensureBuild, freePortFrom, serve, type WebServer } from './lib/web.ts';
 
 let passed = 0;
 let failed = 0;
@@ -86,8 +87,9 @@ async function withDatabase(): Promise<void> {
   });
   if (!started || !cluster) return;
   try {
-    if (wanted('database')) await vitest('database', { DATABASE_URL: await migrated(cluster, 'fern_test') });
-    if (wanted('journeys')) await journeys(cluster);
+    const databases = await lanes(cluster);
+    if (wanted('database')) await vitest('database', { FERN_DATABASES: databases.join(' ') });
+    if (wanted('journeys')) await journeys(databases);
   } catch (error) {
     console.error(error instanceof Error ? error.message : error);
     failed++;
@@ -96,25 +98,37 @@ async function withDatabase(): Promise<void> {
   }
 }
 
-/** A new database with the newest schema and nothing in it. */
-async function migrated(cluster: Cluster, name: string): Promise<string> {
-  const url = await ensureDatabase(cluster, name, { fresh: true });
-  process.env.DATABASE_URL = url;
+/** A database for each lane, with the newest schema and nothing in it: the first is migrated, the others are copies. */
+async function lanes(cluster: Cluster): Promise<string[]> {
+  const first = await ensureDatabase(cluster, 'fern_lane_1', { fresh: true });
+  process.env.DATABASE_URL = first;
   const { migrate, closeDatabase } = await import('~/data/db.ts');
-  await counted(`migrations of ${name}`, migrate);
+  await counted('migrations', migrate);
   await closeDatabase();
-  return url;
+  const others = Array.from({ length: LANES - 1 }, (_, i) => `fern_lane_${i + 2}`);
+  return [
+    first,
+    ...(await Promise.all(
+      others.map((name) => ensureDatabase(cluster, name, { fresh: true, template: 'fern_lane_1' })),
+    )),
+  ];
 }
 
-async function journeys(cluster: Cluster): Promise<void> {
+async function journeys(databases: readonly string[]): Promise<void> {
   if (!(await counted('build', ensureBuild))) return;
-  const databaseUrl = await migrated(cluster, 'fern_journeys');
   // Journeys sign in far more often from one address than a school does.
   const env = { SIGN_IN_TRIES_PER_ADDRESS: '1000', FAMILY_VISITS_PER_ADDRESS: '1000' };
-  const web = await serve({ port: await freePortFrom(4700), databaseUrl, quiet: true, env });
+  const servers: WebServer[] = [];
   try {
-    await vitest('journeys', { DATABASE_URL: databaseUrl, FERN_ADDRESS: web.address });
+    for (const databaseUrl of databases)
+      servers.push(
+        await serve({ port: await freePortFrom(4700 + servers.length), databaseUrl, quiet: true, env }),
+      );
+    await vitest('journeys', {
+      FERN_DATABASES: databases.join(' '),
+      FERN_ADDRESSES: servers.map(({ address }) => address).join(' '),
+    });
   } finally {
-    await web.stop();
+    await Promise.all(servers.map((server) => server.stop()));
   }
 }

@@ -252,14 +252,20 @@ async function stopProcess(pid: number): Promise<void> {
 export async function ensureDatabase(
   cluster: Cluster,
   database: string,
-  options: { fresh?: boolean } = {},
+  options: {
+    fresh?: boolean;
+    /** It begins as a copy of this one, which nobody may be connected to. */ template?: string;
+  } = {},
 ): Promise<string> {
   const client = new pg.Client({ connectionString: cluster.url('postgres') });
   await client.connect();
   try {
     if (options.fresh) await client.query(`drop database if exists ${database} with (force)`);
     const { rowCount } = await client.query('select 1 from pg_database where datname = $1', [database]);
-    if (!rowCount) await client.query(`create database ${database}`);
+    if (!rowCount)
+      await client.query(
+        `create database ${database}${options.template ? ` template ${options.template}` : ''}`,
+      );
   } finally {
     await client.end();
   }
