@@ -1,7 +1,7 @@
 /** `npm run shots`: one picture of each main view, from fresh demo data on a database of its own. */
 import { mkdirSync } from 'node:fs';
 import { chromium } from 'playwright-core';
-import { CHROMIUM, CHROMIUM_FLAGS, ensureBrowser } from './lib/browser.ts';
+import { chromiumPath, CHROMIUM_FLAGS, ensureBrowser } from './lib/browser.ts';
 import { ensureDatabase, startCluster } from './lib/postgres.ts';
 import { step } from './lib/say.ts';
 import { ensureBuild, freePortFrom, serve } from './lib/web.ts';
@@ -26,7 +26,7 @@ const families = await listFamilies();
 await closeDatabase();
 await step('build', ensureBuild);
 const web = await serve({ port: await freePortFrom(4800), databaseUrl, quiet: true });
-const browser = await chromium.launch({ executablePath: CHROMIUM, args: CHROMIUM_FLAGS });
+const browser = await chromium.launch({ executablePath: chromiumPath(), args: CHROMIUM_FLAGS });
 
 try {
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });

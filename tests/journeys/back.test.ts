@@ -97,6 +97,7 @@ describe('listening', () => {
       });
     const { page, complaints } = await visitor();
     await signIn(page);
+    await open(page, '/lend');
     const leaf = page.getByRole('navigation', { name: 'Stations' }).getByRole('link', { name: /^Listen/ });
     await expect.poll(() => leaf.innerText()).toMatch(/3/);
     await open(page, '/listen');

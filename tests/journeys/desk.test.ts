@@ -72,6 +72,7 @@ describe('the desk', () => {
   it('takes a tag, a family and Enter in one breath, as fast as a barcode reader sends them', async () => {
     const { page, complaints } = await visitor();
     await signIn(page);
+    await open(page, '/lend');
     await toScanLine(page);
     await page.keyboard.type(world.copies[2]!.tag);
     await page.keyboard.press('Enter');
@@ -125,6 +126,8 @@ describe('the desk', () => {
     const { page, complaints } = await visitor();
     const copy = world.copies[0]!;
     await signIn(page);
+    await open(page, '/lend');
+    await open(page, '/lend');
     await toScanLine(page);
     await page.keyboard.type(`${copy.tag.slice(0, 4)}${copy.tag[4] === '3' ? '4' : '3'}`);
     await page.getByText('one character is wrong or two are swapped').waitFor();

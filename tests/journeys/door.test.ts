@@ -8,7 +8,7 @@ import { findSchool } from '~/data/queries/people';
 import { addOwnGame } from '~/data/queries/games';
 import { lend } from '~/data/queries/lending';
 import { emptyDatabase, PASSWORD, smallSchool, type SmallSchool } from '../world';
-import { ADDRESS, closeBrowser, expectAccessible, signIn, visitor, open } from './browser';
+import { ADDRESS, closeBrowser, expectAccessible, signInByHand as signIn, visitor, open } from './browser';
 
 beforeEach(emptyDatabase);
 afterAll(async () => {

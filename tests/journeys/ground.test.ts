@@ -12,7 +12,15 @@ import { listAnswers } from '~/data/queries/listening';
 import { trySignIn } from '~/server/limits';
 import { today } from '~/server/today';
 import { lendOut, PASSWORD } from '../world';
-import { ADDRESS, expectAccessible, open, signIn, smallSchoolForEach, visitor } from './browser';
+import {
+  ADDRESS,
+  expectAccessible,
+  open,
+  signIn,
+  signInByHand,
+  smallSchoolForEach,
+  visitor,
+} from './browser';
 
 const world = smallSchoolForEach();
 const family = async () => (await findFamily(world.families[0]!.id))!;
@@ -200,7 +208,7 @@ describe('one’s own sign-in', () => {
 
   it('is not shut by strangers who try passwords: her own browser still lets her in', async () => {
     const { page, complaints } = await visitor();
-    await signIn(page, 'Helper');
+    await signInByHand(page, 'Helper');
     await page.getByRole('button', { name: 'Sign out' }).click();
     await page.waitForURL('**/sign-in');
     for (let i = 0; i < 40; i++)
@@ -211,7 +219,7 @@ describe('one’s own sign-in', () => {
     await stranger.page.getByLabel('Password').fill(PASSWORD);
     await stranger.page.getByRole('button', { name: 'Sign in' }).click();
     await stranger.page.getByText('Too many tries.').waitFor();
-    await signIn(page, 'Helper');
+    await signInByHand(page, 'Helper');
     await page.getByRole('heading', { name: 'Lend', level: 1 }).waitFor();
     expect([...complaints, ...stranger.complaints]).toEqual([]);
   });

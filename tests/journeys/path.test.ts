@@ -10,7 +10,7 @@ import { listShortages } from '~/data/queries/counts';
 import { listOut } from '~/data/queries/lending';
 import { listAnswers } from '~/data/queries/listening';
 import { smallSchool } from '../world';
-import { closeBrowser, expectAccessible, scan, signIn, visitor } from './browser';
+import { closeBrowser, expectAccessible, scan, signInByHand as signIn, visitor } from './browser';
 
 beforeAll(async () => {
   await smallSchool();
