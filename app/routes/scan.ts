@@ -1,6 +1,5 @@
 import { redirect } from 'react-router';
 import { SHELF } from '~/core/games/shelf';
-import { findByText } from '~/core/lending/families';
 import { searchable } from '~/core/words/search';
 import { dueWords } from '~/core/lending/due';
 import { readTag, showTag } from '~/core/kits/tag';
@@ -8,7 +7,7 @@ import { readSlip, slipSentence } from '~/core/listening/slip';
 import { LANGUAGES } from '~/core/words/languages';
 import { nameOf } from '~/core/words/reading';
 import { readingOf } from '~/core/words/readings';
-import { listFamilies } from '~/data/queries/families';
+import { familiesNamed } from '~/data/queries/families';
 import { findCopy, listKits } from '~/data/queries/kits';
 import { requireRole } from '~/server/people/session';
 import { today } from '~/server/today';
@@ -116,10 +115,8 @@ async function read(q: string, held: Held, mayChoose: boolean): Promise<ScanRead
 
 async function familyChoices(q: string, held: Held): Promise<ScanChoice[]> {
   const copy = held.copy ? `&copy=${encodeURIComponent(held.copy)}` : '';
-  return findByText(await listFamilies(), q)
-    .slice(0, MOST_CHOICES)
-    .map((family) => ({
-      says: `${copy ? 'lend to' : 'choose'} ${family.name} (${LANGUAGES[family.language].name})`,
-      go: `/lend?family=${family.id}${copy}`,
-    }));
+  return (await familiesNamed(q, MOST_CHOICES)).map((family) => ({
+    says: `${copy ? 'lend to' : 'choose'} ${family.name} (${LANGUAGES[family.language].name})`,
+    go: `/lend?family=${family.id}${copy}`,
+  }));
 }

@@ -2,7 +2,6 @@
 import { Type, type Static } from '@sinclair/typebox';
 import { Line, OneOf, LongText } from '~/core/check/schema';
 import type { Language } from '~/core/words/languages';
-import { searchable } from '~/core/words/search';
 
 const LANGUAGE_LABELS: Record<Language, string> = {
   en: 'English',
@@ -25,17 +24,3 @@ export type FamilyFields = Static<typeof familySchema>;
 
 /** A family's name as it is compared: in any case, blanks taken together. */
 export const sameName = (name: string): string => name.trim().replace(/\s+/g, ' ').toLocaleLowerCase('en');
-
-/** Families whose name has every word of the query, those that begin with it first. */
-export function findByText<T extends { name: string }>(families: readonly T[], query: string): T[] {
-  const words = searchable(query).split(/\s+/).filter(Boolean);
-  if (words.length === 0) return [];
-  const found = families.filter((family) => words.every((word) => searchable(family.name).includes(word)));
-  const exact = found.filter((family) => searchable(family.name) === searchable(query));
-  if (exact.length === 1) return exact;
-  const begins = (family: T): boolean =>
-    searchable(family.name)
-      .split(/\s+/)
-      .some((part) => part.startsWith(words[0]!));
-  return [...found.filter(begins), ...found.filter((family) => !begins(family))];
-}

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { seeded } from '~/core/chance/random';
 import { daysAfter, daysBetween, dueState, dueWords, mayAnswer, showDay } from './due';
-import { findByText, sameName } from './families';
+import { sameName } from './families';
 import { randomTag, readTag, showTag, TAG_ALPHABET, tagFrom } from '~/core/kits/tag';
 
 const anyTag = fc.string({ unit: fc.constantFrom(...TAG_ALPHABET), minLength: 4, maxLength: 4 }).map(tagFrom);
@@ -93,27 +93,8 @@ describe('days of a loan', () => {
   });
 });
 
-describe('finding a family', () => {
-  const families = ['Familia Arroyo Vela', 'Family Dunlin', 'Família Lagoa', 'Familia Ibarra Sol'].map(
-    (name) => ({ name }),
-  );
-  const found = (query: string) => findByText(families, query).map((one) => one.name);
-
-  it('needs no accents, no case and only a part', () => {
-    expect(found('familia lag')).toEqual(['Família Lagoa']);
-    expect(found('VELA')).toEqual(['Familia Arroyo Vela']);
-    expect(found('sol ibarra')).toEqual(['Familia Ibarra Sol']);
-    expect(found('  ')).toEqual([]);
-    expect(found('nobody')).toEqual([]);
-  });
-
-  it('puts words that begin so first', () => {
-    expect(
-      findByText([{ name: 'Family Marlin' }, { name: 'Family Linden' }], 'lin').map((one) => one.name),
-    ).toEqual(['Family Linden', 'Family Marlin']);
-  });
-
-  it('compares names in any case and spacing', () => {
+describe('names of families', () => {
+  it('are compared in any case and spacing', () => {
     expect(sameName(' Family  Dunlin ')).toBe(sameName('family dunlin'));
   });
 });

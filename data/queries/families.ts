@@ -1,4 +1,4 @@
-import { and, asc, eq, inArray, isNull, sql } from 'drizzle-orm';
+import { and, asc, desc, eq, inArray, isNull, sql, type SQL } from 'drizzle-orm';
 import type { FamilyFields } from '~/core/lending/families';
 import { db, transaction, unlessTaken } from '../db';
 import { answer, family, loan } from '../schema';
@@ -21,20 +21,91 @@ export const familyFields = ({ name, language, reach, underThree, allergens }: F
   allergens,
 });
 
-/** All families that were not forgotten, by name. */
+const OUT = sql<
+  string[]
+>`coalesce((select array_agg(c.tag order by c.tag) from loan l join copy c on c.id = l.copy_id where l.family_id = "family"."id" and l.closed_as is null), '{}')`;
+
+/** How a list of families is sorted; by name where it is the same. */
+export const FAMILY_SORTS = {
+  name: asc(family.searchName),
+  language: asc(family.language),
+  out: desc(sql`(select count(*) from loan l where l.family_id = "family"."id" and l.closed_as is null)`),
+} as const satisfies Record<string, SQL>;
+export type FamilySort = keyof typeof FAMILY_SORTS;
+
+/** Families whose name has each of these words in it, whatever accents and case. */
+const named = (words: readonly string[]): SQL | undefined =>
+  and(
+    isNull(family.forgottenAt),
+    ...words.map((word) => sql`${family.searchName} like '%' || ${literally(word)} || '%'`),
+  );
+/** A word as a pattern that means nothing but itself. */
+const literally = (word: string): SQL => sql`public.searchable(${word.replace(/[\\%_]/g, '\\$&')})`;
+const wordsOf = (text: string): string[] => text.split(/\s+/).filter(Boolean).slice(0, 8);
+
+export interface FamilyPage {
+  families: FamilyRow[];
+  /** How many there are in all, and how many of them fit what is looked for. */
+  all: number;
+  found: number;
+}
+
+/** A page of the families that were not forgotten. */
+export async function pageOfFamilies(asked: {
+  text: string;
+  sort: FamilySort;
+  first: number;
+  most: number;
+}): Promise<FamilyPage> {
+  const words = wordsOf(asked.text);
+  const [rows, found, all] = await Promise.all([
+    db()
+      .select({ family, out: OUT })
+      .from(family)
+      .where(named(words))
+      .orderBy(FAMILY_SORTS[asked.sort], FAMILY_SORTS.name)
+      .offset(asked.first)
+      .limit(asked.most),
+    words.length ? db().$count(family, named(words)) : undefined,
+    db().$count(family, isNull(family.forgottenAt)),
+  ]);
+  return { families: rows.map(({ family: one, out }) => ({ ...one, out })), all, found: found ?? all };
+}
+
+/**
+ * Families whose name has every word of a text, those that begin with its first word before the others; the one that
+ * is called just so alone.
+ */
+export async function familiesNamed(text: string, most: number): Promise<Family[]> {
+  const words = wordsOf(text);
+  if (words.length === 0) return [];
+  const exact = sql`${family.searchName} = public.searchable(${words.join(' ')})`;
+  const begins = sql`' ' || ${family.searchName} like '% ' || ${literally(words[0]!)} || '%'`;
+  const rows = await db()
+    .select({ family, exact: sql<boolean>`${exact}` })
+    .from(family)
+    .where(named(words))
+    .orderBy(desc(exact), desc(begins), FAMILY_SORTS.name)
+    .limit(most);
+  const just = rows.filter((row) => row.exact);
+  return (just.length === 1 ? just : rows).map((row) => row.family);
+}
+
+/** All families that were not forgotten, by name: for a file. */
 export async function listFamilies(): Promise<FamilyRow[]> {
   const rows = await db()
-    .select({
-      family,
-      out: sql<
-        string[]
-      >`coalesce((select array_agg(c.tag order by c.tag) from loan l join copy c on c.id = l.copy_id where l.family_id = "family"."id" and l.closed_as is null), '{}')`,
-    })
+    .select({ family, out: OUT })
     .from(family)
     .where(isNull(family.forgottenAt))
-    .orderBy(asc(sql`lower(${family.name})`));
+    .orderBy(FAMILY_SORTS.name);
   return rows.map(({ family: one, out }) => ({ ...one, out }));
 }
+
+/** The names that are taken. */
+export const familyNames = async (): Promise<string[]> =>
+  (await db().select({ name: family.name }).from(family).where(isNull(family.forgottenAt))).map(
+    ({ name }) => name,
+  );
 
 export async function findFamily(id: string): Promise<Family | undefined> {
   return (

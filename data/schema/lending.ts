@@ -22,6 +22,10 @@ export const family = pgTable(
   {
     id: uuid().primaryKey().defaultRandom(),
     name: text().notNull(),
+    /** Its name as it is looked for: without accents and case. */
+    searchName: text()
+      .notNull()
+      .generatedAlwaysAs(sql`public.searchable(name)`),
     language: text().$type<Language>().notNull(),
     reach: text().notNull().default(''),
     underThree: boolean().notNull().default(false),

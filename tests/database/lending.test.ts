@@ -6,7 +6,9 @@ import {
   findFamily,
   forgetFamily,
   importFamilies,
+  familiesNamed,
   listFamilies,
+  pageOfFamilies,
   updateFamily,
 } from '~/data/queries/families';
 import { findCopy } from '~/data/queries/kits';
@@ -192,6 +194,52 @@ describe('families', () => {
     expect(await createFamily(input)).toMatchObject(input);
     expect(await createFamily({ ...input, name: 'FAMILY SKUA' })).toBeUndefined();
     expect(await updateFamily(world.families[0]!.id, { ...input }, 1)).toBeUndefined();
+  });
+
+  it('are found by a part of the name, without accents and case, those that begin so first', async () => {
+    await importFamilies(
+      [
+        'Familia Arroyo Vela',
+        'Família Lagoa',
+        'Family Marlin',
+        'Family Linden',
+        'عائلة مُنى',
+        '100% of_us',
+      ].map((name) => ({ ...input, name })),
+    );
+    const found = async (text: string) => (await familiesNamed(text, 6)).map(({ name }) => name);
+    expect(await found('familia lag')).toEqual(['Família Lagoa']);
+    expect(await found('VELA')).toEqual(['Familia Arroyo Vela', 'Familia Vela']);
+    expect(await found('vela arroyo')).toEqual(['Familia Arroyo Vela']);
+    expect(await found('lin')).toEqual(['Family Linden', 'Family Dunlin', 'Family Marlin']);
+    expect(await found('منى')).toEqual(['عائلة مُنى']);
+    expect(await found('family auk')).toEqual(['Family Auk']);
+    for (const nothing of ['  ', 'nobody', '%%', 'f_mily', '\\', "' or 1=1"])
+      expect(await found(nothing)).toEqual([]);
+    expect(await found('100%')).toEqual(['100% of_us']);
+  });
+
+  it('are shown page by page, searched and sorted by the database', async () => {
+    await importFamilies(
+      Array.from({ length: 120 }, (_, i) => ({ ...input, name: `Tern ${String(i).padStart(3, '0')}` })),
+    );
+    const page = await pageOfFamilies({ text: '', sort: 'name', first: 50, most: 50 });
+    expect([page.families.length, page.all, page.found]).toEqual([50, 123, 123]);
+    const names: string[] = [];
+    for (let first = 0; first < 123; first += 50)
+      names.push(
+        ...(await pageOfFamilies({ text: '', sort: 'name', first, most: 50 })).families.map(
+          ({ name }) => name,
+        ),
+      );
+    expect(new Set(names).size).toBe(123);
+    expect([...names].sort((a, b) => a.toLowerCase().localeCompare(b.toLowerCase(), 'en'))).toEqual(names);
+    const terns = await pageOfFamilies({ text: 'tern 11', sort: 'name', first: 0, most: 50 });
+    expect([terns.found, terns.families.length, terns.all]).toEqual([11, 11, 123]);
+    const made = await lend(order());
+    const busy = await pageOfFamilies({ text: '', sort: 'out', first: 0, most: 5 });
+    expect([made.ok, busy.families[0]!.out.length]).toEqual([true, 1]);
+    expect((await pageOfFamilies({ text: '', sort: 'name', first: 1000, most: 50 })).families).toEqual([]);
   });
 
   it('are imported, those that are there already left alone', async () => {

@@ -1,7 +1,7 @@
 import { data, Form, redirect, useNavigation } from 'react-router';
 import { count } from '~/core/words/numbers';
 import { LANGUAGES } from '~/core/words/languages';
-import { importFamilies, listFamilies } from '~/data/queries/families';
+import { familyNames, importFamilies } from '~/data/queries/families';
 import { MAX_CSV_BYTES, type ReadRow } from '~/server/families/csv';
 import { requireRole } from '~/server/people/session';
 import { readFamilies } from '~/server/threads';
@@ -40,7 +40,7 @@ export async function action({ request }: Route.ActionArgs) {
     );
   if (!text.trim()) return refuse('Choose a file first.');
   if (text.length > MAX_CSV_BYTES) return refuse('This list is too long to be read at once.');
-  const existing = (await listFamilies()).map((family) => family.name);
+  const existing = await familyNames();
   const read = await readFamilies(text, existing);
   if (!read.ok) return refuse(read.problem);
   if (form.get('intent') !== 'import') return data<Preview>({ text, rows: read.rows });

@@ -1,23 +1,40 @@
-import { useState } from 'react';
-import { Link, useSearchParams } from 'react-router';
-import { findByText } from '~/core/lending/families';
+import { useEffect, useState } from 'react';
+import { Link, useNavigate, useSearchParams } from 'react-router';
 import { showTag } from '~/core/kits/tag';
 import { LANGUAGES } from '~/core/words/languages';
 import { count } from '~/core/words/numbers';
-import { listFamilies } from '~/data/queries/families';
+import { FAMILY_SORTS, findFamily, pageOfFamilies, type FamilySort } from '~/data/queries/families';
+import { isId } from '~/server/ids';
 import { requireRole } from '~/server/people/session';
 import { ButtonLink } from '~/app/ui/Button';
 import { TextBox } from '~/app/ui/fields';
 import { Said } from '~/app/ui/Notices';
-import { Empty, Faint, Heading, Row, Stack, State, TableFrame, Tag, Wide } from '~/app/ui/Page';
+import { Empty, Faint, Heading, Row, Stack, State, Tag, Wide } from '~/app/ui/Page';
+import { firstOf, Pager, Table, type Column } from '~/app/ui/Table';
 import type { Route } from './+types/families';
 
 export const meta: Route.MetaFunction = () => [{ title: 'Families · Fern Basket' }];
 
+const SIZE = 50;
+const MOST_TEXT = 80;
+/** A word that is still being typed is not looked for. */
+const PAUSE_MS = 200;
+
 export async function loader({ request }: Route.LoaderArgs) {
   await requireRole(request, 'coordinator');
+  const search = new URL(request.url).searchParams;
+  const text = (search.get('find') ?? '').slice(0, MOST_TEXT);
+  const asked = search.get('sort') ?? '';
+  const sort: FamilySort = Object.hasOwn(FAMILY_SORTS, asked) ? (asked as FamilySort) : 'name';
+  const first = firstOf(search, SIZE);
+  const addedId = search.get('added');
+  const [page, added] = await Promise.all([
+    pageOfFamilies({ text, sort, first, most: SIZE }),
+    isId(addedId) ? findFamily(addedId) : undefined,
+  ]);
   return {
-    families: (await listFamilies()).map(({ id, name, language, reach, underThree, allergens, out }) => ({
+    ...page,
+    families: page.families.map(({ id, name, language, reach, underThree, allergens, out }) => ({
       id,
       name,
       language,
@@ -26,16 +43,52 @@ export async function loader({ request }: Route.LoaderArgs) {
       allergens,
       out,
     })),
+    text,
+    sort,
+    first,
+    added: added && { id: added.id, name: added.name },
   };
 }
 
+type Family = Route.ComponentProps['loaderData']['families'][number];
+const COLUMNS: readonly Column<Family, FamilySort>[] = [
+  {
+    head: 'Family',
+    sort: 'name',
+    cell: ({ id, name }) => <Link to={`/lend/families/${id}`}>{name}</Link>,
+  },
+  { head: 'Home language', sort: 'language', cell: ({ language }) => LANGUAGES[language].name },
+  { head: 'Reach', cell: ({ reach }) => reach },
+  {
+    head: 'To mind',
+    cell: ({ underThree, allergens }) => (
+      <>
+        {underThree && <State tone="wait">child under three</State>}{' '}
+        {allergens && <State tone="wait">{allergens}</State>}
+      </>
+    ),
+  },
+  {
+    head: 'Has now',
+    sort: 'out',
+    cell: ({ out }) => out.map((tag) => <Tag key={tag}>{showTag(tag)} </Tag>),
+  },
+];
+
 export default function Families({ loaderData }: Route.ComponentProps) {
-  const { families } = loaderData;
+  const { families, all, found, text, sort, first, added } = loaderData;
   const [search] = useSearchParams();
-  const [query, setQuery] = useState('');
-  const shown = query.trim() ? findByText(families, query) : families;
-  const added = families.find((family) => family.id === search.get('added'));
+  const navigate = useNavigate();
+  const [query, setQuery] = useState(text);
   const imported = Number(search.get('imported'));
+  useEffect(() => {
+    if (query === text) return;
+    const timer = setTimeout(() => {
+      const to = new URLSearchParams(query.trim() ? { find: query, sort } : { sort });
+      void navigate(`?${to}`, { replace: true, preventScrollReset: true });
+    }, PAUSE_MS);
+    return () => clearTimeout(timer);
+  }, [query, text, sort, navigate]);
   return (
     <Wide>
       <Stack>
@@ -53,7 +106,7 @@ export default function Families({ loaderData }: Route.ComponentProps) {
             </Row>
           }
         >
-          {count(families.length, 'family', 'families')}. Who is it, and what do they have now?
+          {count(all, 'family', 'families')}. Who is it, and what do they have now?
         </Heading>
         {added && (
           <Said
@@ -75,7 +128,7 @@ export default function Families({ loaderData }: Route.ComponentProps) {
             Nothing about this family is kept any more.
           </Said>
         )}
-        {families.length === 0 ? (
+        {all === 0 ? (
           <Empty
             title="No family yet"
             action={<ButtonLink href="/lend/families/import">Import a list</ButtonLink>}
@@ -84,43 +137,24 @@ export default function Families({ loaderData }: Route.ComponentProps) {
           </Empty>
         ) : (
           <>
-            <TextBox name="find" label="Find a family" inputType="search" value={query} onChange={setQuery} />
-            {shown.length === 0 && <Faint>No family’s name has “{query}” in it.</Faint>}
-            {shown.length > 0 && (
-              <TableFrame>
-                <table>
-                  <thead>
-                    <tr>
-                      <th>Family</th>
-                      <th>Home language</th>
-                      <th>Reach</th>
-                      <th>To mind</th>
-                      <th>Has now</th>
-                    </tr>
-                  </thead>
-                  <tbody>
-                    {shown.map((family) => (
-                      <tr key={family.id}>
-                        <td>
-                          <Link to={`/lend/families/${family.id}`}>{family.name}</Link>
-                        </td>
-                        <td>{LANGUAGES[family.language].name}</td>
-                        <td>{family.reach}</td>
-                        <td>
-                          {family.underThree && <State tone="wait">child under three</State>}{' '}
-                          {family.allergens && <State tone="wait">{family.allergens}</State>}
-                        </td>
-                        <td>
-                          {family.out.map((tag) => (
-                            <Tag key={tag}>{showTag(tag)} </Tag>
-                          ))}
-                        </td>
-                      </tr>
-                    ))}
-                  </tbody>
-                </table>
-              </TableFrame>
+            <TextBox
+              name="find"
+              label="Find a family"
+              inputType="search"
+              value={query}
+              onChange={setQuery}
+              maxLength={MOST_TEXT}
+            />
+            {found === 0 && <Faint>No family’s name has “{text}” in it.</Faint>}
+            {found > 0 && families.length === 0 && (
+              <Faint>
+                The list is not that long. <Link to="/lend/families">Go to its beginning</Link>
+              </Faint>
             )}
+            {families.length > 0 && (
+              <Table columns={COLUMNS} rows={families} rowKey={({ id }) => id} sorted={sort} />
+            )}
+            <Pager first={first} shown={families.length} found={found} size={SIZE} />
           </>
         )}
       </Stack>
