@@ -58,6 +58,18 @@ export interface Shortage extends Count {
   kitName: string;
 }
 
+/** What was ever short of a copy and a part, with the latest count of it. */
+const ever = (copyId?: string) => sql`
+  (select distinct copy_id, material from part_count
+   where counted < expected ${copyId ? sql`and copy_id = ${copyId}` : sql``}) ever
+  cross join lateral (
+    select material, expected, counted from part_count p
+    where p.copy_id = ever.copy_id and p.material = ever.material order by p.serial desc limit 1) last`;
+
+/** Ids of copies that lack a part now, as a query to be part of another. */
+export const SHORT_COPIES = sql`
+  select distinct ever.copy_id from ${ever()} where last.counted < last.expected`;
+
 /**
  * Parts that copies lack now, by their latest counts; of one copy or of all. Only what was ever short is looked at
  * again, so that the many complete counts of the years are not read.
@@ -65,11 +77,7 @@ export interface Shortage extends Count {
 export async function listShortages(copyId?: string): Promise<Shortage[]> {
   const { rows } = await db().execute<Shortage & Record<string, unknown>>(sql`
     select c.id as "copyId", c.tag, k.name as "kitName", last.material, last.expected, last.counted
-    from (select distinct copy_id, material from part_count
-          where counted < expected ${copyId ? sql`and copy_id = ${copyId}` : sql``}) ever
-    cross join lateral (
-      select material, expected, counted from part_count p
-      where p.copy_id = ever.copy_id and p.material = ever.material order by p.serial desc limit 1) last
+    from ${ever(copyId)}
     join copy c on c.id = ever.copy_id
     join kit k on k.id = c.kit_id
     where last.counted < last.expected

@@ -49,7 +49,7 @@ export interface LoanRow {
   closedAs: 'returned' | 'undone' | null;
 }
 
-const loanRows = () =>
+export const loanRows = () =>
   db()
     .select({
       id: loan.id,

@@ -1,7 +1,7 @@
 /** What waits at each station, for the leaves of the frond. */
 import { sql } from 'drizzle-orm';
 import { db } from '../db';
-import { listShortages } from './counts';
+import { copiesNow } from './desk';
 import { uncheckedLines } from './words';
 
 export interface Waiting {
@@ -24,34 +24,21 @@ export interface Waiting {
 }
 
 export async function waiting(today: string): Promise<Waiting> {
-  const [counted, shortages, unchecked] = await Promise.all([
-    db().execute<Record<'choose' | 'fill' | 'print' | 'takeBack' | 'listen' | 'ready', number>>(sql`
+  const [counted, copies, unchecked] = await Promise.all([
+    db().execute<Record<'choose' | 'fill' | 'listen', number>>(sql`
       select
         (select count(*)::int from variant v where v.archived_at is null and not exists (select 1 from kit_variant kv where kv.variant_id = v.id)) as choose,
         (select count(*)::int from kit k where not exists (select 1 from copy c where c.kit_id = k.id)) as fill,
-        (select count(*)::int from copy where printed_at is null) as print,
-        (select count(*)::int from loan where closed_as is null and due_on <= ${today}) as "takeBack",
-        (select count(*)::int from answer where read_at is null) as listen,
-        (select count(*)::int from copy c where c.printed_at is not null and not exists (select 1 from loan l where l.copy_id = c.id and l.closed_as is null)) as ready`),
-    listShortages(),
+        (select count(*)::int from answer where read_at is null) as listen`),
+    copiesNow(today),
     uncheckedLines(),
   ]);
-  const { ready, ...rest } = counted.rows[0]!;
-  const short = [...new Set(shortages.map((one) => one.copyId))];
   return {
-    ...rest,
+    ...counted.rows[0]!,
     word: unchecked.reduce((total, one) => total + one.unchecked, 0),
-    lend: ready - (await readyAmong(short)),
-    lookBack: short.length,
+    print: copies.unprinted,
+    lend: copies.ready,
+    takeBack: copies.overdue + copies.dueToday,
+    lookBack: copies.short,
   };
-}
-
-/** How many of these copies are printed and at school. */
-async function readyAmong(ids: readonly string[]): Promise<number> {
-  if (ids.length === 0) return 0;
-  const { rows } = await db().execute<{ count: number }>(sql`
-    select count(*)::int as count from copy c
-    where c.id = any(${sql.param([...ids])}::uuid[]) and c.printed_at is not null
-      and not exists (select 1 from loan l where l.copy_id = c.id and l.closed_as is null)`);
-  return rows[0]!.count;
 }

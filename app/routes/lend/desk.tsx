@@ -2,14 +2,15 @@ import { useState } from 'react';
 import { data, Form, Link, redirect, useNavigation, useSearchParams, useSubmit } from 'react-router';
 import { hasSmallParts } from '~/core/kits/recipe';
 import { materialOf } from '~/core/materials/catalogue';
-import { daysAfter, daysBetween, dueState, dueWords, LOAN_DAYS, showDay } from '~/core/lending/due';
+import { daysAfter, daysBetween, dueWords, LOAN_DAYS, showDay } from '~/core/lending/due';
 import { readTag, showTag } from '~/core/kits/tag';
 import { LANGUAGES } from '~/core/words/languages';
 import { count } from '~/core/words/numbers';
 import { findFamily } from '~/data/queries/families';
-import { findCopy, listCopies } from '~/data/queries/kits';
+import { findCopy } from '~/data/queries/kits';
+import { copiesAtSchool, copiesNow, pageOfOut } from '~/data/queries/desk';
 import { listShortages } from '~/data/queries/counts';
-import { findLoan, lend, listOut, undoLoan } from '~/data/queries/lending';
+import { findLoan, lend, undoLoan } from '~/data/queries/lending';
 import { isId } from '~/server/ids';
 import { requireRole } from '~/server/people/session';
 import { readDay } from '~/server/days';
@@ -28,27 +29,35 @@ import {
   Panel,
   Stack,
   State,
-  TableFrame,
   Tag,
   Workplace,
 } from '~/app/ui/Page';
+import { Table } from '~/app/ui/Table';
 import { DueFlag } from '~/app/desk/DueFlag';
 import { useReadyAction } from '~/app/desk/ScanLine';
 import type { Route } from './+types/desk';
 
 export const meta: Route.MetaFunction = () => [{ title: 'Lend · Fern Basket' }];
 
+/** More copies than this are found by scanning them, or on the list of what is out. */
+const IN_SIGHT = 40;
+const NEXT_DUE = 20;
+
 export async function loader({ request }: Route.LoaderArgs) {
   const person = await requireRole(request, 'coordinator', 'helper');
   const search = new URL(request.url).searchParams;
   const tag = readTag(search.get('copy') ?? '');
-  const copy = tag.kind === 'tag' ? await findCopy({ tag: tag.tag }) : undefined;
-  const familyId = search.get('family');
-  const family = isId(familyId) ? await findFamily(familyId) : undefined;
-  const lentId = search.get('lent');
-  const lent = isId(lentId) ? await findLoan(lentId) : undefined;
-  const short = await listShortages();
+  const [familyId, lentId] = [search.get('family'), search.get('lent')];
   const day = todayAtSchool();
+  const [copy, family, lent, now, home, out] = await Promise.all([
+    tag.kind === 'tag' ? findCopy({ tag: tag.tag }) : undefined,
+    isId(familyId) ? findFamily(familyId) : undefined,
+    isId(lentId) ? findLoan(lentId) : undefined,
+    copiesNow(day),
+    copiesAtSchool(IN_SIGHT),
+    pageOfOut(0, NEXT_DUE),
+  ]);
+  const short = copy ? await listShortages(copy.id) : [];
   return {
     copy: copy && {
       id: copy.id,
@@ -59,9 +68,9 @@ export async function loader({ request }: Route.LoaderArgs) {
       small: hasSmallParts(copy.parts),
       allergens: [...new Set(copy.parts.flatMap((part) => materialOf(part.material).allergens))],
     },
-    lacking: short
-      .filter((one) => one.copyId === copy?.id)
-      .map((one) => `${one.expected - one.counted} of ${one.expected} ${materialOf(one.material).plural}`),
+    lacking: short.map(
+      (one) => `${one.expected - one.counted} of ${one.expected} ${materialOf(one.material).plural}`,
+    ),
     family: family && {
       id: family.id,
       name: family.name,
@@ -71,16 +80,9 @@ export async function loader({ request }: Route.LoaderArgs) {
     },
     lent: lent?.closedAs === null ? lent : undefined,
     undone: search.has('undone'),
-    home: (await listCopies())
-      .filter((one) => !one.loan)
-      .map((one) => ({
-        id: one.id,
-        tag: one.tag,
-        kitName: one.kitName,
-        printed: one.printedAt !== null,
-        short: short.some((part) => part.copyId === one.id),
-      })),
-    out: await listOut(),
+    now,
+    home,
+    out,
     today: day,
     dueOn: daysAfter(day, LOAN_DAYS),
     maySeeFamilies: person.role === 'coordinator',
@@ -128,7 +130,7 @@ export async function action({ request }: Route.ActionArgs) {
 }
 
 export default function Desk({ loaderData, actionData }: Route.ComponentProps) {
-  const { copy, family, lacking, lent, undone, home, out, today } = loaderData;
+  const { copy, family, lacking, lent, undone, now, home, out, today } = loaderData;
   const [search] = useSearchParams();
   const submit = useSubmit();
   const busy = useNavigation().state !== 'idle';
@@ -302,13 +304,39 @@ export default function Desk({ loaderData, actionData }: Route.ComponentProps) {
                   ))}
                 </Row>
               )}
+              {now.home > home.length && (
+                <Faint>And {count(now.home - home.length, 'copy', 'copies')} more: scan the tag.</Faint>
+              )}
             </Stack>
           </Panel>
         )}
         <Panel aria-labelledby="out">
           <Stack $gap="0.6rem">
             <h2 id="out">Out now</h2>
-            {out.length === 0 ? <Faint>No copy is out.</Faint> : <OutTable out={out} today={today} />}
+            {out.length === 0 ? (
+              <Faint>No copy is out.</Faint>
+            ) : (
+              <Table
+                rows={out}
+                rowKey={({ id }) => id}
+                columns={[
+                  {
+                    head: 'Tag',
+                    cell: ({ id, tag }) => (
+                      <Link to={`/take-back/${id}`}>
+                        <Tag>{showTag(tag)}</Tag>
+                      </Link>
+                    ),
+                  },
+                  { head: 'Kit', cell: ({ kitName }) => kitName },
+                  { head: 'Family', cell: ({ familyName }) => familyName },
+                  { head: 'Due', cell: (loan) => <DueFlag dueOn={loan.dueOn} today={today} /> },
+                ]}
+              />
+            )}
+            {now.out > out.length && (
+              <Link to="/take-back">See all {count(now.out, 'copy', 'copies')} that are out</Link>
+            )}
           </Stack>
         </Panel>
       </Stack>
@@ -316,15 +344,15 @@ export default function Desk({ loaderData, actionData }: Route.ComponentProps) {
         <Entries>
           <Entered
             label="At school"
-            number={String(home.length)}
-            unit={home.length === 1 ? 'copy' : 'copies'}
-            reason={`${count(home.filter((one) => one.printed && !one.short).length, 'copy is', 'copies are')} printed and complete.`}
+            number={String(now.home)}
+            unit={now.home === 1 ? 'copy' : 'copies'}
+            reason={`${count(now.ready, 'copy is', 'copies are')} printed and complete.`}
           />
           <Entered
             label="Out"
-            number={String(out.length)}
-            unit={out.length === 1 ? 'copy' : 'copies'}
-            reason={`${out.filter((one) => dueState(one.dueOn, today) === 'overdue').length} overdue, ${out.filter((one) => one.dueOn === today).length} due today.`}
+            number={String(now.out)}
+            unit={now.out === 1 ? 'copy' : 'copies'}
+            reason={`${now.overdue} overdue, ${now.dueToday} due today.`}
           />
           <Entered
             label="A loan lasts"
@@ -337,34 +365,3 @@ export default function Desk({ loaderData, actionData }: Route.ComponentProps) {
     </Workplace>
   );
 }
-
-const OutTable = ({ out, today }: { out: Route.ComponentProps['loaderData']['out']; today: string }) => (
-  <TableFrame>
-    <table>
-      <thead>
-        <tr>
-          <th>Tag</th>
-          <th>Kit</th>
-          <th>Family</th>
-          <th>Due</th>
-        </tr>
-      </thead>
-      <tbody>
-        {out.map((loan) => (
-          <tr key={loan.id}>
-            <td>
-              <Link to={`/take-back/${loan.id}`}>
-                <Tag>{showTag(loan.tag)}</Tag>
-              </Link>
-            </td>
-            <td>{loan.kitName}</td>
-            <td>{loan.familyName}</td>
-            <td>
-              <DueFlag dueOn={loan.dueOn} today={today} />
-            </td>
-          </tr>
-        ))}
-      </tbody>
-    </table>
-  </TableFrame>
-);

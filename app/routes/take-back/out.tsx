@@ -1,8 +1,9 @@
 import { Form, Link, data, useSearchParams } from 'react-router';
-import { dueState, dueWords, showDay } from '~/core/lending/due';
+import { dueWords, showDay } from '~/core/lending/due';
 import { showTag } from '~/core/kits/tag';
 import { listShortages } from '~/data/queries/counts';
-import { findLoan, listClosed, listOut, undoReturn, type Undone } from '~/data/queries/lending';
+import { copiesNow, pageOfOut } from '~/data/queries/desk';
+import { findLoan, listClosed, undoReturn, type Undone } from '~/data/queries/lending';
 import { isId } from '~/server/ids';
 import { materialOf } from '~/core/materials/catalogue';
 import { requireRole } from '~/server/people/session';
@@ -22,19 +23,33 @@ import {
   Tag,
   Workplace,
 } from '~/app/ui/Page';
+import { firstOf, Pager, Table } from '~/app/ui/Table';
 import { DueFlag } from '~/app/desk/DueFlag';
 import type { Route } from './+types/out';
 
 export const meta: Route.MetaFunction = () => [{ title: 'Take back · Fern Basket' }];
 
+const SIZE = 50;
+
 export async function loader({ request }: Route.LoaderArgs) {
   await requireRole(request, 'coordinator', 'helper');
-  const homeId = new URL(request.url).searchParams.get('home');
-  const home = isId(homeId) ? await findLoan(homeId) : undefined;
+  const search = new URL(request.url).searchParams;
+  const homeId = search.get('home');
+  const first = firstOf(search, SIZE);
+  const [home, now, out, closed, longest] = await Promise.all([
+    isId(homeId) ? findLoan(homeId) : undefined,
+    copiesNow(today()),
+    pageOfOut(first, SIZE),
+    listClosed(6),
+    pageOfOut(0, 1),
+  ]);
   const short = home ? await listShortages(home.copyId) : [];
   return {
-    out: await listOut(),
-    closed: (await listClosed(6)).filter((loan) => loan.closedAs === 'returned'),
+    now,
+    out,
+    first,
+    longest: longest[0],
+    closed: closed.filter((loan) => loan.closedAs === 'returned'),
     home: home?.closedAs === 'returned' ? home : undefined,
     lacking: short.map(
       (one) =>
@@ -54,9 +69,9 @@ export async function action({ request }: Route.ActionArgs) {
 }
 
 export default function Out({ loaderData, actionData }: Route.ComponentProps) {
-  const { out, closed, home, lacking, today } = loaderData;
+  const { now, out, first, longest, closed, home, lacking, today } = loaderData;
   const [search] = useSearchParams();
-  const due = out.filter((loan) => dueState(loan.dueOn, today) === 'overdue' || loan.dueOn === today);
+  const due = now.overdue + now.dueToday;
   return (
     <Workplace>
       <Stack>
@@ -86,47 +101,32 @@ export default function Out({ loaderData, actionData }: Route.ComponentProps) {
             {lacking.length ? `; missing: ${lacking.join(', ')}.` : ', complete.'}
           </Said>
         )}
-        {out.length === 0 ? (
+        {now.out === 0 ? (
           <Empty title="No copy is out" action={<ButtonLink href="/lend">Lend a copy</ButtonLink>}>
             Everything is at school.
           </Empty>
         ) : (
           <Panel aria-labelledby="out">
             <h2 id="out">Out now, the one due first on top</h2>
-            <TableFrame>
-              <table>
-                <thead>
-                  <tr>
-                    <th>Tag</th>
-                    <th>Kit</th>
-                    <th>Family</th>
-                    <th>Due</th>
-                    <th>
-                      <span className="visually-hidden">Action</span>
-                    </th>
-                  </tr>
-                </thead>
-                <tbody>
-                  {out.map((loan) => (
-                    <tr key={loan.id}>
-                      <td>
-                        <Tag>{showTag(loan.tag)}</Tag>
-                      </td>
-                      <td>{loan.kitName}</td>
-                      <td>{loan.familyName}</td>
-                      <td>
-                        <DueFlag dueOn={loan.dueOn} today={today} />
-                      </td>
-                      <td>
-                        <Link to={`/take-back/${loan.id}`} aria-label={`Count ${showTag(loan.tag)}`}>
-                          Count it
-                        </Link>
-                      </td>
-                    </tr>
-                  ))}
-                </tbody>
-              </table>
-            </TableFrame>
+            <Table
+              rows={out}
+              rowKey={({ id }) => id}
+              columns={[
+                { head: 'Tag', cell: ({ tag }) => <Tag>{showTag(tag)}</Tag> },
+                { head: 'Kit', cell: ({ kitName }) => kitName },
+                { head: 'Family', cell: ({ familyName }) => familyName },
+                { head: 'Due', cell: ({ dueOn }) => <DueFlag dueOn={dueOn} today={today} /> },
+                {
+                  head: <span className="visually-hidden">Action</span>,
+                  cell: ({ id, tag }) => (
+                    <Link to={`/take-back/${id}`} aria-label={`Count ${showTag(tag)}`}>
+                      Count it
+                    </Link>
+                  ),
+                },
+              ]}
+            />
+            <Pager first={first} shown={out.length} found={now.out} size={SIZE} />
           </Panel>
         )}
         {closed.length > 0 && (
@@ -157,11 +157,11 @@ export default function Out({ loaderData, actionData }: Route.ComponentProps) {
         <Entries>
           <Entered
             label="Due by today"
-            number={String(due.length)}
-            unit={`of ${out.length} out`}
+            number={String(due)}
+            unit={`of ${now.out} out`}
             reason={
-              due[0]
-                ? `The longest: ${showTag(due[0].tag)}, ${dueWords(due[0].dueOn, today)}.`
+              due > 0 && longest
+                ? `The longest: ${showTag(longest.tag)}, ${dueWords(longest.dueOn, today)}.`
                 : 'Nothing is late.'
             }
           />

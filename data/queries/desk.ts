@@ -1,0 +1,63 @@
+/** Where the copies are: at school and ready, out and due, short of parts. The one place that says so. */
+import { asc, eq, isNull, sql } from 'drizzle-orm';
+import { db } from '../db';
+import { copy, kit, loan } from '../schema';
+import { SHORT_COPIES } from './counts';
+import { loanRows, type LoanRow } from './lending';
+
+export interface CopiesNow {
+  /** At school. */
+  home: number;
+  /** At school, printed and complete: what remains to be lent. */
+  ready: number;
+  unprinted: number;
+  /** Of which parts are missing, wherever they are. */
+  short: number;
+  out: number;
+  overdue: number;
+  dueToday: number;
+}
+
+export async function copiesNow(today: string): Promise<CopiesNow> {
+  const { rows } = await db().execute<CopiesNow & Record<string, unknown>>(sql`
+    select
+      count(*) filter (where home)::int as home,
+      count(*) filter (where home and printed and not short)::int as ready,
+      count(*) filter (where not printed)::int as unprinted,
+      count(*) filter (where short)::int as short,
+      count(*) filter (where not home)::int as out,
+      count(*) filter (where due_on < ${today})::int as overdue,
+      count(*) filter (where due_on = ${today})::int as "dueToday"
+    from (
+      select c.printed_at is not null as printed, l.id is null as home, l.due_on, lacks.copy_id is not null as short
+      from copy c
+      left join loan l on l.copy_id = c.id and l.closed_as is null
+      left join (${SHORT_COPIES}) lacks on lacks.copy_id = c.id) each`);
+  return rows[0]!;
+}
+
+export interface HomeCopy {
+  id: string;
+  tag: string;
+  kitName: string;
+  printed: boolean;
+  short: boolean;
+}
+
+/** Copies at school, those that can go out at once before the others. */
+export async function copiesAtSchool(most: number): Promise<HomeCopy[]> {
+  const printed = sql<boolean>`${copy.printedAt} is not null`;
+  const short = sql<boolean>`lacks.copy_id is not null`;
+  return db()
+    .select({ id: copy.id, tag: copy.tag, kitName: kit.name, printed, short })
+    .from(copy)
+    .innerJoin(kit, eq(kit.id, copy.kitId))
+    .leftJoin(sql`(${SHORT_COPIES}) lacks`, sql`lacks.copy_id = ${copy.id}`)
+    .where(sql`not exists (select 1 from ${loan} l where l.copy_id = ${copy.id} and l.closed_as is null)`)
+    .orderBy(sql`not (${printed} and not ${short})`, asc(kit.name), asc(copy.tag))
+    .limit(most);
+}
+
+/** Loans that are out, the one due first on top: a page of them. */
+export const pageOfOut = (first: number, most: number): Promise<LoanRow[]> =>
+  loanRows().where(isNull(loan.closedAs)).orderBy(asc(loan.dueOn), asc(copy.tag)).offset(first).limit(most);
