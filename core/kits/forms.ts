@@ -3,7 +3,7 @@ import { Type } from '@sinclair/typebox';
 import { Line, OneOf, Whole } from '~/core/check/schema';
 import { AGE_BANDS, type AgeBand } from '~/core/games/kit/types';
 import { PAPERS, type Paper } from '~/core/paper/sheet';
-import { ASSURANCES, type Assurance } from './recipe';
+import { ASSURANCES, type Assurance } from './assurance';
 
 const ageBand = OneOf<AgeBand>(AGE_BANDS, { title: 'Grade band' });
 

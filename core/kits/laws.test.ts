@@ -6,7 +6,8 @@ import { PACK_ITEMS, type PackItem } from '~/core/pack/choices';
 import { packSheets } from '~/core/pack/pack';
 import { contextOf, PAPER_NAMES } from '~/core/paper/testing';
 import { materialOf } from '~/core/materials/catalogue';
-import { ASSURANCES, recipeOf, type Assurance, type KitPlan, type KitVariant } from './recipe';
+import { recipeOf, type KitPlan, type KitVariant } from './recipe';
+import { ASSURANCES, type Assurance } from './assurance';
 
 /** What holds for any basket somebody may fill. */
 const VARIANTS: KitVariant[] = SHELF.flatMap((game) =>

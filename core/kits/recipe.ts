@@ -11,12 +11,7 @@ import {
 } from '~/core/games/kit/types';
 import { open, type GameRef } from '~/core/own/open';
 import { fitsChokeTube, materialOf, materials, type MaterialId } from '~/core/materials/catalogue';
-
-export const ASSURANCES = {
-  usual: 'Usual: enough in 95 of 100 plays',
-  worst: 'The most the rules can ever need',
-} as const;
-export type Assurance = keyof typeof ASSURANCES;
+import type { Assurance } from './assurance';
 
 export interface KitVariant extends GameRef {
   name: string;

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { checkForm } from '~/core/check/check';
 import { answerSchema, isEmpty } from './answer';
-import { type Level } from '~/core/pack/questions';
+import type { Level } from '~/core/pack/questions';
 import { nextStep, sentenceFor, type Heard } from './sentence';
 
 const heard = (...answers: [familyId: string, level: Level | null, minutes: number | null][]): Heard[] =>

@@ -4,7 +4,7 @@
  */
 import { readTag, showTag } from '~/core/kits/tag';
 import { count } from '~/core/words/numbers';
-import { type Answer } from './answer';
+import type { Answer } from './answer';
 import { LEVELS, SLIP_QUESTIONS, type Level } from '~/core/pack/questions';
 
 /** What a slip says, in a sentence for who types it: "2 children, 1 grown-up, just right". */

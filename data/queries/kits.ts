@@ -2,7 +2,7 @@ import { and, asc, desc, eq, inArray, isNull, sql } from 'drizzle-orm';
 import { recipeOf, type KitPart, type KitPlan } from '~/core/kits/recipe';
 import type { AgeBand, Params } from '~/core/games/kit/types';
 import type { OwnGame } from '~/core/own/definition';
-import type { Assurance } from '~/core/kits/recipe';
+import type { Assurance } from '~/core/kits/assurance';
 import type { Paper } from '~/core/paper/sheet';
 import { db, transaction, unlessTaken, type Queryable } from '../db';
 import { buildRun, copy, family, kit, kitVariant, loan, variant } from '../schema';

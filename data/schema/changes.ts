@@ -1,4 +1,7 @@
 import { bigint, index, integer, jsonb, pgTable, text, timestamp, uuid } from 'drizzle-orm/pg-core';
+import { oneOf } from './one-of';
+
+const KINDS = ['added', 'changed', 'removed', 'brought back', 'forgotten', 'did'] as const;
 
 /** Counts the changes of a row, so that a form knows whether it shows what is stored. */
 export const version = () => integer().notNull().default(1);
@@ -16,14 +19,15 @@ export const change = pgTable(
     thingId: text().notNull(),
     /** The version that the change led to. */
     version: integer().notNull(),
-    kind: text({
-      enum: ['added', 'changed', 'removed', 'brought back', 'forgotten', 'did'],
-    }).notNull(),
+    kind: text({ enum: KINDS }).notNull(),
     before: jsonb().$type<Record<string, unknown>>(),
     after: jsonb().$type<Record<string, unknown>>(),
     /** Without a reference: what a person did stays when the person goes. */
     personId: uuid(),
     at: timestamp({ withTimezone: true }).notNull().defaultNow(),
   },
-  (table) => [index('change_by_thing').on(table.thing, table.thingId, table.id)],
+  (table) => [
+    index('change_by_thing').on(table.thing, table.thingId, table.id),
+    oneOf('change_is_of_a_kind', table.kind, KINDS),
+  ],
 );

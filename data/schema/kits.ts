@@ -12,11 +12,15 @@ import {
   uniqueIndex,
   uuid,
 } from 'drizzle-orm/pg-core';
-import type { AgeBand, Params } from '~/core/games/kit/types';
-import type { Assurance, KitPart, KitPlan } from '~/core/kits/recipe';
+import { AGE_BANDS, type AgeBand, type Params } from '~/core/games/kit/types';
+import type { KitPart, KitPlan } from '~/core/kits/recipe';
+import { ASSURANCES, type Assurance } from '~/core/kits/assurance';
 import type { OwnGame } from '~/core/own/definition';
 import { version } from './changes';
+import { oneOf } from './one-of';
 import { person } from './people';
+
+const PAPERS = ['letter', 'a4'] as const;
 
 /** A game with its parameters set, saved under a name. */
 export const variant = pgTable(
@@ -37,6 +41,7 @@ export const variant = pgTable(
     uniqueIndex('variant_name_is_taken')
       .on(sql`lower(${table.name})`)
       .where(sql`${table.archivedAt} is null`),
+    oneOf('variant_is_for_a_grade_band', table.ageBand, Object.keys(AGE_BANDS)),
   ],
 );
 
@@ -47,7 +52,7 @@ export const kit = pgTable(
     name: text().notNull(),
     ageBand: text().$type<AgeBand>().notNull(),
     players: integer().notNull(),
-    paper: text({ enum: ['letter', 'a4'] }).notNull(),
+    paper: text({ enum: PAPERS }).notNull(),
     assurance: text().$type<Assurance>().notNull(),
     version: version(),
     createdAt: timestamp({ withTimezone: true }).notNull().defaultNow(),
@@ -55,6 +60,9 @@ export const kit = pgTable(
   (table) => [
     uniqueIndex('kit_name_is_taken').on(sql`lower(${table.name})`),
     check('kit_has_players', sql`${table.players} between 1 and 6`),
+    oneOf('kit_is_for_a_grade_band', table.ageBand, Object.keys(AGE_BANDS)),
+    oneOf('kit_is_on_a_paper', table.paper, PAPERS),
+    oneOf('kit_has_an_assurance', table.assurance, Object.keys(ASSURANCES)),
   ],
 );
 

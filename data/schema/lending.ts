@@ -14,7 +14,14 @@ import {
 import type { Language } from '~/core/words/languages';
 import { version } from './changes';
 import { copy } from './kits';
+import { oneOf } from './one-of';
 import { person } from './people';
+
+const CAUSES = ['return', 'mend', 'undone'] as const;
+
+const EVENTS = ['lent', 'dueChanged', 'returned', 'undone', 'reopened'] as const;
+
+const ENDS = ['returned', 'undone'] as const;
 
 /** A family as the school knows it: little, and only what changes a decision. */
 export const family = pgTable(
@@ -56,10 +63,11 @@ export const loan = pgTable(
     dueOn: date().notNull(),
     returnedOn: date(),
     /** Null while the copy is out. */
-    closedAs: text({ enum: ['returned', 'undone'] }),
+    closedAs: text({ enum: ENDS }),
     createdAt: timestamp({ withTimezone: true }).notNull().defaultNow(),
   },
   (table) => [
+    oneOf('loan_ended_in_a_known_way', table.closedAs, ENDS),
     uniqueIndex('copy_is_out_already')
       .on(table.copyId)
       .where(sql`${table.closedAs} is null`),
@@ -88,12 +96,15 @@ export const loanEvent = pgTable(
     loanId: uuid()
       .notNull()
       .references(() => loan.id),
-    kind: text({ enum: ['lent', 'dueChanged', 'returned', 'undone', 'reopened'] }).notNull(),
+    kind: text({ enum: EVENTS }).notNull(),
     note: text().notNull().default(''),
     personId: uuid().references(() => person.id),
     at: timestamp({ withTimezone: true }).notNull().defaultNow(),
   },
-  (table) => [index('loan_event_by_loan').on(table.loanId)],
+  (table) => [
+    oneOf('loan_event_is_of_a_kind', table.kind, EVENTS),
+    index('loan_event_by_loan').on(table.loanId),
+  ],
 );
 
 /** One counting of a part of a copy, at a return or after mending. The latest of a part is what the copy holds. */
@@ -105,7 +116,7 @@ export const partCount = pgTable(
       .notNull()
       .references(() => copy.id),
     loanId: uuid().references(() => loan.id),
-    cause: text({ enum: ['return', 'mend', 'undone'] }).notNull(),
+    cause: text({ enum: CAUSES }).notNull(),
     material: text().notNull(),
     expected: integer().notNull(),
     counted: integer().notNull(),
@@ -115,6 +126,7 @@ export const partCount = pgTable(
     serial: integer().notNull().generatedAlwaysAsIdentity(),
   },
   (table) => [
+    oneOf('part_count_has_a_cause', table.cause, CAUSES),
     index('part_count_latest').on(table.copyId, table.material, table.serial),
     index('part_count_short')
       .on(table.copyId, table.material)

@@ -1,7 +1,8 @@
 import { sql } from 'drizzle-orm';
 import { index, integer, pgTable, text, timestamp, uuid } from 'drizzle-orm/pg-core';
-import type { Level } from '~/core/pack/questions';
+import { LEVELS, type Level } from '~/core/pack/questions';
 import { loan } from './lending';
+import { oneOf } from './one-of';
 
 /** What a family answered. `sendKey` is made of the loan, the day and what was said: sent twice, it is one answer. */
 export const answer = pgTable(
@@ -25,6 +26,7 @@ export const answer = pgTable(
     readAt: timestamp({ withTimezone: true }),
   },
   (table) => [
+    oneOf('answer_says_a_known_level', table.level, Object.keys(LEVELS)),
     index('answer_by_loan').on(table.loanId),
     index('answer_new')
       .on(table.sentAt)

@@ -17,6 +17,9 @@ import {
 import type { Printing } from '~/core/pack/cost';
 import { ROLES } from '~/core/people/role';
 import { version } from './changes';
+import { oneOf } from './one-of';
+
+const PAPERS = ['letter', 'a4'] as const;
 
 /** The one school this server is for. */
 export const school = pgTable(
@@ -24,7 +27,7 @@ export const school = pgTable(
   {
     id: integer().primaryKey().default(1),
     name: text().notNull(),
-    paper: text({ enum: ['letter', 'a4'] }).notNull(),
+    paper: text({ enum: PAPERS }).notNull(),
     languages: text().array().notNull(),
     /** The school's own picture for its labels, as a data address. */
     mark: text(),
@@ -34,7 +37,10 @@ export const school = pgTable(
     markVersion: version(),
     createdAt: timestamp({ withTimezone: true }).notNull().defaultNow(),
   },
-  (table) => [check('there_is_one_school', sql`${table.id} = 1`)],
+  (table) => [
+    check('there_is_one_school', sql`${table.id} = 1`),
+    oneOf('school_prints_on_a_paper', table.paper, PAPERS),
+  ],
 );
 
 export const person = pgTable(
@@ -50,6 +56,7 @@ export const person = pgTable(
     createdAt: timestamp({ withTimezone: true }).notNull().defaultNow(),
   },
   (table) => [
+    oneOf('person_has_a_role', table.role, ROLES),
     uniqueIndex('person_name_is_taken')
       .on(table.nameKey)
       .where(sql`${table.active}`),

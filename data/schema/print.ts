@@ -1,27 +1,32 @@
 import { customType, integer, jsonb, pgTable, text, timestamp, uuid } from 'drizzle-orm/pg-core';
+import { oneOf } from './one-of';
 import { person } from './people';
+
+const STATES = ['drawing', 'done', 'failed', 'stopped'] as const;
 
 const bytea = customType<{ data: Buffer }>({ dataType: () => 'bytea' });
 
 /** A PDF that is being drawn, or was. `query` is the address part of what was asked for. */
-export const printJob = pgTable('print_job', {
-  id: uuid().primaryKey().defaultRandom(),
-  query: text().notNull(),
-  title: text().notNull(),
-  /** What is drawn, as plain data: another server takes a job over from one that was stopped. */
-  task: jsonb(),
-  /** How many servers have begun to draw it. */
-  tries: integer().notNull().default(1),
-  state: text({ enum: ['drawing', 'done', 'failed', 'stopped'] })
-    .notNull()
-    .default('drawing'),
-  pagesDone: integer().notNull().default(0),
-  pages: integer(),
-  /** What to change, when it could not be printed. */
-  problem: text(),
-  pdf: bytea(),
-  createdBy: uuid().references(() => person.id),
-  createdAt: timestamp({ withTimezone: true }).notNull().defaultNow(),
-  /** The server that draws it tells of itself here; a job nobody tells of has been abandoned. */
-  aliveAt: timestamp({ withTimezone: true }).notNull().defaultNow(),
-});
+export const printJob = pgTable(
+  'print_job',
+  {
+    id: uuid().primaryKey().defaultRandom(),
+    query: text().notNull(),
+    title: text().notNull(),
+    /** What is drawn, as plain data: another server takes a job over from one that was stopped. */
+    task: jsonb(),
+    /** How many servers have begun to draw it. */
+    tries: integer().notNull().default(1),
+    state: text({ enum: STATES }).notNull().default('drawing'),
+    pagesDone: integer().notNull().default(0),
+    pages: integer(),
+    /** What to change, when it could not be printed. */
+    problem: text(),
+    pdf: bytea(),
+    createdBy: uuid().references(() => person.id),
+    createdAt: timestamp({ withTimezone: true }).notNull().defaultNow(),
+    /** The server that draws it tells of itself here; a job nobody tells of has been abandoned. */
+    aliveAt: timestamp({ withTimezone: true }).notNull().defaultNow(),
+  },
+  (table) => [oneOf('print_job_is_in_a_known_state', table.state, STATES)],
+);

@@ -103,6 +103,23 @@ describe('the connection', () => {
     expect(databaseTrouble(refused)).toBeUndefined();
   });
 
+  it('keeps words that are none of a column’s away from it', async () => {
+    for (const [constraint, statement] of [
+      ['person_has_a_role', sql`update person set role = 'king'`],
+      ['kit_is_for_a_grade_band', sql`update kit set age_band = 'g9'`],
+      ['kit_is_on_a_paper', sql`update kit set paper = 'a3'`],
+      ['kit_has_an_assurance', sql`update kit set assurance = 'maybe'`],
+      ['variant_is_for_a_grade_band', sql`update variant set age_band = ''`],
+      ['school_prints_on_a_paper', sql`update school set paper = 'legal'`],
+      ['change_is_of_a_kind', sql`update change set kind = 'eaten'`],
+    ] as const) {
+      const refused = await db()
+        .execute(statement)
+        .catch((error: unknown) => error);
+      expect([constraint, sqlState(refused), refusedBy(refused)]).toEqual([constraint, '23514', constraint]);
+    }
+  });
+
   it('tells a database without tables from one that is away', async () => {
     const empty = await db()
       .execute(sql`select 1 from no_such_table`)

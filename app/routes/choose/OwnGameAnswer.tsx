@@ -1,7 +1,7 @@
 import { settle, startOf } from '~/core/games/kit/game';
 import { madeGame } from '~/core/own/made';
 import { assume } from '~/core/games/kit/types';
-import { type OwnGame } from '~/core/own/definition';
+import type { OwnGame } from '~/core/own/definition';
 import { ownFaults } from '~/core/own/faults';
 import { LengthRibbon } from '~/app/game/LengthRibbon';
 import { Entered, Entries, Margin, Panel } from '~/app/ui/Page';

@@ -2,7 +2,7 @@ import { data, Form, Link, redirect, useNavigation, useSearchParams } from 'reac
 import { checkForm, type FieldErrors } from '~/core/check/check';
 import { AGE_BANDS } from '~/core/games/kit/types';
 import { buildSchema, MOST_COPIES } from '~/core/kits/forms';
-import { ASSURANCES } from '~/core/kits/recipe';
+import { ASSURANCES } from '~/core/kits/assurance';
 import { dueWords, showDay } from '~/core/lending/due';
 import { randomTag, showTag } from '~/core/kits/tag';
 import { PAPERS } from '~/core/paper/sheet';
