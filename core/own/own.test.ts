@@ -4,7 +4,7 @@ import { Ajv } from 'ajv';
 import { mean } from '~/core/chance/pmf';
 import { seeded } from '~/core/chance/random';
 import { assume } from '~/core/games/kit/types';
-import { gameFor } from '~/core/own/open';
+import { gameFor, open } from '~/core/own/open';
 import { check } from '~/core/games/kit/check';
 import { settle, startOf } from '~/core/games/kit/game';
 import { sample, apart } from '~/core/games/kit/testing';
@@ -314,6 +314,13 @@ describe('what it costs to reckon a game', () => {
 });
 
 describe('a game that cannot be opened', () => {
+  it('says so in every language, though there is wording for the game whose place it takes', () => {
+    const { game } = open({ gameId: 'two-tone-spill', params: { counters: 'many' } });
+    expect(isClosed(game)).toBe(true);
+    expect(say(readingOf('en'), game.words, 'goal')).toMatch(/^This game cannot be opened/);
+    expect(say(readingOf('es'), game.words, 'goal')).toMatch(/no se puede abrir/);
+  });
+
   const shut = (own: unknown) => gameFor({ gameId: 'own-x', own: own as OwnGame });
   it('is stood in for by one that says so, and takes nothing down', () => {
     for (const own of [

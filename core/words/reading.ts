@@ -10,7 +10,7 @@ import { SHARED } from './shared';
 export interface Source<M extends Messages = Messages> {
   readonly id: string;
   readonly en: M;
-  /** What its maker wrote in other languages: a game of a school's own brings its own. */
+  /** What its maker wrote in other languages, before all else: a game of a school's own brings its own. */
   readonly own?: Readonly<Partial<Record<Language, Messages>>>;
 }
 export const source = <const M extends Messages>(id: string, en: M): Source<M> => ({ id, en });
@@ -27,7 +27,7 @@ export const ENGLISH: Reading = { language: 'en', wording: {} };
 
 /** The message with this id as the reading has it; undefined where it has none and English has to do. */
 export function messageIn({ language, wording }: Reading, source: Source, id: string): string | undefined {
-  const own = wording[source.id]?.[id] ?? source.own?.[language]?.[id];
+  const own = source.own?.[language]?.[id] ?? wording[source.id]?.[id];
   if (own !== undefined) return own;
   const english = source.en[id];
   if (language === 'en') return english;
