@@ -36,8 +36,16 @@ export function useLive(refs: readonly GameRef[]): ReadonlyMap<string, Live> {
     // The page answers first; what it computes with comes when it has a moment.
     const idle = requestIdleCallback(
       async () => {
-        const games = await Promise.all(wanted.map(bringToLife));
-        if (!left) startTransition(() => setLive({ key, games: byId(wanted, games) }));
+        try {
+          const games = await Promise.all(wanted.map(bringToLife));
+          if (!left) startTransition(() => setLive({ key, games: byId(wanted, games) }));
+        } catch (error) {
+          // A page without its game would show numbers of another setting: it says that it could not be loaded.
+          if (!left)
+            setLive(() => {
+              throw error;
+            });
+        }
       },
       { timeout: 300 },
     );

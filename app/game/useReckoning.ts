@@ -29,6 +29,8 @@ export interface Reckoned {
   /** What is wrong with the parameters; nothing is reckoned then. */
   errors: FieldErrors;
   reckoning?: Reckoning;
+  /** Something was changed before the game came: what is there is of another setting. */
+  waiting: boolean;
   /** Present while heavy figures are under way. */
   progress?: Progress;
   cancel: () => void;
@@ -60,7 +62,8 @@ export function useReckoning(
   const isFirst = key === JSON.stringify([gameRef, first.params, assume(first.ageBand)]);
   const { reckoning: firstReckoning, errors: firstErrors } = first;
   const quick = useMemo(() => {
-    if (isFirst || !live) return { errors: firstErrors ?? {}, reckoning: firstReckoning };
+    if (isFirst) return { errors: firstErrors ?? {}, reckoning: firstReckoning };
+    if (!live) return { errors: {} };
     const [, at, under] = JSON.parse(key) as [GameRef, Params, Assumptions];
     const errors = live.faults(at);
     return { errors, reckoning: Object.keys(errors).length ? undefined : live.settle(at).reckon(under) };
@@ -91,6 +94,7 @@ export function useReckoning(
   }, [key, wanted, stopped, progress]);
   const here = heavy?.key === key ? heavy : undefined;
   return {
+    waiting: !isFirst && !live,
     errors: quick.errors,
     reckoning: here?.reckoning ?? quick.reckoning,
     progress: wanted && !stopped && !here ? progress : undefined,

@@ -204,7 +204,7 @@ describe('the deck audit', () => {
     await page.keyboard.press('Enter');
     await page.getByText('49 cards of 52.').waitFor();
     const tide = page.getByRole('row', { name: /Tide Pairs/ }).first();
-    expect(await tide.innerText()).toContain('plays, with a note');
+    await expect.poll(() => tide.innerText()).toContain('plays, with a note');
     await expectAccessible(page);
     await page.getByText('There is a second deck').click();
     await page.getByText('Together they also make one whole deck').waitFor();

@@ -211,7 +211,9 @@ function Bench({
     <Workplace>
       <Stack>
         <Heading title={start.title} action={<GameDrawing shapes={start.drawing} width={120} />}>
-          {!reckoning ? (
+          {reckoned.waiting ? (
+            start.goal
+          ) : !reckoning ? (
             'This setting does not work yet.'
           ) : playing ? (
             <Suspense fallback={start.goal}>
@@ -258,7 +260,8 @@ function Bench({
             </Row>
           </Stack>
         </Panel>
-        {!reckoning && (
+        {reckoned.waiting && <Faint role="status">One moment: the game is being fetched.</Faint>}
+        {!reckoning && !reckoned.waiting && (
           <Said kind="stop" word="Nothing is reckoned" live>
             {Object.values(errors).join(' ')} What you set is kept.
           </Said>

@@ -63,7 +63,10 @@ const WORDS: Record<DeckVerdict['verdict'], { tone: Tone; word: string }> = {
   playsWithNote: { tone: 'wait', word: 'plays, with a note' },
   doesNotPlay: { tone: 'hand', word: 'does not play' },
 };
+/** While the games are still on their way. */
+const ASKING = { verdict: undefined, note: 'One moment: this is being worked out.' };
 const ORDER: DeckVerdict['verdict'][] = ['plays', 'playsWithNote', 'doesNotPlay'];
+const placeOf = (verdict?: DeckVerdict['verdict']): number => (verdict ? ORDER.indexOf(verdict) : 0);
 
 interface Decks {
   first: Card[];
@@ -81,13 +84,17 @@ export default function DeckAudit({ loaderData }: Route.ComponentProps) {
     two: kept.two === true,
   }));
   const [every, setEvery] = useState(false);
+  const whole = decks.first.length === 0 && !decks.two;
   const cards = [...deckWithout(decks.first), ...(decks.two ? deckWithout(decks.second) : [])];
   // One preset of each game is enough at a glance; the others wait behind a tick.
   const rows = [
     ...mine,
     ...presets.filter((row, i) => every || presets.findIndex((one) => one.gameId === row.gameId) === i),
-  ].map((row) => ({ ...row, ...(live.get(row.gameId)?.settle(row.params).audit(cards) ?? row.whole) }));
-  const plays = rows.filter((row) => row.verdict !== 'doesNotPlay').length;
+  ].map((row) => ({
+    ...row,
+    ...(live.get(row.gameId)?.settle(row.params).audit(cards) ?? (whole ? row.whole : ASKING)),
+  }));
+  const plays = rows.filter((row) => row.verdict && row.verdict !== 'doesNotPlay').length;
   const lost = decks.first.filter((card) => decks.second.includes(card));
   return (
     <Wide>
@@ -144,7 +151,7 @@ export default function DeckAudit({ loaderData }: Route.ComponentProps) {
             </thead>
             <tbody>
               {[...rows]
-                .sort((a, b) => ORDER.indexOf(a.verdict) - ORDER.indexOf(b.verdict))
+                .sort((a, b) => placeOf(a.verdict) - placeOf(b.verdict))
                 .map((row) => (
                   <tr key={row.key}>
                     <td>
@@ -152,7 +159,7 @@ export default function DeckAudit({ loaderData }: Route.ComponentProps) {
                       <Faint>{row.name}</Faint>
                     </td>
                     <td>
-                      <State tone={WORDS[row.verdict].tone}>{WORDS[row.verdict].word}</State>
+                      {row.verdict && <State tone={WORDS[row.verdict].tone}>{WORDS[row.verdict].word}</State>}
                     </td>
                     <td>{row.note}</td>
                   </tr>
