@@ -1,7 +1,7 @@
 /** `npm test`: every check and test there is, on a database of its own. Closes with "N passed, N failed". */
 import { mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { ensureBrowser } from './lib/browser.ts';
-import { CHECKS } from './lib/checks.ts';
+import { runChecks } from './lib/checks.ts';
 import { LANES } from './lib/lanes.ts';
 import { ensureDatabase, startCluster, type Cluster } from './lib/postgres.ts';
 import { step } from './lib/say.ts';
@@ -64,7 +64,7 @@ const wanted = (part: string): boolean => only === undefined || only === part;
 
 if (wanted('checks')) {
   console.log('Checks');
-  for (const check of CHECKS) await counted(check.name, check.run);
+  await runChecks(counted);
 }
 console.log('Tools');
 await counted('browser and PDF tools', async () => ensureBrowser());

@@ -5,7 +5,7 @@ const node = async (file: string, ...args: string[]): Promise<void> => {
 };
 
 /** The checks that need neither a database nor a browser. */
-export const CHECKS = [
+const CHECKS = [
   {
     name: 'types',
     run: async () => {
@@ -29,3 +29,12 @@ export const CHECKS = [
   },
   { name: 'formatting', run: () => node('prettier/bin/prettier.cjs', '--check', '--log-level', 'warn', '.') },
 ];
+
+/** Runs all of them: types first, which the others read, then the others beside each other. */
+export async function runChecks(
+  each: (name: string, work: () => Promise<unknown>) => Promise<unknown>,
+): Promise<void> {
+  const [types, ...others] = CHECKS;
+  await each(types!.name, types!.run);
+  await Promise.all(others.map(({ name, run }) => each(name, run)));
+}
