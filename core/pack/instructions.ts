@@ -1,6 +1,6 @@
 /** The instruction sheet: two languages side by side, the same step on the same line, numbers from the variant. */
 import type { Variant } from '~/core/games/kit/game';
-import type { Step, StepPart } from '~/core/games/kit/types';
+import { NUMBERED_PARTS, STEP_PARTS, type Step, type StepPart } from '~/core/games/kit/types';
 import type { MaterialId } from '~/core/materials/catalogue';
 import { MATERIAL_WORDS } from '~/core/materials/words';
 import { FAMILY_WORDS, type FamilyMessage } from '~/core/words/family';
@@ -35,19 +35,6 @@ export interface InstructionSource {
   large?: boolean;
 }
 
-const ORDER: readonly StepPart[] = [
-  'setUp',
-  'turn',
-  'end',
-  'say',
-  'easier',
-  'harder',
-  'sideBySide',
-  'younger',
-  'atHome',
-  'caution',
-];
-const NUMBERED: ReadonlySet<StepPart> = new Set(['setUp', 'turn', 'end']);
 const MARK_MM = 11;
 const ROW_GAP_MM = 0.6;
 /** Sizes of type from the one that is wanted to the smallest that is allowed, and the pages they may take. */
@@ -183,9 +170,9 @@ function layOut(source: InstructionSource, context: SheetContext, sizePt: number
   );
 
   const all = variant.steps();
-  const steps = ORDER.flatMap((part) => all.filter((step) => step.part === part));
+  const steps = STEP_PARTS.flatMap((part) => all.filter((step) => step.part === part));
   const numberOf = new Map(
-    steps.filter((step) => NUMBERED.has(step.part)).map((step, i) => [step, i + 1] as const),
+    steps.filter((step) => NUMBERED_PARTS.has(step.part)).map((step, i) => [step, i + 1] as const),
   );
   const strip = stripOf(source, numberOf);
   if (strip.length) {

@@ -1,7 +1,7 @@
 import { data } from 'react-router';
 import styled from 'styled-components';
 import { open } from '~/core/own/open';
-import type { StepPart } from '~/core/games/kit/types';
+import { NUMBERED_PARTS, STEP_PARTS, type StepPart } from '~/core/games/kit/types';
 import { MATERIAL_WORDS } from '~/core/materials/words';
 import type { FamilyMessage } from '~/core/words/family';
 import { nameOf, say } from '~/core/words/reading';
@@ -68,20 +68,6 @@ export async function loader({ request, params, context }: Route.LoaderArgs) {
   };
   return data(shown, { headers: page.headers });
 }
-
-const ORDER: readonly StepPart[] = [
-  'setUp',
-  'turn',
-  'end',
-  'say',
-  'easier',
-  'harder',
-  'sideBySide',
-  'younger',
-  'atHome',
-  'caution',
-];
-const NUMBERED = new Set<StepPart>(['setUp', 'turn', 'end']);
 
 const Section = styled.section`
   margin-top: 1.5rem;
@@ -197,14 +183,16 @@ interface ShownStep {
 function Steps({ steps, words }: { steps: ShownStep[]; words: (id: FamilyMessage) => string }) {
   // Numbers run on through getting ready, playing and finishing.
   const before = (part: StepPart): number =>
-    steps.filter((step) => NUMBERED.has(step.part) && ORDER.indexOf(step.part) < ORDER.indexOf(part)).length;
-  return ORDER.map((part) => {
+    steps.filter(
+      (step) => NUMBERED_PARTS.has(step.part) && STEP_PARTS.indexOf(step.part) < STEP_PARTS.indexOf(part),
+    ).length;
+  return STEP_PARTS.map((part) => {
     const own = steps.filter((step) => step.part === part);
     if (own.length === 0) return null;
     return (
       <Section key={part}>
         <h2>{words(`part.${part}`)}</h2>
-        {NUMBERED.has(part) ? (
+        {NUMBERED_PARTS.has(part) ? (
           <ol>
             {own.map((step, i) => (
               <li key={step.text}>

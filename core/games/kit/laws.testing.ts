@@ -18,10 +18,9 @@ import { complete, faultsOf, settle, type Game, type Variant } from './game';
 import { suits, type Knob } from './knobs';
 import { SKILLS } from './skills';
 import { reckoningOf } from './testing';
-import { assume, type Params, type ParamValue, type Rung } from './types';
+import { assume, STEP_PARTS, type Params, type ParamValue, type Rung } from './types';
 
 const READINGS = [ENGLISH, readingOf('es')];
-const PARTS = 'setUp turn end easier harder sideBySide younger atHome say caution'.split(' ');
 /** More rungs than any game has. */
 const MOST_RUNGS = 80;
 
@@ -291,7 +290,7 @@ export function holdsTheShelfLaws(game: Game, { gives, alike = [], across }: Exp
     it('tells its steps in both languages with all their numbers', () => {
       for (const variant of good) {
         const steps = variant.steps();
-        for (const part of PARTS)
+        for (const part of STEP_PARTS)
           expect([part, steps.some((step) => step.part === part)]).toEqual([part, true]);
         for (const step of steps) {
           expect(game.words.en).toHaveProperty([step.id]);

@@ -144,8 +144,22 @@ export interface Reckoning {
   pending: string[];
 }
 
-export type StepPart =
-  'setUp' | 'turn' | 'end' | 'easier' | 'harder' | 'sideBySide' | 'younger' | 'atHome' | 'say' | 'caution';
+/** The parts of the instructions, in the order in which a family reads them. */
+export const STEP_PARTS = [
+  'setUp',
+  'turn',
+  'end',
+  'say',
+  'easier',
+  'harder',
+  'sideBySide',
+  'younger',
+  'atHome',
+  'caution',
+] as const;
+export type StepPart = (typeof STEP_PARTS)[number];
+/** The parts whose steps are numbered, in one run. */
+export const NUMBERED_PARTS: ReadonlySet<StepPart> = new Set(['setUp', 'turn', 'end']);
 export type Show = 'pieces' | 'drawing' | 'symbols';
 
 /** One line of the instructions: a message with its arguments, and the way it shows the number. */
