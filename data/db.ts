@@ -1,19 +1,36 @@
-/** The connection to PostgreSQL: one pool for each server process, at the address in DATABASE_URL. */
+/**
+ * The way to PostgreSQL: one pool for each server process, at the address in DATABASE_URL. Queries go through a handle
+ * that is bound to one school; the rows of others are hidden from it by PostgreSQL itself, since the role of the pool
+ * neither owns the tables nor may pass their policies.
+ */
 import { setTimeout as pause } from 'node:timers/promises';
+import { getLocalTimeZone } from '@internationalized/date';
 import { drizzle, type NodePgDatabase } from 'drizzle-orm/node-postgres';
 import { migrate as runMigrations } from 'drizzle-orm/node-postgres/migrator';
+import { LRUCache } from 'lru-cache';
 import pg from 'pg';
-import * as schema from './schema';
 
 // Days stay "2026-03-01": they have no clock and no time zone.
 pg.types.setTypeParser(pg.types.builtins.DATE, (value) => value);
 
-export type Database = NodePgDatabase<typeof schema>;
 /** The database, or a transaction in it. */
 export type Queryable = Pick<
-  Database,
+  NodePgDatabase,
   'select' | 'insert' | 'update' | 'delete' | 'execute' | 'selectDistinctOn' | 'selectDistinct' | '$count'
 >;
+
+/** A school as a handle is bound to it. */
+export interface OneSchool {
+  readonly schoolId: string;
+  readonly districtId: string;
+  /** There it is decided what day it is. */
+  readonly timeZone: string;
+}
+
+/** A way to the rows of one school, and of no other. */
+export type SchoolHandle = Queryable & OneSchool;
+/** A way to what belongs to no single school: people, sessions, schools and districts. */
+export type Installation = Queryable & { readonly schoolId?: undefined; readonly districtId?: string };
 
 /** Nobody waits longer than these for a database that does not answer; together they are less than ten seconds. */
 const CONNECT_MS = 3000;
@@ -23,16 +40,16 @@ const ANSWER_MS = 5500;
 const IDLE_IN_TRANSACTION_MS = 10_000;
 
 let pool: pg.Pool | undefined;
-let database: Database | undefined;
 
-const over = (client: pg.Pool | pg.PoolClient): Database => drizzle(client, { schema, casing: 'snake_case' });
-
-/** The address of the database. Throws Error when DATABASE_URL is not set. */
-export function databaseUrl(): string {
-  const url = process.env.DATABASE_URL;
-  if (!url) throw new Error('DATABASE_URL is not set: start the application with npm run demo.');
+const required = (name: string): string => {
+  const url = process.env[name];
+  if (!url) throw new Error(`${name} is not set: start the application with npm run demo.`);
   return url;
-}
+};
+/** The address of the database for the server. Throws Error when DATABASE_URL is not set. */
+export const databaseUrl = (): string => required('DATABASE_URL');
+/** The address of the database for the account that owns its tables: it migrates, and writes backups. */
+export const ownerUrl = (): string => process.env.DATABASE_OWNER_URL || databaseUrl();
 
 /** The pool, opened at first use. Throws Error when DATABASE_URL is not set. */
 export function connectionPool(): pg.Pool {
@@ -52,9 +69,68 @@ export function connectionPool(): pg.Pool {
   return pool;
 }
 
-export function db(): Database {
-  database ??= over(connectionPool());
-  return database;
+type Scope = Partial<OneSchool>;
+type Query = pg.PoolClient['query'];
+
+/** For which school each connection reads and writes now. */
+const boundTo = new WeakMap<pg.PoolClient, string>();
+
+async function bind(client: pg.PoolClient, { schoolId = '', districtId = '' }: Scope): Promise<void> {
+  const to = `${schoolId} ${districtId}`;
+  if (boundTo.get(client) === to) return;
+  boundTo.delete(client);
+  await client.query("select set_config('fern.school', $1, false), set_config('fern.district', $2, false)", [
+    schoolId,
+    districtId,
+  ]);
+  boundTo.set(client, to);
+}
+
+/** A handle whose queries all go through `query`. */
+const handle = <S extends Scope>(scope: S, query: (...asked: Parameters<Query>) => unknown): Queryable & S =>
+  Object.assign(drizzle({ query } as unknown as pg.Client, { casing: 'snake_case' }), scope);
+
+/** A handle that takes a connection of the pool for each query. */
+const pooled = <S extends Scope>(scope: S): Queryable & S =>
+  handle(scope, async (...asked) => {
+    const client = await connectionPool().connect();
+    let lost: Error | undefined;
+    try {
+      await bind(client, scope);
+      return await (client.query as (...asked: unknown[]) => Promise<unknown>)(...asked);
+    } catch (error) {
+      if (databaseTrouble(error)) lost = error instanceof Error ? error : new Error(String(error));
+      throw error;
+    } finally {
+      client.release(lost);
+    }
+  });
+
+const handles = new LRUCache<string, SchoolHandle>({ max: 500 });
+
+/** The handle of a school. */
+export function atSchool({ schoolId, districtId, timeZone }: OneSchool): SchoolHandle {
+  const key = `${schoolId} ${districtId} ${timeZone}`;
+  const known = handles.get(key);
+  if (known) return known;
+  const made = pooled({ schoolId, districtId, timeZone });
+  handles.set(key, made);
+  return made;
+}
+
+let whole: Installation | undefined;
+/** The handle of what belongs to no single school. */
+export const installation = (): Installation => (whole ??= pooled({}));
+/** The handle of a district: what its schools show each other, and their numbers. */
+export const inDistrict = (districtId: string): Installation => pooled({ districtId });
+
+/** The same transaction, for the rows of another school. */
+const others = new WeakMap<Queryable, (school: OneSchool) => SchoolHandle>();
+/** The handle of another school in the transaction of `tx`: for what moves from one to the other. */
+export function alsoAt(tx: Queryable, school: OneSchool): SchoolHandle {
+  const other = others.get(tx);
+  if (!other) throw new Error('Only a transaction can go on in another school.');
+  return other(school);
 }
 
 /** Two transactions that got in each other's way: one of them is tried again. */
@@ -65,10 +141,13 @@ const TRIES = 6;
  * Does `work` in one transaction: all of it or nothing. It is done again, from the beginning, when it collided with
  * another one. Locks are taken in one order everywhere: variant, kit, copy, family, loan.
  */
-export async function transaction<T>(work: (tx: Queryable) => Promise<T>): Promise<T> {
+export async function transaction<H extends SchoolHandle | Installation, T>(
+  at: H,
+  work: (tx: H) => Promise<T>,
+): Promise<T> {
   for (let tries = 1; ; tries++) {
     try {
-      return await once(work);
+      return await once(at, work);
     } catch (error) {
       if (tries >= TRIES || !COLLIDED.has(sqlState(error) ?? '')) throw error;
       await pause(Math.random() * 20 * 2 ** tries);
@@ -76,18 +155,36 @@ export async function transaction<T>(work: (tx: Queryable) => Promise<T>): Promi
   }
 }
 
-async function once<T>(work: (tx: Queryable) => Promise<T>): Promise<T> {
+async function once<H extends SchoolHandle | Installation, T>(
+  at: H,
+  work: (tx: H) => Promise<T>,
+): Promise<T> {
   const client = await connectionPool().connect();
   let lost: Error | undefined;
   // While it is out of the pool, its end is nobody's but ours to hear.
   const hear = (error: Error): void => void (lost = error);
   client.on('error', hear);
+  const within = <S extends Scope>(scope: S): Queryable & S => {
+    const made = handle(scope, async (...asked) => {
+      await bind(client, scope);
+      return (client.query as (...asked: unknown[]) => Promise<unknown>)(...asked);
+    });
+    others.set(made, ({ schoolId, districtId, timeZone }) => within({ schoolId, districtId, timeZone }));
+    return made;
+  };
   try {
+    const { schoolId, districtId } = at;
+    await bind(client, { schoolId, districtId });
     await client.query('begin');
-    const result = await work(over(client));
+    const tx = within(
+      schoolId === undefined ? { districtId } : { schoolId, districtId, timeZone: at.timeZone },
+    );
+    const result = await work(tx as unknown as H);
     await client.query('commit');
     return result;
   } catch (error) {
+    // What it was bound to inside may have been taken back with the rest.
+    boundTo.delete(client);
     if (databaseTrouble(error)) lost ??= error instanceof Error ? error : new Error(String(error));
     // A connection that cannot even roll back is thrown away.
     else await client.query('rollback').catch((broken: Error) => (lost = broken));
@@ -101,23 +198,71 @@ async function once<T>(work: (tx: Queryable) => Promise<T>): Promise<T> {
 /** A number for the lock under which one process at a time changes the schema. */
 const MIGRATING = 7_306_411;
 
-/** Brings the database to the newest schema; safe when several processes do it at once. */
-export async function migrate(): Promise<void> {
-  const client = new pg.Client({ connectionString: databaseUrl(), connectionTimeoutMillis: 30_000 });
+/** Runs `work` on a connection of the account that owns the tables. */
+async function asOwner<T>(url: string, work: (client: pg.Client) => Promise<T>): Promise<T> {
+  const client = new pg.Client({ connectionString: url, connectionTimeoutMillis: 30_000 });
   await client.connect();
   try {
-    await client.query('select pg_advisory_lock($1)', [MIGRATING]);
-    await runMigrations(drizzle(client), { migrationsFolder: 'data/migrations' });
+    return await work(client);
   } finally {
     await client.end();
   }
+}
+
+/** Brings the database to the newest schema, and lets the server's role in; safe when several processes do it at once. */
+export async function migrate(): Promise<void> {
+  await asOwner(ownerUrl(), async (client) => {
+    await client.query('select pg_advisory_lock($1)', [MIGRATING]);
+    // Where the one school lay before schools knew it themselves.
+    await client.query("select set_config('fern.time_zone', $1, false)", [getLocalTimeZone()]);
+    await runMigrations(drizzle(client), { migrationsFolder: 'data/migrations' });
+    await letIn(client);
+  });
+}
+
+/** Lets the server's role read and write the tables of a restored database. */
+export const letServerIn = (url: string): Promise<void> => asOwner(url, letIn);
+
+/** The server's role, from DATABASE_URL, made when it is not there; it may read and write rows and do nothing else. */
+async function letIn(client: pg.Client): Promise<void> {
+  const { username, password } = new URL(databaseUrl());
+  const [role, secret] = [decodeURIComponent(username), decodeURIComponent(password)];
+  const { rows } = await client.query<{ owner: string; known: boolean }>(
+    'select current_user as owner, exists (select from pg_roles where rolname = $1) as known',
+    [role],
+  );
+  if (rows[0]!.owner === role) return;
+  const name = pg.escapeIdentifier(role);
+  if (!rows[0]!.known)
+    await client
+      .query(`create role ${name} login nosuperuser nobypassrls password ${pg.escapeLiteral(secret)}`)
+      .catch((error: Error & { code?: string }) => {
+        // Another process may have made it in the same moment.
+        if (!['42710', '23505'].includes(error.code ?? '')) throw error;
+      });
+  await client.query(`
+    grant usage on schema public to ${name};
+    grant select, insert, update, delete on all tables in schema public to ${name};
+    grant usage on all sequences in schema public to ${name};
+    grant execute on all functions in schema public to ${name}`);
+}
+
+/** Why the role of DATABASE_URL must not serve several schools, in a sentence; undefined when it may. */
+export async function roleFault(): Promise<string | undefined> {
+  const { rows } = await connectionPool().query<{ role: string; passes: boolean; owns: boolean }>(`
+    select current_user as role, rolsuper or rolbypassrls as passes,
+      exists (select from pg_class where relname = 'family' and pg_has_role(relowner, 'member')) as owns
+    from pg_roles where rolname = current_user`);
+  const { role, passes, owns } = rows[0]!;
+  return passes || owns
+    ? `The role ${role} of DATABASE_URL ${owns ? 'owns the tables' : 'may pass the policies of the tables'}, so nothing would keep one school from the rows of another. Name another role in DATABASE_URL and this one in DATABASE_OWNER_URL, then run: npm run migrate`
+    : undefined;
 }
 
 /** Closes all connections; the next use opens new ones. */
 export async function closeDatabase(): Promise<void> {
   const closing = pool;
   pool = undefined;
-  database = undefined;
   await closing?.end();
 }
 
@@ -174,7 +319,7 @@ export function databaseTrouble(error: unknown): DatabaseTrouble | undefined {
     if (NETWORK.has(code) || /^(08|57P|58|XX)/.test(code) || LOST.test(at.message)) return 'away';
     if (/^53/.test(code) || code === '57014' || code === '55P03' || code === '25P03' || LATE.test(at.message))
       return 'busy';
-    if (['42P01', '42703', '3D000', '3F000'].includes(code)) return 'empty';
+    if (['42P01', '42703', '3D000', '3F000', '42501'].includes(code)) return 'empty';
     if (at instanceof AggregateError && at.errors.some((one) => databaseTrouble(one))) return 'away';
   }
   return undefined;
@@ -184,7 +329,7 @@ export function databaseTrouble(error: unknown): DatabaseTrouble | undefined {
 export async function databaseState(ms = 2000): Promise<'ready' | DatabaseTrouble> {
   const late = pause(ms, 'busy' as const, { ref: false });
   const asked = connectionPool()
-    .query('select version from family limit 1')
+    .query('select elsewhere from wording_check limit 1')
     .then(
       () => 'ready' as const,
       (error: unknown) => databaseTrouble(error) ?? ('away' as const),

@@ -5,7 +5,7 @@
 import { parseArgs } from 'node:util';
 import { backUp, BackupTrouble, keepNewest } from '~/server/backup/tools.ts';
 import { step, Trouble } from './lib/say.ts';
-import { requireDatabaseUrl } from './lib/url.ts';
+import { requireOwnerUrl } from './lib/url.ts';
 
 await step('backup', async () => {
   const { values } = read();
@@ -13,7 +13,7 @@ await step('backup', async () => {
   if (keep !== undefined && !(Number.isInteger(keep) && keep > 0))
     throw new Trouble('--keep takes a whole number of at least 1.', 'such as --keep 14');
   try {
-    const { file, bytes, tables } = await backUp(requireDatabaseUrl(), values.folder);
+    const { file, bytes, tables } = await backUp(requireOwnerUrl(), values.folder);
     console.log(`    ${file}: ${tables} tables, ${Math.ceil(bytes / 1000)} kB, read again to its end`);
     if (keep) console.log(`    ${await keepNewest(values.folder, keep)} older backups thrown away`);
   } catch (error) {

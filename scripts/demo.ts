@@ -1,5 +1,6 @@
 /** `npm run demo`: everything from an empty machine to a running school with demo data. */
 import { step } from './lib/say.ts';
+import { useDatabase } from './lib/url.ts';
 import { ensureDatabase, startCluster } from './lib/postgres.ts';
 import { ensureBuild, freePortFrom, serve } from './lib/web.ts';
 
@@ -26,7 +27,7 @@ try {
   const cluster = await step('database server', () => startCluster('demo'));
   stops.push(cluster.stop);
   const url = await step('database', () => ensureDatabase(cluster, 'fern_basket', { fresh }));
-  process.env.DATABASE_URL = url;
+  useDatabase(url);
   const { migrate, closeDatabase } = await import('~/data/db.ts');
   const { loadDemoWhenEmpty, DEMO_PEOPLE } = await import('~/data/demo/load.ts');
   const { hashPassword } = await import('~/server/people/password.ts');

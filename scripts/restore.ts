@@ -3,9 +3,10 @@
  * of another name beside it. A database that holds anything is never written over.
  */
 import { parseArgs } from 'node:util';
-import { BackupTrouble, restore } from '~/server/backup/tools.ts';
+import { letServerIn } from '~/data/db.ts';
+import { BackupTrouble, restore, sibling } from '~/server/backup/tools.ts';
 import { step, Trouble } from './lib/say.ts';
-import { requireDatabaseUrl } from './lib/url.ts';
+import { requireOwnerUrl } from './lib/url.ts';
 
 const USE = 'npm run restore -- backups/fern-basket-2026-11-26-031500.dump --into fern_restored';
 
@@ -14,7 +15,9 @@ await step('restore', async () => {
   const [file, ...more] = positionals;
   if (!file || more.length) throw new Trouble('Name one backup.', USE);
   try {
-    const { tables, database } = await restore(file, requireDatabaseUrl(), values.into);
+    const { tables, database } = await restore(file, requireOwnerUrl(), values.into);
+    const owner = requireOwnerUrl();
+    await letServerIn(values.into ? sibling(owner, values.into) : owner);
     console.log(`    ${tables} tables are in the database ${database} now`);
   } catch (error) {
     throw error instanceof BackupTrouble ? new Trouble(error.message, USE) : error;

@@ -6,6 +6,7 @@ import { LANES } from './lib/lanes.ts';
 import { ensureDatabase, startCluster, type Cluster } from './lib/postgres.ts';
 import { step } from './lib/say.ts';
 import { run } from './lib/system.ts';
+import { useDatabase } from './lib/url.ts';
 import { ensureBuild, freePortFrom, serve, type WebServer } from './lib/web.ts';
 
 let passed = 0;
@@ -101,7 +102,7 @@ async function withDatabase(): Promise<void> {
 /** A database for each lane, with the newest schema and nothing in it: the first is migrated, the others are copies. */
 async function lanes(cluster: Cluster): Promise<string[]> {
   const first = await ensureDatabase(cluster, 'fern_lane_1', { fresh: true });
-  process.env.DATABASE_URL = first;
+  useDatabase(first);
   const { migrate, closeDatabase } = await import('~/data/db.ts');
   await counted('migrations', migrate);
   await closeDatabase();

@@ -1,26 +1,28 @@
 /** What forms and pages tell of changes, with days and times as they are at school. */
 import { same } from '~/core/check/merge';
+import type { OneSchool, SchoolHandle } from '~/data/db';
 import { logOf, type Stale, type Thing } from '~/data/queries/changes';
 
-const clock = new Intl.DateTimeFormat('en-US', { hour: 'numeric', minute: '2-digit' });
-const dayAndClock = new Intl.DateTimeFormat('en-US', {
-  month: 'short',
-  day: 'numeric',
-  hour: 'numeric',
-  minute: '2-digit',
-});
-/** "Nov 26, 10:42 AM". */
-export const showTime = (at: Date): string => dayAndClock.format(at);
+const DAY_AND_CLOCK = { month: 'short', day: 'numeric', hour: 'numeric', minute: '2-digit' } as const;
+const CLOCK = { hour: 'numeric', minute: '2-digit' } as const;
+const shownAt = ({ timeZone }: OneSchool, at: Date, parts: Intl.DateTimeFormatOptions): string =>
+  new Intl.DateTimeFormat('en-US', { ...parts, timeZone }).format(at);
+
+/** "Nov 26, 10:42 AM" on the clock of a school. */
+export const showTime = (at: OneSchool, moment: Date): string => shownAt(at, moment, DAY_AND_CLOCK);
 
 /** A save that came too late, ready to be shown. */
-export const lateOf = <T>({ at, ...stale }: Stale<T>) => ({ ...stale, at: clock.format(at) });
+export const lateOf = <T>(at: OneSchool, { at: moment, ...stale }: Stale<T>) => ({
+  ...stale,
+  at: shownAt(at, moment, CLOCK),
+});
 
 /** Who changed what of a thing, the newest first, with the fields that differ. */
-export async function changesOf(thing: Thing, thingId: string) {
-  return (await logOf(thing, thingId)).map(({ id, by, at, kind, before, after }) => ({
+export async function changesOf(at: SchoolHandle, thing: Thing, thingId: string) {
+  return (await logOf(at, thing, thingId)).map(({ id, by, at: moment, kind, before, after }) => ({
     id,
     by,
-    at: showTime(at),
+    at: showTime(at, moment),
     kind: kind === 'did' ? 'something was done' : kind,
     fields: Object.keys({ ...before, ...after })
       .filter((field) => !same(before?.[field], after?.[field]))

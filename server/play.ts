@@ -6,8 +6,10 @@ import { createCookie } from 'react-router';
 import { mayAnswer } from '~/core/lending/due';
 import { wordedOr, WORDED, type Worded } from '~/core/words/languages';
 import { languageFor } from '~/core/words/trouble';
+import { atSchool, type SchoolHandle } from '~/data/db';
 import { findCopy, type CopyRow } from '~/data/queries/kits';
 import { findLoanOf, lastLoanOf } from '~/data/queries/lending';
+import { boundTo, schoolOfLink } from '~/data/queries/schools';
 import { isId } from './ids';
 import { mayVisit, wrongLink } from './limits';
 import { today } from './today';
@@ -17,6 +19,8 @@ export type FamilyPage =
   | {
       refused?: undefined;
       language: Worded;
+      /** The way to the rows of the school that the basket belongs to. */
+      at: SchoolHandle;
       copy: CopyRow;
       /** The loan that this page was opened for, while an answer is accepted. */
       loanId: string | undefined;
@@ -46,19 +50,21 @@ export async function familyPage(request: Request, linkKey: string, address: str
   const search = new URL(request.url).searchParams;
   const asked = WORDED.find((language) => language === search.get('lang'));
   const preferred = asked ?? wordedOr(languageFor(request.headers.get('Accept-Language')));
-  const copy = /^[\w-]{22}$/.test(linkKey) ? await findCopy({ linkKey }) : undefined;
+  const school = /^[\w-]{22}$/.test(linkKey) ? await schoolOfLink(linkKey) : undefined;
+  const at = school && atSchool(boundTo(school));
+  const copy = at && (await findCopy(at, { linkKey }));
   if (!copy)
     return (await wrongLink(address))
       ? { refused: 'unknown', language: preferred, status: 404 }
       : { refused: 'busy', language: preferred, status: 429 };
   if (!(await mayVisit(copy.id, address))) return { refused: 'busy', language: preferred, status: 429 };
   const cookie = opened(linkKey);
-  const last = await lastLoanOf(copy.id);
+  const last = await lastLoanOf(at, copy.id);
   const kept: unknown = search.has('now') ? undefined : await cookie.parse(request.headers.get('Cookie'));
-  const before = isId(kept) && kept !== last?.id ? await findLoanOf(copy.id, kept) : undefined;
+  const before = isId(kept) && kept !== last?.id ? await findLoanOf(at, copy.id, kept) : undefined;
   const others = before !== undefined && before.familyId !== last?.familyId;
   const current = others ? before : last;
-  const open = current && mayAnswer(current.returnedOn, today()) && !(others && before.forgotten);
+  const open = current && mayAnswer(current.returnedOn, today(at)) && !(others && before.forgotten);
   const headers = new Headers();
   if (current && kept !== current.id)
     headers.append(
@@ -67,6 +73,7 @@ export async function familyPage(request: Request, linkKey: string, address: str
     );
   return {
     language: asked ?? (open && !others && last ? wordedOr(last.language) : preferred),
+    at,
     copy,
     loanId: open ? current.id : undefined,
     others,
@@ -78,7 +85,7 @@ export async function familyPage(request: Request, linkKey: string, address: str
 export const familyReading = (language: Worded): Reading => excerpt(readingOf(language), FAMILY_WORDS);
 
 /** Whether an answer that was begun for this loan of the copy may still be sent. */
-export async function mayStillAnswer(copyId: string, loanId: string): Promise<boolean> {
-  const found = await findLoanOf(copyId, loanId);
-  return found !== undefined && !found.forgotten && mayAnswer(found.returnedOn, today());
+export async function mayStillAnswer(at: SchoolHandle, copyId: string, loanId: string): Promise<boolean> {
+  const found = await findLoanOf(at, copyId, loanId);
+  return found !== undefined && !found.forgotten && mayAnswer(found.returnedOn, today(at));
 }

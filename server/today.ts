@@ -1,4 +1,9 @@
-import { getLocalTimeZone, today as todayIn } from '@internationalized/date';
+import { dayIn } from '~/core/lending/due';
+import type { OneSchool } from '~/data/db';
 
-/** Today at school, as a calendar date. The server's time zone is the school's. */
-export const today = (): string => todayIn(getLocalTimeZone()).toString();
+type Place = Pick<OneSchool, 'timeZone'>;
+
+/** The calendar date of a moment at a school: it is decided where the school lies. */
+export const dayAt = ({ timeZone }: Place, moment: Date): string => dayIn(timeZone, moment);
+/** Today at a school. */
+export const today = (at: Place): string => dayAt(at, new Date());

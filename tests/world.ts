@@ -1,9 +1,10 @@
 /** A small school to test with, made anew for each test. */
+import { getLocalTimeZone } from '@internationalized/date';
 import { sql } from 'drizzle-orm';
 import { gameOf } from '~/core/games/shelf';
 import { secureRandom } from '~/server/random';
 import { randomTag } from '~/core/kits/tag';
-import { db } from '~/data/db';
+import { atSchool, type SchoolHandle } from '~/data/db';
 import { createFamily, type Family } from '~/data/queries/families';
 import {
   buildCopies,
@@ -16,22 +17,29 @@ import {
   type Variant,
 } from '~/data/queries/kits';
 import { lend } from '~/data/queries/lending';
-import { createPerson, setUpSchool, type Person } from '~/data/queries/people';
+import { createPerson, type Person } from '~/data/queries/people';
+import { boundTo, setUpSchool, type School } from '~/data/queries/schools';
 import type { Role } from '~/core/people/role';
 import { newLinkKey } from '~/server/links';
 import { hashPassword } from '~/server/people/password';
+import { everything } from './owner';
 
 export const PASSWORD = 'a long enough password';
 
 /** Empties every table; the schema stays. */
 export async function emptyDatabase(): Promise<void> {
-  const { rows } = await db().execute<{ name: string }>(
+  const { rows } = await everything().execute<{ name: string }>(
     sql`select quote_ident(tablename) as name from pg_tables where schemaname = 'public'`,
   );
-  await db().execute(sql.raw(`truncate ${rows.map((row) => row.name).join(', ')} restart identity cascade`));
+  await everything().execute(
+    sql.raw(`truncate ${rows.map((row) => row.name).join(', ')} restart identity cascade`),
+  );
 }
 
 export interface SmallSchool {
+  school: School;
+  /** The way to its rows. */
+  at: SchoolHandle;
   people: Record<Role, Person>;
   families: Family[];
   copies: CopyRow[];
@@ -40,10 +48,10 @@ export interface SmallSchool {
 
 /** A loan of one of its copies to one of its families; its id. Throws when it is refused. */
 export async function lendOut(
-  { copies, families, people }: SmallSchool,
+  { at, copies, families, people }: SmallSchool,
   { copy = 0, family = 0, ...days }: { copy?: number; family?: number; lentOn: string; dueOn: string },
 ): Promise<string> {
-  const made = await lend({
+  const made = await lend(at, {
     copyId: copies[copy]!.id,
     familyId: families[family]!.id,
     personId: people.helper.id,
@@ -54,41 +62,44 @@ export async function lendOut(
 }
 
 /** One more variant: the first preset of a game under a name of its own. */
-export async function addVariant({ people }: SmallSchool, gameId: string, name: string): Promise<Variant> {
+export async function addVariant(
+  { at, people }: SmallSchool,
+  gameId: string,
+  name: string,
+): Promise<Variant> {
   const { params } = gameOf(gameId).presets[0]!;
-  return (await createVariant({ gameId, name, params, ageBand: 'K', createdBy: people.coordinator.id }))!;
+  return (await createVariant(at, { gameId, name, params, ageBand: 'K', createdBy: people.coordinator.id }))!;
 }
 
 /** A school with one person of each role, three families, and one kit in three printed copies. */
 export async function smallSchool(): Promise<SmallSchool> {
   await emptyDatabase();
   const passwordHash = await hashPassword(PASSWORD);
-  const coordinator = await setUpSchool({
-    schoolName: 'Tern Rock School',
-    paper: 'a4',
-    languages: ['en', 'es'],
-    personName: 'Coordinator',
-    passwordHash,
+  const made = await setUpSchool({
+    school: { name: 'Tern Rock School', paper: 'a4', languages: ['en', 'es'], timeZone: getLocalTimeZone() },
+    person: { name: 'Coordinator', passwordHash },
   });
-  const helper = await createPerson({ name: 'Helper', passwordHash, role: 'helper' });
-  const reader = await createPerson({ name: 'Reader', passwordHash, role: 'reader' });
+  const { school, person: coordinator } = made!;
+  const at = atSchool(boundTo(school));
+  const helper = await createPerson(at, { name: 'Helper', passwordHash, role: 'helper' });
+  const reader = await createPerson(at, { name: 'Reader', passwordHash, role: 'reader' });
   const families: Family[] = [];
   for (const [name, language] of [
     ['Familia Vela', 'es'],
     ['Family Dunlin', 'en'],
     ['Family Auk', 'en'],
   ] as const) {
-    families.push((await createFamily({ name, language, reach: '', underThree: false, allergens: '' }))!);
+    families.push((await createFamily(at, { name, language, reach: '', underThree: false, allergens: '' }))!);
   }
   const game = gameOf('two-tone-spill');
-  const variant = await createVariant({
+  const variant = await createVariant(at, {
     gameId: game.id,
     name: 'Six',
     params: game.presets[1]!.params,
     ageBand: 'g1',
-    createdBy: coordinator!.id,
+    createdBy: coordinator.id,
   });
-  const kitId = (await saveKit({
+  const kitId = (await saveKit(at, {
     name: 'First splits',
     ageBand: 'g1',
     players: 2,
@@ -96,15 +107,18 @@ export async function smallSchool(): Promise<SmallSchool> {
     assurance: 'usual',
     variantIds: [variant!.id],
   }))!;
-  const { tags } = await buildCopies({
-    kit: (await findKit(kitId))!,
+  const { tags } = await buildCopies(at, {
+    kit: (await findKit(at, kitId))!,
     count: 3,
     builtOn: '2026-09-01',
     builtBy: helper.id,
     newTag: () => randomTag(secureRandom),
     newLinkKey,
   });
-  const copies = await Promise.all(tags.map(async (tag) => (await findCopy({ tag }))!));
-  await markPrinted(copies.map((copy) => copy.id));
-  return { people: { coordinator: coordinator!, helper, reader }, families, copies, kitId };
+  const copies = await Promise.all(tags.map(async (tag) => (await findCopy(at, { tag }))!));
+  await markPrinted(
+    at,
+    copies.map((copy) => copy.id),
+  );
+  return { school, at, people: { coordinator, helper, reader }, families, copies, kitId };
 }

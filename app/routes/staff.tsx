@@ -14,7 +14,11 @@ import type { Route } from './+types/staff';
 /** What every staff screen shares: the frond on top and the scan line at the foot. */
 export async function loader({ request }: Route.LoaderArgs) {
   const person = await requireRole(request, 'coordinator', 'helper', 'reader');
-  return { person: { id: person.id, name: person.name, role: person.role }, waiting: await waiting(today()) };
+  const { at } = person;
+  return {
+    person: { id: person.id, name: person.name, role: person.role },
+    waiting: await waiting(at, today(at)),
+  };
 }
 
 const Progress = styled.div`

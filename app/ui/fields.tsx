@@ -1,13 +1,17 @@
-import { Check, Minus, Plus } from 'lucide-react';
+import { Check, ChevronDown, Minus, Plus } from 'lucide-react';
 import { useId, type ReactNode } from 'react';
 import {
   Button,
   Checkbox as AriaCheckbox,
+  ComboBox,
   FieldError,
   Group,
   Input,
   Label,
+  ListBox,
+  ListBoxItem,
   NumberField,
+  Popover,
   Radio,
   RadioGroup,
   Text,
@@ -331,6 +335,83 @@ export function Pick({ label, hint, error, options, onChange, ...props }: Choice
     </div>
   );
 }
+
+const Suggestions = styled(Group)`
+  display: flex;
+  position: relative;
+  button {
+    position: absolute;
+    inset-block: 2px;
+    inset-inline-end: 2px;
+    width: 40px;
+    border: 0;
+    background: none;
+    color: ${color.deepFern};
+    display: grid;
+    place-items: center;
+    cursor: pointer;
+  }
+`;
+const Found = styled(Popover)`
+  ${cut}
+  width: var(--trigger-width);
+  max-height: 18rem;
+  overflow: auto;
+  border: 1.5px solid ${color.faint};
+  background: ${color.sheet};
+`;
+const OneFound = styled(ListBoxItem)`
+  padding: 0.55rem 0.8rem;
+  min-height: 40px;
+  cursor: pointer;
+  &[data-focused] {
+    background: ${color.sprout};
+  }
+  &[data-selected] {
+    font-weight: 700;
+  }
+`;
+
+/** One of very many, found by typing a part of it. */
+export const Suggest = ({
+  label,
+  hint,
+  error,
+  options,
+  value,
+  onChange,
+  name,
+}: FieldProps & { options: readonly string[]; value: string; onChange: (value: string) => void }) => (
+  <ComboBox
+    name={name}
+    formValue="key"
+    items={options.map((id) => ({ id }))}
+    selectedKey={value}
+    onSelectionChange={(key) => key !== null && onChange(String(key))}
+    isInvalid={Boolean(error)}
+    validationBehavior="aria"
+    menuTrigger="input"
+  >
+    <Title>{label}</Title>
+    <Suggestions>
+      <Box />
+      <Button aria-label="Show all">
+        <ChevronDown size={20} aria-hidden />
+      </Button>
+    </Suggestions>
+    {hint && <Hint slot="description">{hint}</Hint>}
+    <Mistake>{error}</Mistake>
+    <Found>
+      <ListBox>
+        {({ id }: { id: string }) => (
+          <OneFound id={id} textValue={id}>
+            {id.replaceAll('_', ' ')}
+          </OneFound>
+        )}
+      </ListBox>
+    </Found>
+  </ComboBox>
+);
 
 /** A file from this computer. */
 export const FileBox = styled.input`

@@ -1,9 +1,13 @@
 /** Days of a loan. Days are calendar dates without a clock, written as in ISO 8601. */
-import { parseDate } from '@internationalized/date';
+import { fromDate, parseDate, toCalendarDate } from '@internationalized/date';
 
 export const LOAN_DAYS = 21;
 /** A family may still answer for this many days after the basket came home to school. */
 export const ANSWER_DAYS = 14;
+
+/** The day it is at a moment in a time zone: "America/Halifax". */
+export const dayIn = (timeZone: string, moment: Date): string =>
+  toCalendarDate(fromDate(moment, timeZone)).toString();
 
 /** The day `days` days after `day`. */
 export const daysAfter = (day: string, days: number): string => parseDate(day).add({ days }).toString();

@@ -3,12 +3,44 @@ import { Type } from '@sinclair/typebox';
 import { Line, OneOf } from '~/core/check/schema';
 import { PAPERS, type Paper } from '~/core/paper/sheet';
 import { newPassword } from '~/core/people/forms';
+import { LANGUAGES, type Language } from '~/core/words/languages';
 
 const PAPER_LABELS: Record<Paper, string> = { letter: PAPERS.letter.name, a4: PAPERS.a4.name };
 
-export const setUpSchema = Type.Object({
+/** Every place whose clock is known, as the IANA names them. */
+export const timeZones = (): string[] => [...new Set(['UTC', ...Intl.supportedValuesOf('timeZone')])];
+
+/** Whether there is such a time zone: "America/Halifax". */
+export function isTimeZone(name: string): boolean {
+  try {
+    new Intl.DateTimeFormat('en', { timeZone: name });
+    return /^(UTC$|[A-Z][\w+-]*\/)/.test(name);
+  } catch {
+    return false;
+  }
+}
+
+export interface SchoolFields {
+  name: string;
+  paper: Paper;
+  languages: Language[];
+  /** There it is decided what day it is. */
+  timeZone: string;
+}
+
+const about = {
   schoolName: Line(120, { title: 'Name of the school' }),
   paper: OneOf<Paper>(PAPER_LABELS, { title: 'Paper' }),
+  timeZone: Line(60, { title: 'Time zone' }),
+};
+export const schoolSchema = Type.Object(about);
+
+/** The languages of families that a form names; English is the source of all wording. */
+export const languagesIn = (named: readonly unknown[]): Language[] =>
+  (Object.keys(LANGUAGES) as Language[]).filter((code) => code === 'en' || named.includes(code));
+
+export const setUpSchema = Type.Object({
+  ...about,
   personName: Line(80, { title: 'Your name' }),
   password: newPassword,
 });

@@ -3,16 +3,16 @@
  * term. Every name is made up; every day is counted from the day it is loaded.
  */
 import { randomBytes } from 'node:crypto';
-import { getLocalTimeZone, today } from '@internationalized/date';
+import { getLocalTimeZone } from '@internationalized/date';
 import { seeded } from '~/core/chance/random';
 import { gameOf } from '~/core/games/shelf';
 import { newOwnGame, type OwnGame } from '~/core/own/definition';
-import { daysAfter, LOAN_DAYS } from '~/core/lending/due';
+import { dayIn, daysAfter, LOAN_DAYS } from '~/core/lending/due';
 import { randomTag } from '~/core/kits/tag';
 import type { AgeBand, Params } from '~/core/games/kit/types';
 import type { Role } from '~/core/people/role';
 import type { Language } from '~/core/words/languages';
-import { db } from '../db';
+import { atSchool, type SchoolHandle } from '../db';
 import { createFamily, type Family } from '../queries/families';
 import { addOwnGame, setMaterialsAtHand } from '../queries/games';
 import {
@@ -26,7 +26,8 @@ import {
 } from '../queries/kits';
 import { lend, takeBack } from '../queries/lending';
 import { addAnswer, listAnswers, markRead } from '../queries/listening';
-import { createPerson, findSchool, setUpSchool, type Person } from '../queries/people';
+import { createPerson, type Person } from '../queries/people';
+import { boundTo, setUpSchool, whoseDoor } from '../queries/schools';
 import { answer } from '../schema';
 
 export const DEMO_PEOPLE: { name: string; role: Role; password: string }[] = [
@@ -103,10 +104,10 @@ const FERRY_LOAD: OwnGame = {
 };
 
 /** Games beyond the first: saved variants, a kit that is being planned, a game of her own, and what the store has. */
-async function moreGames(createdBy: string): Promise<void> {
+async function moreGames(at: SchoolHandle, createdBy: string): Promise<void> {
   const keep = async (gameId: string, presetId: string, name: string): Promise<string> => {
     const { params, ageBand } = presetOf(gameId, presetId);
-    return (await createVariant({ gameId, name, ageBand, params, createdBy }))!.id;
+    return (await createVariant(at, { gameId, name, ageBand, params, createdBy }))!.id;
   };
   const variantIds = [
     await keep('skyline-rolls', 'two-dice', 'Towers with two dice'),
@@ -116,6 +117,7 @@ async function moreGames(createdBy: string): Promise<void> {
   await keep('harvest-mat', 'matched', 'Harvest, matched mat');
   await keep('row-call', 'two', 'Row call for two');
   await saveKit(
+    at,
     {
       name: 'Rainy afternoon',
       ageBand: 'g1',
@@ -126,33 +128,44 @@ async function moreGames(createdBy: string): Promise<void> {
     },
     createdBy,
   );
-  await addOwnGame(FERRY_LOAD, createdBy);
+  await addOwnGame(at, FERRY_LOAD, createdBy);
   await setMaterialsAtHand(
+    at,
     ['two-colour-counter', 'chip', 'cube', 'die', 'card-deck', 'cup', 'pencil', 'hop-stone', 'paper-clip'],
     undefined,
     createdBy,
   );
 }
 
-/** Loads the scenario when there is no school yet. Answers whether it did. */
+export interface Demo {
+  /** Kittiwake Bay Elementary. */
+  at: SchoolHandle;
+}
+
+/** Loads the scenario when there is no school yet. Answers the ways to its schools, or undefined when it did nothing. */
 export async function loadDemoWhenEmpty(
   hashPassword: (password: string) => Promise<string>,
-): Promise<boolean> {
-  if (await findSchool()) return false;
-  const day = today(getLocalTimeZone()).toString();
-  const [first, ...others] = DEMO_PEOPLE;
-  const coordinator = await setUpSchool({
-    schoolName: 'Kittiwake Bay Elementary',
-    paper: 'letter',
-    languages: ['en', 'es', 'ar', 'pt'],
-    personName: first!.name,
-    passwordHash: await hashPassword(first!.password),
-  });
-  const by = coordinator!.id;
+): Promise<Demo | undefined> {
+  if ((await whoseDoor()) !== undefined) return undefined;
+  const timeZone = getLocalTimeZone();
+  const day = dayIn(timeZone, new Date());
+  const [maren, ...others] = DEMO_PEOPLE;
+  const made = (await setUpSchool({
+    school: {
+      name: 'Kittiwake Bay Elementary',
+      paper: 'letter',
+      languages: ['en', 'es', 'ar', 'pt'],
+      timeZone,
+    },
+    person: { name: maren!.name, passwordHash: await hashPassword(maren!.password) },
+  }))!;
+  const by = made.person.id;
+  const at = atSchool(boundTo(made.school));
   const helpers: Person[] = [];
   for (const one of others)
     helpers.push(
       await createPerson(
+        at,
         { name: one.name, role: one.role, passwordHash: await hashPassword(one.password) },
         by,
       ),
@@ -161,6 +174,7 @@ export async function loadDemoWhenEmpty(
   for (const [i, one] of FAMILIES.entries()) {
     families.push(
       (await createFamily(
+        at,
         {
           name: one.name,
           language: one.language,
@@ -175,7 +189,7 @@ export async function loadDemoWhenEmpty(
 
   const spill = gameOf('two-tone-spill');
   const variantFrom = (presetId: string, name: string, ageBand: AgeBand, change: Params = {}) =>
-    createVariant({
+    createVariant(at, {
       gameId: spill.id,
       name,
       ageBand,
@@ -188,6 +202,7 @@ export async function loadDemoWhenEmpty(
   await variantFrom('8-unordered', 'Spill eight', 'g1');
 
   const sixKit = (await saveKit(
+    at,
     {
       name: 'First splits',
       ageBand: 'g1',
@@ -199,6 +214,7 @@ export async function loadDemoWhenEmpty(
     by,
   ))!;
   const tenKit = (await saveKit(
+    at,
     {
       name: 'Partners of ten',
       ageBand: 'g1',
@@ -210,6 +226,7 @@ export async function loadDemoWhenEmpty(
     by,
   ))!;
   await saveKit(
+    at,
     {
       name: 'Small hands',
       ageBand: 'K',
@@ -221,27 +238,30 @@ export async function loadDemoWhenEmpty(
     by,
   );
 
-  await moreGames(by);
+  await moreGames(at, by);
 
   const random = seeded(20_260);
   const copiesOf = async (kitId: string, count: number, builtOn: string): Promise<CopyRow[]> => {
-    const { tags } = await buildCopies({
-      kit: (await findKit(kitId))!,
+    const { tags } = await buildCopies(at, {
+      kit: (await findKit(at, kitId))!,
       count,
       builtOn,
       builtBy: helpers[0]!.id,
       newTag: () => randomTag(random),
       newLinkKey: () => randomBytes(16).toString('base64url'),
     });
-    return Promise.all(tags.map(async (tag) => (await findCopy({ tag }))!));
+    return Promise.all(tags.map(async (tag) => (await findCopy(at, { tag }))!));
   };
   const sixes = await copiesOf(sixKit, 6, daysAfter(day, -45));
   const tens = await copiesOf(tenKit, 4, daysAfter(day, -30));
-  await markPrinted([...sixes, ...tens.slice(0, 2)].map((one) => one.id));
+  await markPrinted(
+    at,
+    [...sixes, ...tens.slice(0, 2)].map((one) => one.id),
+  );
 
   const loan = async (copy: CopyRow, family: number, lentDaysAgo: number): Promise<string> => {
     const lentOn = daysAfter(day, -lentDaysAgo);
-    const made = await lend({
+    const made = await lend(at, {
       copyId: copy.id,
       familyId: families[family]!.id,
       lentOn,
@@ -257,7 +277,7 @@ export async function loadDemoWhenEmpty(
     daysAgo: number,
     missing: Record<string, number> = {},
   ): Promise<boolean> =>
-    takeBack({
+    takeBack(at, {
       loanId,
       returnedOn: daysAfter(day, -daysAgo),
       counts: copy.parts.map((part) => ({
@@ -273,15 +293,13 @@ export async function loadDemoWhenEmpty(
     language: string,
     said: Partial<typeof answer.$inferInsert>,
   ): Promise<void> => {
-    await db()
-      .insert(answer)
-      .values({
-        sendKey: crypto.randomUUID(),
-        loanId,
-        language,
-        sentAt: new Date(Date.now() - daysAgo * 86_400_000),
-        ...said,
-      });
+    await at.insert(answer).values({
+      sendKey: crypto.randomUUID(),
+      loanId,
+      language,
+      sentAt: new Date(Date.now() - daysAgo * 86_400_000),
+      ...said,
+    });
   };
 
   const returned = [
@@ -318,7 +336,8 @@ export async function loadDemoWhenEmpty(
     childDid: 'Quisieron jugar también con botones.',
   });
   await markRead(
-    (await listAnswers()).slice(0, 2).map((row) => row.answer.id),
+    at,
+    (await listAnswers(at)).slice(0, 2).map((row) => row.answer.id),
     true,
   );
 
@@ -326,7 +345,7 @@ export async function loadDemoWhenEmpty(
   await loan(sixes[4]!, 4, LOAN_DAYS); // due today
   await loan(sixes[2]!, 7, 6);
   const withTens = await loan(tens[0]!, 8, 10);
-  await addAnswer({
+  await addAnswer(at, {
     sendKey: crypto.randomUUID(),
     loanId: withTens,
     language: 'es',
@@ -339,5 +358,5 @@ export async function loadDemoWhenEmpty(
     missing: '',
     anythingElse: '¿Hay una canasta más corta?',
   });
-  return true;
+  return { at };
 }

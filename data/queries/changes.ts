@@ -1,12 +1,22 @@
 /** Changes of things that several people may have open at the same time, and the log of who changed what. */
 import { and, desc, eq } from 'drizzle-orm';
 import { merge, same, type Merge } from '~/core/check/merge';
-import { db, type Queryable } from '../db';
+import { type SchoolHandle } from '../db';
 import { change, person } from '../schema';
+import { ours } from './ours';
 
 /** Things whose changes are logged. */
 export type Thing =
-  'family' | 'kit' | 'own game' | 'variant' | 'store' | 'prices' | 'picture' | 'person' | 'wording';
+  | 'family'
+  | 'kit'
+  | 'own game'
+  | 'variant'
+  | 'store'
+  | 'prices'
+  | 'picture'
+  | 'person'
+  | 'wording'
+  | 'school';
 type Kind = (typeof change.$inferSelect)['kind'];
 type Fields = object;
 
@@ -21,7 +31,7 @@ export interface Entry {
 }
 
 /** Writes down changes, in the transaction that makes them. Of `before` and `after` only what differs matters to a reader. */
-export async function log(tx: Queryable, ...entries: Entry[]): Promise<void> {
+export async function log(tx: SchoolHandle, ...entries: Entry[]): Promise<void> {
   if (entries.length)
     await tx.insert(change).values(
       entries.map(({ version = 1, before, after, ...entry }) => ({
@@ -50,7 +60,7 @@ export type Saving<T> =
  * is merged field by field; where both changed one field, nothing is saved and the difference is answered.
  */
 export async function saveOver<T extends Fields>(
-  tx: Queryable,
+  tx: SchoolHandle,
   input: {
     thing: Thing;
     thingId: string;
@@ -94,7 +104,7 @@ export async function saveOver<T extends Fields>(
 
 /** The fields of a thing as an earlier version had them: what stands before the change that followed it. */
 async function fieldsAt<T>(
-  tx: Queryable,
+  tx: SchoolHandle,
   thing: Thing,
   thingId: string,
   version: number,
@@ -104,10 +114,13 @@ async function fieldsAt<T>(
     .from(change)
     .where(
       and(
-        eq(change.thing, thing),
-        eq(change.thingId, thingId),
-        eq(change.kind, 'changed'),
-        eq(change.version, version + 1),
+        ours(tx, change),
+        and(
+          eq(change.thing, thing),
+          eq(change.thingId, thingId),
+          eq(change.kind, 'changed'),
+          eq(change.version, version + 1),
+        ),
       ),
     )
     .orderBy(desc(change.id))
@@ -124,7 +137,12 @@ export interface LogRow {
   after: Record<string, unknown> | null;
 }
 
-const entriesOf = async (from: Queryable, thing: Thing, thingId: string, most: number): Promise<LogRow[]> =>
+const entriesOf = async (
+  from: SchoolHandle,
+  thing: Thing,
+  thingId: string,
+  most: number,
+): Promise<LogRow[]> =>
   (
     await from
       .select({
@@ -137,19 +155,19 @@ const entriesOf = async (from: Queryable, thing: Thing, thingId: string, most: n
       })
       .from(change)
       .leftJoin(person, eq(person.id, change.personId))
-      .where(and(eq(change.thing, thing), eq(change.thingId, thingId)))
+      .where(and(ours(from, change), eq(change.thing, thing), eq(change.thingId, thingId)))
       .orderBy(desc(change.id))
       .limit(most)
   ).map((row) => ({ ...row, by: row.by ?? 'Somebody' }));
 
 /** What was changed of a thing and by whom, the newest first. */
-export const logOf = (thing: Thing, thingId: string, most = 30): Promise<LogRow[]> =>
-  entriesOf(db(), thing, thingId, most);
+export const logOf = (at: SchoolHandle, thing: Thing, thingId: string, most = 30): Promise<LogRow[]> =>
+  entriesOf(at, thing, thingId, most);
 
 /** Empties what the log holds of a thing: that something was done stays, not what. */
-export async function forgetLog(tx: Queryable, thing: Thing, thingId: string): Promise<void> {
+export async function forgetLog(tx: SchoolHandle, thing: Thing, thingId: string): Promise<void> {
   await tx
     .update(change)
     .set({ before: null, after: null })
-    .where(and(eq(change.thing, thing), eq(change.thingId, thingId)));
+    .where(and(ours(tx, change), eq(change.thing, thing), eq(change.thingId, thingId)));
 }

@@ -1,7 +1,8 @@
 /** What was counted of the parts of a copy, and what it lacks. */
 import { and, desc, eq, lt, sql } from 'drizzle-orm';
-import { db, transaction, type Queryable } from '../db';
+import { type SchoolHandle, transaction } from '../db';
 import { partCount } from '../schema';
+import { ours } from './ours';
 import { lockCopy } from './locks';
 
 export interface Count {
@@ -12,7 +13,7 @@ export interface Count {
 
 /** Enters counts of a copy. */
 export async function record(
-  tx: Queryable,
+  tx: SchoolHandle,
   copyId: string,
   cause: 'return' | 'mend' | 'undone',
   counts: Count[],
@@ -25,7 +26,7 @@ export async function record(
 
 /** Enters, for some counts of a copy, what was counted before the first of them. */
 export async function takeBackCounts(
-  tx: Queryable,
+  tx: SchoolHandle,
   copyId: string,
   entries: readonly (Count & { serial: number })[],
   personId: string,
@@ -40,7 +41,7 @@ export async function takeBackCounts(
 }
 
 /** The latest count of every part of a copy; with `before`, as it stood before the entry of that serial. */
-async function latestCounts(tx: Queryable, copyId: string, before?: number): Promise<Count[]> {
+async function latestCounts(tx: SchoolHandle, copyId: string, before?: number): Promise<Count[]> {
   return tx
     .selectDistinctOn([partCount.material], {
       material: partCount.material,
@@ -48,7 +49,13 @@ async function latestCounts(tx: Queryable, copyId: string, before?: number): Pro
       counted: partCount.counted,
     })
     .from(partCount)
-    .where(and(eq(partCount.copyId, copyId), before === undefined ? undefined : lt(partCount.serial, before)))
+    .where(
+      and(
+        ours(tx, partCount),
+        eq(partCount.copyId, copyId),
+        before === undefined ? undefined : lt(partCount.serial, before),
+      ),
+    )
     .orderBy(partCount.material, desc(partCount.serial));
 }
 
@@ -59,35 +66,36 @@ export interface Shortage extends Count {
 }
 
 /** What was ever short of a copy and a part, with the latest count of it. */
-const ever = (copyId?: string) => sql`
+const ever = (at: SchoolHandle, copyId?: string) => sql`
   (select distinct copy_id, material from part_count
-   where counted < expected ${copyId ? sql`and copy_id = ${copyId}` : sql``}) ever
+   where school_id = ${at.schoolId} and counted < expected ${copyId ? sql`and copy_id = ${copyId}` : sql``}) ever
   cross join lateral (
     select material, expected, counted from part_count p
-    where p.copy_id = ever.copy_id and p.material = ever.material order by p.serial desc limit 1) last`;
+    where p.school_id = ${at.schoolId} and p.copy_id = ever.copy_id and p.material = ever.material
+    order by p.serial desc limit 1) last`;
 
 /** Ids of copies that lack a part now, as a query to be part of another. */
-export const SHORT_COPIES = sql`
-  select distinct ever.copy_id from ${ever()} where last.counted < last.expected`;
+export const shortCopies = (at: SchoolHandle) => sql`
+  select distinct ever.copy_id from ${ever(at)} where last.counted < last.expected`;
 
 /**
  * Parts that copies lack now, by their latest counts; of one copy or of all. Only what was ever short is looked at
  * again, so that the many complete counts of the years are not read.
  */
-export async function listShortages(copyId?: string): Promise<Shortage[]> {
-  const { rows } = await db().execute<Shortage & Record<string, unknown>>(sql`
+export async function listShortages(at: SchoolHandle, copyId?: string): Promise<Shortage[]> {
+  const { rows } = await at.execute<Shortage & Record<string, unknown>>(sql`
     select c.id as "copyId", c.tag, k.name as "kitName", last.material, last.expected, last.counted
-    from ${ever(copyId)}
-    join copy c on c.id = ever.copy_id
-    join kit k on k.id = c.kit_id
+    from ${ever(at, copyId)}
+    join copy c on c.school_id = ${at.schoolId} and c.id = ever.copy_id and c.moved_at is null
+    join kit k on k.school_id = ${at.schoolId} and k.id = c.kit_id
     where last.counted < last.expected
     order by c.id, last.material`);
   return rows;
 }
 
 /** Records that the missing parts of a copy were put back. */
-export function mend(copyId: string, personId: string): Promise<number> {
-  return transaction(async (tx) => {
+export function mend(at: SchoolHandle, copyId: string, personId: string): Promise<number> {
+  return transaction(at, async (tx) => {
     await lockCopy(tx, copyId);
     const short = (await latestCounts(tx, copyId)).filter((one) => one.counted < one.expected);
     await record(
@@ -103,13 +111,13 @@ export function mend(copyId: string, personId: string): Promise<number> {
 }
 
 /** Takes back the last mending of a copy. Answers false when something was counted since, or nothing was mended. */
-export function undoMend(copyId: string, personId: string): Promise<boolean> {
-  return transaction(async (tx) => {
+export function undoMend(at: SchoolHandle, copyId: string, personId: string): Promise<boolean> {
+  return transaction(at, async (tx) => {
     await lockCopy(tx, copyId);
     const counts = await tx
       .select()
       .from(partCount)
-      .where(eq(partCount.copyId, copyId))
+      .where(and(ours(tx, partCount), eq(partCount.copyId, copyId)))
       .orderBy(desc(partCount.serial));
     const last = counts[0];
     if (last?.cause !== 'mend') return false;

@@ -1,10 +1,10 @@
 import { eq, lt } from 'drizzle-orm';
-import { db } from '../db';
+import { installation } from '../db';
 import { dailyJob } from '../schema';
 
 /** Claims the work of a day: of several servers that ask, one gets it. */
 export async function claimDaily(name: string, day: string): Promise<boolean> {
-  const rows = await db()
+  const rows = await installation()
     .insert(dailyJob)
     .values({ name, lastOn: day })
     .onConflictDoUpdate({
@@ -18,7 +18,7 @@ export async function claimDaily(name: string, day: string): Promise<boolean> {
 
 /** Notes what became of it; with `again`, the day of the last success, so that it is tried once more. */
 export async function tellDaily(name: string, told: string, again?: string): Promise<void> {
-  await db()
+  await installation()
     .update(dailyJob)
     .set({ told, ...(again ? { lastOn: again } : {}) })
     .where(eq(dailyJob.name, name));

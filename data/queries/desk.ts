@@ -1,8 +1,9 @@
 /** Where the copies are: at school and ready, out and due, short of parts. The one place that says so. */
-import { asc, eq, isNull, sql } from 'drizzle-orm';
-import { db } from '../db';
+import { and, asc, eq, isNull, sql } from 'drizzle-orm';
+import { type SchoolHandle } from '../db';
 import { copy, kit, loan } from '../schema';
-import { SHORT_COPIES } from './counts';
+import { ours } from './ours';
+import { shortCopies } from './counts';
 import { loanRows, type LoanRow } from './lending';
 
 export interface CopiesNow {
@@ -18,8 +19,8 @@ export interface CopiesNow {
   dueToday: number;
 }
 
-export async function copiesNow(today: string): Promise<CopiesNow> {
-  const { rows } = await db().execute<CopiesNow & Record<string, unknown>>(sql`
+export async function copiesNow(at: SchoolHandle, today: string): Promise<CopiesNow> {
+  const { rows } = await at.execute<CopiesNow & Record<string, unknown>>(sql`
     select
       count(*) filter (where home)::int as home,
       count(*) filter (where home and printed and not short)::int as ready,
@@ -31,8 +32,9 @@ export async function copiesNow(today: string): Promise<CopiesNow> {
     from (
       select c.printed_at is not null as printed, l.id is null as home, l.due_on, lacks.copy_id is not null as short
       from copy c
-      left join loan l on l.copy_id = c.id and l.closed_as is null
-      left join (${SHORT_COPIES}) lacks on lacks.copy_id = c.id) each`);
+      left join loan l on l.school_id = ${at.schoolId} and l.copy_id = c.id and l.closed_as is null
+      left join (${shortCopies(at)}) lacks on lacks.copy_id = c.id
+      where c.school_id = ${at.schoolId} and c.moved_at is null) each`);
   return rows[0]!;
 }
 
@@ -45,19 +47,29 @@ export interface HomeCopy {
 }
 
 /** Copies at school, those that can go out at once before the others. */
-export async function copiesAtSchool(most: number): Promise<HomeCopy[]> {
+export async function copiesAtSchool(at: SchoolHandle, most: number): Promise<HomeCopy[]> {
   const printed = sql<boolean>`${copy.printedAt} is not null`;
   const short = sql<boolean>`lacks.copy_id is not null`;
-  return db()
+  return at
     .select({ id: copy.id, tag: copy.tag, kitName: kit.name, printed, short })
     .from(copy)
     .innerJoin(kit, eq(kit.id, copy.kitId))
-    .leftJoin(sql`(${SHORT_COPIES}) lacks`, sql`lacks.copy_id = ${copy.id}`)
-    .where(sql`not exists (select 1 from ${loan} l where l.copy_id = ${copy.id} and l.closed_as is null)`)
+    .leftJoin(sql`(${shortCopies(at)}) lacks`, sql`lacks.copy_id = ${copy.id}`)
+    .where(
+      and(
+        ours(at, copy),
+        isNull(copy.movedAt),
+        sql`not exists (select 1 from ${loan} l where l.school_id = ${at.schoolId} and l.copy_id = ${copy.id} and l.closed_as is null)`,
+      ),
+    )
     .orderBy(sql`not (${printed} and not ${short})`, asc(kit.name), asc(copy.tag))
     .limit(most);
 }
 
 /** Loans that are out, the one due first on top: a page of them. */
-export const pageOfOut = (first: number, most: number): Promise<LoanRow[]> =>
-  loanRows().where(isNull(loan.closedAs)).orderBy(asc(loan.dueOn), asc(copy.tag)).offset(first).limit(most);
+export const pageOfOut = (at: SchoolHandle, first: number, most: number): Promise<LoanRow[]> =>
+  loanRows(at)
+    .where(and(ours(at, loan), isNull(loan.closedAs)))
+    .orderBy(asc(loan.dueOn), asc(copy.tag))
+    .offset(first)
+    .limit(most);

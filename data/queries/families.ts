@@ -1,7 +1,8 @@
 import { and, asc, desc, eq, inArray, isNull, sql, type SQL } from 'drizzle-orm';
 import type { FamilyFields } from '~/core/lending/families';
-import { db, transaction, unlessTaken } from '../db';
+import { type SchoolHandle, transaction, unlessTaken } from '../db';
 import { answer, family, loan } from '../schema';
+import { ours } from './ours';
 import { forgetLog, log, saveOver, type Saving } from './changes';
 
 export type Family = typeof family.$inferSelect;
@@ -23,19 +24,22 @@ export const familyFields = ({ name, language, reach, underThree, allergens }: F
 
 const OUT = sql<
   string[]
->`coalesce((select array_agg(c.tag order by c.tag) from loan l join copy c on c.id = l.copy_id where l.family_id = "family"."id" and l.closed_as is null), '{}')`;
+>`coalesce((select array_agg(c.tag order by c.tag) from loan l join copy c on c.school_id = l.school_id and c.id = l.copy_id where l.school_id = "family"."school_id" and l.family_id = "family"."id" and l.closed_as is null), '{}')`;
 
 /** How a list of families is sorted; by name where it is the same. */
 export const FAMILY_SORTS = {
   name: asc(family.searchName),
   language: asc(family.language),
-  out: desc(sql`(select count(*) from loan l where l.family_id = "family"."id" and l.closed_as is null)`),
+  out: desc(
+    sql`(select count(*) from loan l where l.school_id = "family"."school_id" and l.family_id = "family"."id" and l.closed_as is null)`,
+  ),
 } as const satisfies Record<string, SQL>;
 export type FamilySort = keyof typeof FAMILY_SORTS;
 
 /** Families whose name has each of these words in it, whatever accents and case. */
-const named = (words: readonly string[]): SQL | undefined =>
+const named = (at: SchoolHandle, words: readonly string[]): SQL | undefined =>
   and(
+    ours(at, family),
     isNull(family.forgottenAt),
     ...words.map((word) => sql`${family.searchName} like '%' || ${literally(word)} || '%'`),
   );
@@ -51,23 +55,26 @@ export interface FamilyPage {
 }
 
 /** A page of the families that were not forgotten. */
-export async function pageOfFamilies(asked: {
-  text: string;
-  sort: FamilySort;
-  first: number;
-  most: number;
-}): Promise<FamilyPage> {
+export async function pageOfFamilies(
+  at: SchoolHandle,
+  asked: {
+    text: string;
+    sort: FamilySort;
+    first: number;
+    most: number;
+  },
+): Promise<FamilyPage> {
   const words = wordsOf(asked.text);
   const [rows, found, all] = await Promise.all([
-    db()
+    at
       .select({ family, out: OUT })
       .from(family)
-      .where(named(words))
+      .where(named(at, words))
       .orderBy(FAMILY_SORTS[asked.sort], FAMILY_SORTS.name)
       .offset(asked.first)
       .limit(asked.most),
-    words.length ? db().$count(family, named(words)) : undefined,
-    db().$count(family, isNull(family.forgottenAt)),
+    words.length ? at.$count(family, named(at, words)) : undefined,
+    at.$count(family, named(at, [])),
   ]);
   return { families: rows.map(({ family: one, out }) => ({ ...one, out })), all, found: found ?? all };
 }
@@ -76,15 +83,15 @@ export async function pageOfFamilies(asked: {
  * Families whose name has every word of a text, those that begin with its first word before the others; the one that
  * is called just so alone.
  */
-export async function familiesNamed(text: string, most: number): Promise<Family[]> {
+export async function familiesNamed(at: SchoolHandle, text: string, most: number): Promise<Family[]> {
   const words = wordsOf(text);
   if (words.length === 0) return [];
   const exact = sql`${family.searchName} = public.searchable(${words.join(' ')})`;
   const begins = sql`' ' || ${family.searchName} like '% ' || ${literally(words[0]!)} || '%'`;
-  const rows = await db()
+  const rows = await at
     .select({ family, exact: sql<boolean>`${exact}` })
     .from(family)
-    .where(named(words))
+    .where(named(at, words))
     .orderBy(desc(exact), desc(begins), FAMILY_SORTS.name)
     .limit(most);
   const just = rows.filter((row) => row.exact);
@@ -92,37 +99,41 @@ export async function familiesNamed(text: string, most: number): Promise<Family[
 }
 
 /** All families that were not forgotten, by name: for a file. */
-export async function listFamilies(): Promise<FamilyRow[]> {
-  const rows = await db()
+export async function listFamilies(at: SchoolHandle): Promise<FamilyRow[]> {
+  const rows = await at
     .select({ family, out: OUT })
     .from(family)
-    .where(isNull(family.forgottenAt))
+    .where(and(ours(at, family), isNull(family.forgottenAt)))
     .orderBy(FAMILY_SORTS.name);
   return rows.map(({ family: one, out }) => ({ ...one, out }));
 }
 
 /** The names that are taken. */
-export const familyNames = async (): Promise<string[]> =>
-  (await db().select({ name: family.name }).from(family).where(isNull(family.forgottenAt))).map(
-    ({ name }) => name,
-  );
+export const familyNames = async (at: SchoolHandle): Promise<string[]> =>
+  (
+    await at
+      .select({ name: family.name })
+      .from(family)
+      .where(and(ours(at, family), isNull(family.forgottenAt)))
+  ).map(({ name }) => name);
 
-export async function findFamily(id: string): Promise<Family | undefined> {
+export async function findFamily(at: SchoolHandle, id: string): Promise<Family | undefined> {
   return (
-    await db()
+    await at
       .select()
       .from(family)
-      .where(and(eq(family.id, id), isNull(family.forgottenAt)))
+      .where(and(ours(at, family), eq(family.id, id), isNull(family.forgottenAt)))
   )[0];
 }
 
 /** Adds a family. Answers undefined when the name is taken. */
 export async function createFamily(
+  at: SchoolHandle,
   input: FamilyInput,
   personId: string | null = null,
 ): Promise<Family | undefined> {
   return unlessTaken('family_name_is_taken', () =>
-    transaction(async (tx) => {
+    transaction(at, async (tx) => {
       const [made] = await tx.insert(family).values(input).returning();
       await log(tx, { thing: 'family', thingId: made!.id, kind: 'added', after: input, personId });
       return made;
@@ -135,14 +146,19 @@ export async function createFamily(
  * when it was forgotten meanwhile.
  */
 export async function updateFamily(
+  at: SchoolHandle,
   id: string,
   mine: FamilyInput,
   openedOn: number,
   personId: string | null = null,
 ): Promise<Saving<FamilyFields> | 'gone' | undefined> {
   return unlessTaken('family_name_is_taken', () =>
-    transaction(async (tx) => {
-      const [now] = await tx.select().from(family).where(eq(family.id, id)).for('update');
+    transaction(at, async (tx) => {
+      const [now] = await tx
+        .select()
+        .from(family)
+        .where(and(ours(tx, family), eq(family.id, id)))
+        .for('update');
       if (!now || now.forgottenAt) return 'gone' as const;
       return saveOver(tx, {
         thing: 'family',
@@ -155,16 +171,20 @@ export async function updateFamily(
           tx
             .update(family)
             .set({ ...fields, version })
-            .where(eq(family.id, id)),
+            .where(and(ours(tx, family), eq(family.id, id))),
       });
     }),
   );
 }
 
 /** Adds many families at once, or none. Names that are there already are left as they are. Answers how many were added. */
-export async function importFamilies(rows: FamilyInput[], personId: string | null = null): Promise<number> {
+export async function importFamilies(
+  at: SchoolHandle,
+  rows: FamilyInput[],
+  personId: string | null = null,
+): Promise<number> {
   if (rows.length === 0) return 0;
-  return transaction(async (tx) => {
+  return transaction(at, async (tx) => {
     const made = await tx.insert(family).values(rows).onConflictDoNothing().returning();
     await log(
       tx,
@@ -185,10 +205,13 @@ export async function importFamilies(rows: FamilyInput[], personId: string | nul
  * changes; the loans stay as loans of nobody, and answers as numbers. Answers false while a copy is still out with
  * them.
  */
-export function forgetFamily(id: string, personId: string | null = null): Promise<boolean> {
-  return transaction(async (tx) => {
-    await tx.execute(sql`select 1 from ${family} where ${family.id} = ${id} for update`);
-    if (await tx.$count(loan, and(eq(loan.familyId, id), isNull(loan.closedAs)))) return false;
+export function forgetFamily(at: SchoolHandle, id: string, personId: string | null = null): Promise<boolean> {
+  return transaction(at, async (tx) => {
+    await tx.execute(
+      sql`select 1 from ${family} where ${ours(tx, family)} and ${family.id} = ${id} for update`,
+    );
+    if (await tx.$count(loan, and(ours(tx, loan), eq(loan.familyId, id), isNull(loan.closedAs))))
+      return false;
     const [gone] = await tx
       .update(family)
       .set({
@@ -199,15 +222,18 @@ export function forgetFamily(id: string, personId: string | null = null): Promis
         forgottenAt: new Date(),
         version: sql`${family.version} + 1`,
       })
-      .where(and(eq(family.id, id), isNull(family.forgottenAt)))
+      .where(and(ours(tx, family), eq(family.id, id), isNull(family.forgottenAt)))
       .returning({ version: family.version });
     if (!gone) return true;
-    const loans = tx.select({ id: loan.id }).from(loan).where(eq(loan.familyId, id));
+    const loans = tx
+      .select({ id: loan.id })
+      .from(loan)
+      .where(and(ours(tx, loan), eq(loan.familyId, id)));
     await tx
       .update(answer)
       // The key was made of what was said: it would tell whoever guesses the words that they were right.
       .set({ childDid: '', missing: '', anythingElse: '', sendKey: sql`'forgotten ' || ${answer.id}` })
-      .where(inArray(answer.loanId, loans));
+      .where(and(ours(tx, answer), inArray(answer.loanId, loans)));
     await forgetLog(tx, 'family', id);
     await log(tx, { thing: 'family', thingId: id, kind: 'forgotten', version: gone.version, personId });
     return true;

@@ -2,8 +2,9 @@ import { and, asc, eq, isNull, notInArray } from 'drizzle-orm';
 import { mergeSets } from '~/core/check/merge';
 import { checkOwnGame } from '~/core/own/check';
 import type { OwnGame } from '~/core/own/definition';
-import { db, transaction, unlessTaken } from '../db';
+import { type SchoolHandle, transaction, unlessTaken } from '../db';
 import { materialAtHand, ownGame, school } from '../schema';
+import { ours } from './ours';
 import { log, saveOver, type Saving } from './changes';
 
 export interface StoredGame {
@@ -13,21 +14,29 @@ export interface StoredGame {
 }
 const columns = { id: ownGame.id, version: ownGame.version, definition: ownGame.definition };
 
-export const listOwnGames = (): Promise<StoredGame[]> =>
-  db().select(columns).from(ownGame).where(isNull(ownGame.archivedAt)).orderBy(asc(ownGame.name));
-
-export async function findOwnGame(id: string): Promise<StoredGame | undefined> {
-  const [found] = await db()
+export const listOwnGames = (at: SchoolHandle): Promise<StoredGame[]> =>
+  at
     .select(columns)
     .from(ownGame)
-    .where(and(eq(ownGame.id, id), isNull(ownGame.archivedAt)));
+    .where(and(ours(at, ownGame), isNull(ownGame.archivedAt)))
+    .orderBy(asc(ownGame.name));
+
+export async function findOwnGame(at: SchoolHandle, id: string): Promise<StoredGame | undefined> {
+  const [found] = await at
+    .select(columns)
+    .from(ownGame)
+    .where(and(ours(at, ownGame), eq(ownGame.id, id), isNull(ownGame.archivedAt)));
   return found;
 }
 
 /** Keeps a new game. Answers its id, or undefined when the name is taken. */
-export function addOwnGame(definition: OwnGame, createdBy: string): Promise<string | undefined> {
+export function addOwnGame(
+  at: SchoolHandle,
+  definition: OwnGame,
+  createdBy: string,
+): Promise<string | undefined> {
   return unlessTaken('own_game_name_is_taken', () =>
-    transaction(async (tx) => {
+    transaction(at, async (tx) => {
       const [saved] = await tx
         .insert(ownGame)
         .values({ name: definition.name.en, definition, createdBy })
@@ -46,14 +55,19 @@ export function addOwnGame(definition: OwnGame, createdBy: string): Promise<stri
 
 /** Changes a game whose form was opened on a version of it. `gone` when it was put away meanwhile, undefined when the name is taken. */
 export function changeOwnGame(
+  at: SchoolHandle,
   id: string,
   mine: OwnGame,
   openedOn: number,
   personId: string,
 ): Promise<Saving<OwnGame> | 'gone' | undefined> {
   return unlessTaken('own_game_name_is_taken', () =>
-    transaction(async (tx) => {
-      const [now] = await tx.select().from(ownGame).where(eq(ownGame.id, id)).for('update');
+    transaction(at, async (tx) => {
+      const [now] = await tx
+        .select()
+        .from(ownGame)
+        .where(and(ours(tx, ownGame), eq(ownGame.id, id)))
+        .for('update');
       if (!now || now.archivedAt) return 'gone' as const;
       return saveOver(tx, {
         thing: 'own game',
@@ -67,45 +81,58 @@ export function changeOwnGame(
           tx
             .update(ownGame)
             .set({ name: definition.name.en, definition, version, changedAt: new Date() })
-            .where(eq(ownGame.id, id)),
+            .where(and(ours(tx, ownGame), eq(ownGame.id, id))),
       });
     }),
   );
 }
 
 /** Puts a game away: variants that were saved of it keep their rules. */
-export function archiveOwnGame(id: string, personId: string | null = null): Promise<void> {
-  return transaction(async (tx) => {
+export function archiveOwnGame(at: SchoolHandle, id: string, personId: string | null = null): Promise<void> {
+  return transaction(at, async (tx) => {
     const [gone] = await tx
       .update(ownGame)
       .set({ archivedAt: new Date() })
-      .where(and(eq(ownGame.id, id), isNull(ownGame.archivedAt)))
+      .where(and(ours(tx, ownGame), eq(ownGame.id, id), isNull(ownGame.archivedAt)))
       .returning({ version: ownGame.version });
     if (gone)
       await log(tx, { thing: 'own game', thingId: id, kind: 'removed', version: gone.version, personId });
   });
 }
 
-export const materialsAtHand = async (): Promise<string[]> =>
-  (await db().select().from(materialAtHand).orderBy(asc(materialAtHand.material))).map((row) => row.material);
+export const materialsAtHand = async (at: SchoolHandle): Promise<string[]> =>
+  (
+    await at
+      .select()
+      .from(materialAtHand)
+      .where(ours(at, materialAtHand))
+      .orderBy(asc(materialAtHand.material))
+  ).map((row) => row.material);
 
 /**
  * What the store has. `had` is what the form showed when it was opened: what was ticked or unticked since counts,
  * and what others ticked meanwhile stays; without it exactly these. Answers what is at hand now.
  */
 export function setMaterialsAtHand(
+  at: SchoolHandle,
   ticked: readonly string[],
   had?: readonly string[],
   personId: string | null = null,
 ): Promise<string[]> {
-  return transaction(async (tx) => {
-    await tx.select({ id: school.id }).from(school).for('update');
-    const rows = await tx.select().from(materialAtHand).orderBy(asc(materialAtHand.material));
+  return transaction(at, async (tx) => {
+    await tx.select({ id: school.id }).from(school).where(eq(school.id, tx.schoolId)).for('update');
+    const rows = await tx
+      .select()
+      .from(materialAtHand)
+      .where(ours(at, materialAtHand))
+      .orderBy(asc(materialAtHand.material));
     const before = rows.map((row) => row.material);
     const after = mergeSets(had ?? before, ticked, before);
     await tx
       .delete(materialAtHand)
-      .where(after.length ? notInArray(materialAtHand.material, after) : undefined);
+      .where(
+        and(ours(tx, materialAtHand), after.length ? notInArray(materialAtHand.material, after) : undefined),
+      );
     if (after.length)
       await tx
         .insert(materialAtHand)

@@ -4,48 +4,72 @@ import type { AgeBand, Params } from '~/core/games/kit/types';
 import type { OwnGame } from '~/core/own/definition';
 import type { Assurance } from '~/core/kits/assurance';
 import type { Paper } from '~/core/paper/sheet';
-import { db, transaction, unlessTaken, type Queryable } from '../db';
+import { type SchoolHandle, transaction, unlessTaken } from '../db';
 import { buildRun, copy, family, kit, kitVariant, loan, variant } from '../schema';
+import { ours } from './ours';
 import { log, saveOver, type Saving } from './changes';
 import { sound, soundPlan } from './sound';
 
 export type Variant = typeof variant.$inferSelect;
 export type Kit = typeof kit.$inferSelect;
 
-export const listVariants = async (): Promise<Variant[]> =>
-  (await db().select().from(variant).where(isNull(variant.archivedAt)).orderBy(asc(variant.name))).map(sound);
+export const listVariants = async (at: SchoolHandle): Promise<Variant[]> =>
+  (
+    await at
+      .select()
+      .from(variant)
+      .where(and(ours(at, variant), isNull(variant.archivedAt)))
+      .orderBy(asc(variant.name))
+  ).map(sound);
 
-export async function findVariant(id: string): Promise<Variant | undefined> {
-  const [found] = await db().select().from(variant).where(eq(variant.id, id));
+export async function findVariant(at: SchoolHandle, id: string): Promise<Variant | undefined> {
+  const [found] = await at
+    .select()
+    .from(variant)
+    .where(and(ours(at, variant), eq(variant.id, id)));
   return found && sound(found);
 }
 
 /** Saves a variant. Answers undefined when the name is taken. */
-export async function createVariant(input: {
-  gameId: string;
-  name: string;
-  params: Params;
-  own?: OwnGame;
-  ageBand: AgeBand;
-  createdBy: string;
-}): Promise<Variant | undefined> {
+export async function createVariant(
+  at: SchoolHandle,
+  input: {
+    gameId: string;
+    name: string;
+    params: Params;
+    own?: OwnGame;
+    ageBand: AgeBand;
+    createdBy: string;
+  },
+): Promise<Variant | undefined> {
   return unlessTaken(
     'variant_name_is_taken',
-    async () => (await db().insert(variant).values(input).returning())[0],
+    async () => (await at.insert(variant).values(input).returning())[0],
   );
 }
 
 /** Puts a variant away. Answers the kits that hold it, and changes nothing, when there are any. */
-export function archiveVariant(id: string, personId: string | null = null): Promise<string[]> {
-  return transaction(async (tx) => {
-    await tx.select().from(variant).where(eq(variant.id, id)).for('update');
+export function archiveVariant(
+  at: SchoolHandle,
+  id: string,
+  personId: string | null = null,
+): Promise<string[]> {
+  return transaction(at, async (tx) => {
+    await tx
+      .select()
+      .from(variant)
+      .where(and(ours(tx, variant), eq(variant.id, id)))
+      .for('update');
     const kits = await tx
       .select({ name: kit.name })
       .from(kitVariant)
       .innerJoin(kit, eq(kit.id, kitVariant.kitId))
-      .where(eq(kitVariant.variantId, id));
+      .where(and(ours(tx, kitVariant), eq(kitVariant.variantId, id)));
     if (kits.length === 0) {
-      await tx.update(variant).set({ archivedAt: new Date() }).where(eq(variant.id, id));
+      await tx
+        .update(variant)
+        .set({ archivedAt: new Date() })
+        .where(and(ours(tx, variant), eq(variant.id, id)));
       await log(tx, { thing: 'variant', thingId: id, kind: 'removed', personId });
     }
     return kits.map((one) => one.name);
@@ -59,17 +83,18 @@ export interface KitRow extends Kit {
 }
 
 /** All kits with the names of their variants and how many copies there are and are out. */
-export async function listKits(): Promise<KitRow[]> {
-  const rows = await db()
+export async function listKits(at: SchoolHandle): Promise<KitRow[]> {
+  const rows = await at
     .select({
       kit,
       variantNames: sql<
         string[]
-      >`coalesce((select array_agg(v.name order by kv.position) from kit_variant kv join variant v on v.id = kv.variant_id where kv.kit_id = "kit"."id"), '{}')`,
-      copies: sql<number>`(select count(*)::int from copy c where c.kit_id = "kit"."id")`,
-      out: sql<number>`(select count(*)::int from copy c join loan l on l.copy_id = c.id and l.closed_as is null where c.kit_id = "kit"."id")`,
+      >`coalesce((select array_agg(v.name order by kv.position) from kit_variant kv join variant v on v.school_id = kv.school_id and v.id = kv.variant_id where kv.school_id = "kit"."school_id" and kv.kit_id = "kit"."id"), '{}')`,
+      copies: sql<number>`(select count(*)::int from copy c where c.school_id = "kit"."school_id" and c.kit_id = "kit"."id" and c.moved_at is null)`,
+      out: sql<number>`(select count(*)::int from copy c join loan l on l.school_id = c.school_id and l.copy_id = c.id and l.closed_as is null where c.school_id = "kit"."school_id" and c.kit_id = "kit"."id")`,
     })
     .from(kit)
+    .where(ours(at, kit))
     .orderBy(asc(kit.name));
   return rows.map(({ kit: one, ...rest }) => ({ ...one, ...rest }));
 }
@@ -78,14 +103,17 @@ export interface KitWithVariants extends Kit {
   variants: Variant[];
 }
 
-export async function findKit(id: string): Promise<KitWithVariants | undefined> {
-  const [found] = await db().select().from(kit).where(eq(kit.id, id));
+export async function findKit(at: SchoolHandle, id: string): Promise<KitWithVariants | undefined> {
+  const [found] = await at
+    .select()
+    .from(kit)
+    .where(and(ours(at, kit), eq(kit.id, id)));
   if (!found) return undefined;
-  const rows = await db()
+  const rows = await at
     .select({ variant })
     .from(kitVariant)
     .innerJoin(variant, eq(variant.id, kitVariant.variantId))
-    .where(eq(kitVariant.kitId, id))
+    .where(and(ours(at, kitVariant), eq(kitVariant.kitId, id)))
     .orderBy(asc(kitVariant.position));
   return { ...found, variants: rows.map((row) => sound(row.variant)) };
 }
@@ -117,11 +145,12 @@ export class VariantGone extends Error {}
 
 /** Makes a kit. Answers its id, or undefined when the name is taken. Throws VariantGone. */
 export function saveKit(
+  at: SchoolHandle,
   { variantIds, ...input }: KitInput,
   personId: string | null = null,
 ): Promise<string | undefined> {
   return unlessTaken('kit_name_is_taken', () =>
-    transaction(async (tx) => {
+    transaction(at, async (tx) => {
       await lockVariants(tx, variantIds);
       const [saved] = await tx.insert(kit).values(input).returning({ id: kit.id });
       await putIn(tx, saved!.id, variantIds);
@@ -137,21 +166,26 @@ export function saveKit(
  * is no such kit. Throws VariantGone.
  */
 export function changeKit(
+  at: SchoolHandle,
   id: string,
   mine: KitInput,
   openedOn: number,
   personId: string | null = null,
 ): Promise<Saving<KitInput> | 'gone' | undefined> {
   return unlessTaken('kit_name_is_taken', () =>
-    transaction(async (tx) => {
+    transaction(at, async (tx) => {
       await lockVariants(tx, mine.variantIds);
-      const [now] = await tx.select().from(kit).where(eq(kit.id, id)).for('update');
+      const [now] = await tx
+        .select()
+        .from(kit)
+        .where(and(ours(tx, kit), eq(kit.id, id)))
+        .for('update');
       if (!now) return 'gone' as const;
       const { name, ageBand, players, paper, assurance, version } = now;
       const inside = await tx
         .select({ id: kitVariant.variantId })
         .from(kitVariant)
-        .where(eq(kitVariant.kitId, id))
+        .where(and(ours(tx, kitVariant), eq(kitVariant.kitId, id)))
         .orderBy(asc(kitVariant.position));
       const variantIds = inside.map((one) => one.id);
       return saveOver(tx, {
@@ -166,8 +200,8 @@ export function changeKit(
           await tx
             .update(kit)
             .set({ ...fields, version: next })
-            .where(eq(kit.id, id));
-          await tx.delete(kitVariant).where(eq(kitVariant.kitId, id));
+            .where(and(ours(tx, kit), eq(kit.id, id)));
+          await tx.delete(kitVariant).where(and(ours(tx, kitVariant), eq(kitVariant.kitId, id)));
           await putIn(tx, id, wanted);
         },
       });
@@ -176,18 +210,18 @@ export function changeKit(
 }
 
 /** The variants stay as they are until the transaction ends: none is put away meanwhile. */
-async function lockVariants(tx: Queryable, ids: readonly string[]): Promise<void> {
+async function lockVariants(tx: SchoolHandle, ids: readonly string[]): Promise<void> {
   if (ids.length === 0) return;
   const there = await tx
     .select({ id: variant.id })
     .from(variant)
-    .where(and(inArray(variant.id, [...ids]), isNull(variant.archivedAt)))
+    .where(and(ours(tx, variant), inArray(variant.id, [...ids]), isNull(variant.archivedAt)))
     .orderBy(asc(variant.id))
     .for('share');
   if (there.length !== new Set(ids).size) throw new VariantGone('a variant of the kit is not there any more');
 }
 
-async function putIn(tx: Queryable, kitId: string, variantIds: readonly string[]): Promise<void> {
+async function putIn(tx: SchoolHandle, kitId: string, variantIds: readonly string[]): Promise<void> {
   if (variantIds.length)
     await tx
       .insert(kitVariant)
@@ -198,20 +232,23 @@ async function putIn(tx: Queryable, kitId: string, variantIds: readonly string[]
  * Makes `count` copies of a kit in one build run. `newTag` and `newLinkKey` give candidates; one that is taken
  * is tried again. With a `formKey` that was used before, what was built then is answered and nothing is built.
  */
-export async function buildCopies(input: {
-  kit: KitWithVariants;
-  count: number;
-  builtOn: string;
-  builtBy: string | null;
-  formKey?: string;
-  /** What one copy holds, where it was reckoned already. */
-  parts?: KitPart[];
-  newTag: () => string;
-  newLinkKey: () => string;
-}): Promise<{ runId: string; tags: string[] }> {
+export async function buildCopies(
+  at: SchoolHandle,
+  input: {
+    kit: KitWithVariants;
+    count: number;
+    builtOn: string;
+    builtBy: string | null;
+    formKey?: string;
+    /** What one copy holds, where it was reckoned already. */
+    parts?: KitPart[];
+    newTag: () => string;
+    newLinkKey: () => string;
+  },
+): Promise<{ runId: string; tags: string[] }> {
   const plan = planOf(input.kit);
   const parts = input.parts ?? recipeOf(plan).parts;
-  return transaction(async (tx) => {
+  return transaction(at, async (tx) => {
     const [run] = await tx
       .insert(buildRun)
       .values({
@@ -222,14 +259,14 @@ export async function buildCopies(input: {
         builtBy: input.builtBy,
         formKey: input.formKey,
       })
-      .onConflictDoNothing({ target: buildRun.formKey })
+      .onConflictDoNothing({ target: [buildRun.schoolId, buildRun.formKey] })
       .returning({ id: buildRun.id });
     if (!run) {
       const built = await tx
         .select({ runId: buildRun.id, tag: copy.tag })
         .from(buildRun)
         .innerJoin(copy, eq(copy.buildRunId, buildRun.id))
-        .where(eq(buildRun.formKey, input.formKey!));
+        .where(and(ours(tx, buildRun), eq(buildRun.formKey, input.formKey!)));
       return { runId: built[0]?.runId ?? '', tags: built.map((one) => one.tag) };
     }
     const tags: string[] = [];
@@ -256,19 +293,19 @@ export async function buildCopies(input: {
  * Takes back a build run of this kit whose copies nobody has printed or lent yet. Answers false, and changes nothing,
  * when one of them was, or when the run is of another kit.
  */
-export function undoBuild(runId: string, kitId: string): Promise<boolean> {
-  return transaction(async (tx) => {
+export function undoBuild(at: SchoolHandle, runId: string, kitId: string): Promise<boolean> {
+  return transaction(at, async (tx) => {
     const copies = await tx
       .select()
       .from(copy)
-      .where(and(eq(copy.buildRunId, runId), eq(copy.kitId, kitId)))
+      .where(and(ours(tx, copy), eq(copy.buildRunId, runId), eq(copy.kitId, kitId)))
       .orderBy(asc(copy.id))
       .for('update');
     if (copies.length === 0 || copies.some((one) => one.printedAt !== null)) return false;
     const ids = copies.map((one) => one.id);
-    if (await tx.$count(loan, inArray(loan.copyId, ids))) return false;
-    await tx.delete(copy).where(inArray(copy.id, ids));
-    await tx.delete(buildRun).where(eq(buildRun.id, runId));
+    if (await tx.$count(loan, and(ours(tx, loan), inArray(loan.copyId, ids)))) return false;
+    await tx.delete(copy).where(and(ours(tx, copy), inArray(copy.id, ids)));
+    await tx.delete(buildRun).where(and(ours(tx, buildRun), eq(buildRun.id, runId)));
     return true;
   });
 }
@@ -288,8 +325,8 @@ export interface CopyRow {
   loan: { id: string; familyId: string; familyName: string; lentOn: string; dueOn: string } | null;
 }
 
-const copyRows = () =>
-  db()
+const copyRows = (at: SchoolHandle) =>
+  at
     .select({
       id: copy.id,
       tag: copy.tag,
@@ -322,11 +359,16 @@ const asCopy = (row: Awaited<ReturnType<typeof copyRows>>[number]): CopyRow => (
   loan: row.loan?.id ? (row.loan as CopyRow['loan']) : null,
 });
 
-export const listCopies = async (filter: { kitId?: string; ids?: string[] } = {}): Promise<CopyRow[]> =>
+export const listCopies = async (
+  at: SchoolHandle,
+  filter: { kitId?: string; ids?: string[] } = {},
+): Promise<CopyRow[]> =>
   (
-    await copyRows()
+    await copyRows(at)
       .where(
         and(
+          ours(at, copy),
+          isNull(copy.movedAt),
           filter.kitId ? eq(copy.kitId, filter.kitId) : undefined,
           filter.ids ? inArray(copy.id, filter.ids) : undefined,
         ),
@@ -335,17 +377,20 @@ export const listCopies = async (filter: { kitId?: string; ids?: string[] } = {}
   ).map(asCopy);
 
 export async function findCopy(
+  at: SchoolHandle,
   by: { tag: string } | { id: string } | { linkKey: string },
 ): Promise<CopyRow | undefined> {
-  const condition =
-    'tag' in by ? eq(copy.tag, by.tag) : 'id' in by ? eq(copy.id, by.id) : eq(copy.linkKey, by.linkKey);
-  const [row] = await copyRows().where(condition);
+  const which =
+    'id' in by
+      ? eq(copy.id, by.id)
+      : and(isNull(copy.movedAt), 'tag' in by ? eq(copy.tag, by.tag) : eq(copy.linkKey, by.linkKey));
+  const [row] = await copyRows(at).where(and(ours(at, copy), which));
   return row && asCopy(row);
 }
 
-export async function markPrinted(ids: string[]): Promise<void> {
-  await db()
+export async function markPrinted(at: SchoolHandle, ids: string[]): Promise<void> {
+  await at
     .update(copy)
     .set({ printedAt: new Date() })
-    .where(and(inArray(copy.id, ids), isNull(copy.printedAt)));
+    .where(and(ours(at, copy), inArray(copy.id, ids), isNull(copy.printedAt)));
 }

@@ -1,6 +1,8 @@
 import { and, asc, desc, eq, gt, isNull, sql } from 'drizzle-orm';
-import { db, refusedBy, transaction, type Queryable } from '../db';
+import { dayIn } from '~/core/lending/due';
+import { refusedBy, type SchoolHandle, transaction } from '../db';
 import { answer, buildRun, copy, family, kit, loan, loanEvent, partCount } from '../schema';
+import { ours } from './ours';
 import { record, takeBackCounts, type Count } from './counts';
 import { lockCopy, lockCopyOf, lockFamily } from './locks';
 
@@ -10,18 +12,21 @@ export type LendResult = { ok: true; loanId: string } | { ok: false; reason: 'ou
  * Lends a copy. The copy's row is locked, and a unique index refuses a second open loan whatever happens: of two
  * browsers at the same moment one lends and the other is told.
  */
-export async function lend(input: {
-  copyId: string;
-  familyId: string;
-  lentOn: string;
-  dueOn: string;
-  personId: string | null;
-}): Promise<LendResult> {
+export async function lend(
+  at: SchoolHandle,
+  input: {
+    copyId: string;
+    familyId: string;
+    lentOn: string;
+    dueOn: string;
+    personId: string | null;
+  },
+): Promise<LendResult> {
   try {
-    return await transaction(async (tx): Promise<LendResult> => {
+    return await transaction(at, async (tx): Promise<LendResult> => {
       if (!(await lockCopy(tx, input.copyId)) || !(await lockFamily(tx, input.familyId)))
         return { ok: false, reason: 'gone' };
-      if (await tx.$count(loan, and(eq(loan.copyId, input.copyId), isNull(loan.closedAs))))
+      if (await tx.$count(loan, and(ours(tx, loan), eq(loan.copyId, input.copyId), isNull(loan.closedAs))))
         return { ok: false, reason: 'out' };
       const { personId, ...values } = input;
       const [made] = await tx.insert(loan).values(values).returning({ id: loan.id });
@@ -49,8 +54,8 @@ export interface LoanRow {
   closedAs: 'returned' | 'undone' | null;
 }
 
-export const loanRows = () =>
-  db()
+export const loanRows = (at: SchoolHandle) =>
+  at
     .select({
       id: loan.id,
       copyId: loan.copyId,
@@ -69,32 +74,35 @@ export const loanRows = () =>
     .innerJoin(family, eq(family.id, loan.familyId));
 
 /** Copies that are out, the one due first on top. */
-export const listOut = (): Promise<LoanRow[]> =>
-  loanRows().where(isNull(loan.closedAs)).orderBy(asc(loan.dueOn), asc(copy.tag));
+export const listOut = (at: SchoolHandle): Promise<LoanRow[]> =>
+  loanRows(at).where(isNull(loan.closedAs)).orderBy(asc(loan.dueOn), asc(copy.tag));
 
 /** Loans that were ended or undone, the newest first. */
-export const listClosed = (limit: number): Promise<LoanRow[]> =>
-  loanRows()
-    .where(sql`${loan.closedAs} is not null`)
+export const listClosed = (at: SchoolHandle, limit: number): Promise<LoanRow[]> =>
+  loanRows(at)
+    .where(and(ours(at, loan), sql`${loan.closedAs} is not null`))
     .orderBy(desc(loan.returnedOn), desc(loan.createdAt))
     .limit(limit);
 
-export const listLoansOfFamily = (familyId: string): Promise<LoanRow[]> =>
-  loanRows().where(eq(loan.familyId, familyId)).orderBy(desc(loan.lentOn));
+export const listLoansOfFamily = (at: SchoolHandle, familyId: string): Promise<LoanRow[]> =>
+  loanRows(at)
+    .where(and(ours(at, loan), eq(loan.familyId, familyId)))
+    .orderBy(desc(loan.lentOn));
 
-export async function findLoan(id: string): Promise<LoanRow | undefined> {
-  return (await loanRows().where(eq(loan.id, id)))[0];
+export async function findLoan(at: SchoolHandle, id: string): Promise<LoanRow | undefined> {
+  return (await loanRows(at).where(and(ours(at, loan), eq(loan.id, id))))[0];
 }
 
 /** The last loan of a copy that was not undone: the open one, or the one that ended last. */
 export async function lastLoanOf(
+  at: SchoolHandle,
   copyId: string,
 ): Promise<
   | { id: string; returnedOn: string | null; familyId: string; familyName: string; language: string }
   | undefined
 > {
   return (
-    await db()
+    await at
       .select({
         id: loan.id,
         returnedOn: loan.returnedOn,
@@ -104,7 +112,7 @@ export async function lastLoanOf(
       })
       .from(loan)
       .innerJoin(family, eq(family.id, loan.familyId))
-      .where(and(eq(loan.copyId, copyId), sql`${loan.closedAs} is distinct from 'undone'`))
+      .where(and(ours(at, loan), eq(loan.copyId, copyId), sql`${loan.closedAs} is distinct from 'undone'`))
       .orderBy(sql`${loan.closedAs} is null desc`, desc(loan.returnedOn), desc(loan.createdAt))
       .limit(1)
   )[0];
@@ -112,10 +120,11 @@ export async function lastLoanOf(
 
 /** A loan as a family page knows it, when it is one of this copy and was not undone. */
 export async function findLoanOf(
+  at: SchoolHandle,
   copyId: string,
   loanId: string,
 ): Promise<{ id: string; returnedOn: string | null; familyId: string; forgotten: boolean } | undefined> {
-  const [found] = await db()
+  const [found] = await at
     .select({
       id: loan.id,
       returnedOn: loan.returnedOn,
@@ -125,7 +134,10 @@ export async function findLoanOf(
     .from(loan)
     .innerJoin(family, eq(family.id, loan.familyId))
     .where(
-      and(eq(loan.id, loanId), eq(loan.copyId, copyId), sql`${loan.closedAs} is distinct from 'undone'`),
+      and(
+        ours(at, loan),
+        and(eq(loan.id, loanId), eq(loan.copyId, copyId), sql`${loan.closedAs} is distinct from 'undone'`),
+      ),
     );
   if (!found) return undefined;
   const { forgottenAt, ...rest } = found;
@@ -136,13 +148,26 @@ export async function findLoanOf(
  * Changes the due date of an open loan. Answers false when it is not open any more, or when the date is no longer the
  * one that the form showed.
  */
-export function changeDue(loanId: string, dueOn: string, personId: string, was?: string): Promise<boolean> {
-  return transaction(async (tx) => {
+export function changeDue(
+  at: SchoolHandle,
+  loanId: string,
+  dueOn: string,
+  personId: string,
+  was?: string,
+): Promise<boolean> {
+  return transaction(at, async (tx) => {
     await lockCopyOf(tx, loanId);
     const changed = await tx
       .update(loan)
       .set({ dueOn })
-      .where(and(eq(loan.id, loanId), isNull(loan.closedAs), was ? eq(loan.dueOn, was) : undefined))
+      .where(
+        and(
+          ours(tx, loan),
+          eq(loan.id, loanId),
+          isNull(loan.closedAs),
+          was ? eq(loan.dueOn, was) : undefined,
+        ),
+      )
       .returning({ id: loan.id });
     if (changed.length === 0) return false;
     await tx.insert(loanEvent).values({ loanId, kind: 'dueChanged', note: `due ${dueOn}`, personId });
@@ -155,18 +180,18 @@ export type Undone = { ok: true } | { ok: false; why: string };
 const refuse = (why: string): Undone => ({ ok: false, why });
 
 /** Undoes a loan that should not have been made, while it is open and nothing rests on it. */
-export function undoLoan(loanId: string, personId: string): Promise<Undone> {
-  return transaction(async (tx) => {
+export function undoLoan(at: SchoolHandle, loanId: string, personId: string): Promise<Undone> {
+  return transaction(at, async (tx) => {
     const copyId = await lockCopyOf(tx, loanId);
     if (!copyId) return refuse('There is no such loan.');
-    if (await tx.$count(answer, eq(answer.loanId, loanId)))
+    if (await tx.$count(answer, and(ours(tx, answer), eq(answer.loanId, loanId))))
       return refuse(
         'The family has answered about this loan already, so it stays. Take the copy back instead.',
       );
     const changed = await tx
       .update(loan)
       .set({ closedAs: 'undone' })
-      .where(and(eq(loan.id, loanId), isNull(loan.closedAs)))
+      .where(and(ours(tx, loan), eq(loan.id, loanId), isNull(loan.closedAs)))
       .returning({ id: loan.id });
     if (changed.length === 0) return refuse('This loan was ended already, so there is nothing to undo.');
     await tx.insert(loanEvent).values({ loanId, kind: 'undone', personId });
@@ -175,18 +200,21 @@ export function undoLoan(loanId: string, personId: string): Promise<Undone> {
 }
 
 /** Takes a copy back and records what was counted. Answers false when the loan is not open any more. */
-export function takeBack(input: {
-  loanId: string;
-  returnedOn: string;
-  counts: Count[];
-  personId: string | null;
-}): Promise<boolean> {
-  return transaction(async (tx) => {
+export function takeBack(
+  at: SchoolHandle,
+  input: {
+    loanId: string;
+    returnedOn: string;
+    counts: Count[];
+    personId: string | null;
+  },
+): Promise<boolean> {
+  return transaction(at, async (tx) => {
     await lockCopyOf(tx, input.loanId);
     const [closed] = await tx
       .update(loan)
       .set({ closedAs: 'returned', returnedOn: input.returnedOn })
-      .where(and(eq(loan.id, input.loanId), isNull(loan.closedAs)))
+      .where(and(ours(tx, loan), eq(loan.id, input.loanId), isNull(loan.closedAs)))
       .returning();
     if (!closed) return false;
     const missing = input.counts.filter((count) => count.counted < count.expected).length;
@@ -206,14 +234,18 @@ export function takeBack(input: {
  * something later rests on it: the copy went out again, its parts were counted or put back since, or the family was
  * forgotten.
  */
-export async function undoReturn(loanId: string, personId: string): Promise<Undone> {
+export async function undoReturn(at: SchoolHandle, loanId: string, personId: string): Promise<Undone> {
   const goneOut = 'This copy has gone out again meanwhile. Nothing was changed.';
   try {
-    return await transaction(async (tx) => {
+    return await transaction(at, async (tx) => {
       const copyId = await lockCopyOf(tx, loanId);
-      const [closed] = await tx.select().from(loan).where(eq(loan.id, loanId));
-      if (!copyId || closed?.closedAs !== 'returned')
+      const [closed] = await tx
+        .select()
+        .from(loan)
+        .where(and(ours(tx, loan), eq(loan.id, loanId)));
+      if (closed?.closedAs !== 'returned')
         return refuse('This copy was not taken back, or its return was undone already.');
+      if (!copyId) return refuse('This copy has moved to another school meanwhile. Nothing was changed.');
       if (!(await lockFamily(tx, closed.familyId)))
         return refuse(
           'This family was forgotten meanwhile, so nothing can be with them. Nothing was changed.',
@@ -221,11 +253,14 @@ export async function undoReturn(loanId: string, personId: string): Promise<Undo
       const counted = await tx
         .select()
         .from(partCount)
-        .where(and(eq(partCount.loanId, loanId), eq(partCount.cause, 'return')))
+        .where(and(ours(tx, partCount), eq(partCount.loanId, loanId), eq(partCount.cause, 'return')))
         .orderBy(desc(partCount.serial));
       const later = await laterThan(tx, copyId, closed, counted[0]?.serial);
       if (later) return refuse(later);
-      await tx.update(loan).set({ closedAs: null, returnedOn: null }).where(eq(loan.id, loanId));
+      await tx
+        .update(loan)
+        .set({ closedAs: null, returnedOn: null })
+        .where(and(ours(tx, loan), eq(loan.id, loanId)));
       await tx.insert(loanEvent).values({ loanId, kind: 'reopened', personId });
       // Of a return that was counted anew, only the last count stands.
       const last = counted.filter((one) => one.at.getTime() === counted[0]!.at.getTime());
@@ -240,7 +275,7 @@ export async function undoReturn(loanId: string, personId: string): Promise<Undo
 
 /** What happened to a copy after one of its loans came home, in a sentence; undefined when nothing did. */
 async function laterThan(
-  tx: Queryable,
+  tx: SchoolHandle,
   copyId: string,
   closed: typeof loan.$inferSelect,
   lastSerial: number | undefined,
@@ -251,10 +286,13 @@ async function laterThan(
     .innerJoin(family, eq(family.id, loan.familyId))
     .where(
       and(
-        eq(loan.copyId, copyId),
-        sql`${loan.closedAs} is distinct from 'undone'`,
-        sql`${loan.id} <> ${closed.id}`,
-        gt(loan.createdAt, closed.createdAt),
+        ours(tx, loan),
+        and(
+          eq(loan.copyId, copyId),
+          sql`${loan.closedAs} is distinct from 'undone'`,
+          sql`${loan.id} <> ${closed.id}`,
+          gt(loan.createdAt, closed.createdAt),
+        ),
       ),
     )
     .orderBy(desc(loan.createdAt))
@@ -268,10 +306,13 @@ async function laterThan(
     .from(partCount)
     .where(
       and(
-        eq(partCount.copyId, copyId),
-        lastSerial === undefined
-          ? sql`${partCount.at} > (select max(${loanEvent.at}) from ${loanEvent} where ${loanEvent.loanId} = ${closed.id} and ${loanEvent.kind} = 'returned')`
-          : gt(partCount.serial, lastSerial),
+        ours(tx, partCount),
+        and(
+          eq(partCount.copyId, copyId),
+          lastSerial === undefined
+            ? sql`${partCount.at} > (select max(${loanEvent.at}) from ${loanEvent} where ${ours(tx, loanEvent)} and ${loanEvent.loanId} = ${closed.id} and ${loanEvent.kind} = 'returned')`
+            : gt(partCount.serial, lastSerial),
+        ),
       ),
     )
     .orderBy(desc(partCount.serial))
@@ -291,19 +332,19 @@ export interface StrandEvent {
 }
 
 /** The life of a copy, oldest first. */
-export async function strandOf(copyId: string): Promise<StrandEvent[]> {
-  const [built] = await db()
+export async function strandOf(at: SchoolHandle, copyId: string): Promise<StrandEvent[]> {
+  const [built] = await at
     .select({ on: buildRun.builtOn })
     .from(copy)
     .innerJoin(buildRun, eq(buildRun.id, copy.buildRunId))
-    .where(eq(copy.id, copyId));
-  const loans = await loanRows()
-    .where(and(eq(loan.copyId, copyId), sql`${loan.closedAs} is distinct from 'undone'`))
+    .where(and(ours(at, copy), eq(copy.id, copyId)));
+  const loans = await loanRows(at)
+    .where(and(ours(at, loan), eq(loan.copyId, copyId), sql`${loan.closedAs} is distinct from 'undone'`))
     .orderBy(asc(loan.lentOn), asc(loan.createdAt));
-  const counts = await db()
+  const counts = await at
     .selectDistinctOn([partCount.at], { at: partCount.at, cause: partCount.cause })
     .from(partCount)
-    .where(eq(partCount.copyId, copyId))
+    .where(and(ours(at, partCount), eq(partCount.copyId, copyId)))
     .orderBy(asc(partCount.at));
   // A mending that was taken back right away is no part of the copy's life.
   const mends = counts.filter((one, i) => one.cause === 'mend' && counts[i + 1]?.cause !== 'undone');
@@ -313,8 +354,8 @@ export async function strandOf(copyId: string): Promise<StrandEvent[]> {
     if (one.returnedOn)
       events.push({ on: one.returnedOn, kind: 'home', note: `Home from ${one.familyName}` });
   }
-  for (const { at } of mends)
-    events.push({ on: at.toISOString().slice(0, 10), kind: 'mended', note: 'Parts put back' });
+  for (const mended of mends)
+    events.push({ on: dayIn(at.timeZone, mended.at), kind: 'mended', note: 'Parts put back' });
   const order = ['built', 'lent', 'home', 'mended'];
   return events.sort((a, b) => a.on.localeCompare(b.on) || order.indexOf(a.kind) - order.indexOf(b.kind));
 }

@@ -1,8 +1,9 @@
 import { and, desc, eq, inArray, isNull, sql } from 'drizzle-orm';
 import type { Answer } from '~/core/listening/answer';
 import type { KitPlan } from '~/core/kits/recipe';
-import { db, transaction } from '../db';
+import { type SchoolHandle, transaction } from '../db';
 import { answer, buildRun, copy, family, kit, loan } from '../schema';
+import { ours } from './ours';
 import { lockCopyOf, lockFamily } from './locks';
 import { soundPlan } from './sound';
 
@@ -11,16 +12,20 @@ import { soundPlan } from './sound';
  * undone, or a family that was forgotten meanwhile.
  */
 export function addAnswer(
+  at: SchoolHandle,
   input: Answer & { sendKey: string; loanId: string; language: string },
 ): Promise<boolean> {
-  return transaction(async (tx) => {
+  return transaction(at, async (tx) => {
     await lockCopyOf(tx, input.loanId);
-    const [of] = await tx.select().from(loan).where(eq(loan.id, input.loanId));
+    const [of] = await tx
+      .select()
+      .from(loan)
+      .where(and(ours(tx, loan), eq(loan.id, input.loanId)));
     if (!of || of.closedAs === 'undone' || !(await lockFamily(tx, of.familyId))) return false;
     const rows = await tx
       .insert(answer)
       .values(input)
-      .onConflictDoNothing({ target: answer.sendKey })
+      .onConflictDoNothing({ target: [answer.schoolId, answer.sendKey] })
       .returning({ id: answer.id });
     return rows.length > 0;
   });
@@ -40,9 +45,9 @@ export interface AnswerRow {
 const MOST_ANSWERS = 1000;
 
 /** The newest answers in order of arrival, with what they are about. */
-export const listAnswers = async (): Promise<AnswerRow[]> =>
+export const listAnswers = async (at: SchoolHandle): Promise<AnswerRow[]> =>
   (
-    await db()
+    await at
       .select({
         answer,
         familyId: loan.familyId,
@@ -58,6 +63,7 @@ export const listAnswers = async (): Promise<AnswerRow[]> =>
       .innerJoin(copy, eq(copy.id, loan.copyId))
       .innerJoin(buildRun, eq(buildRun.id, copy.buildRunId))
       .innerJoin(kit, eq(kit.id, copy.kitId))
+      .where(ours(at, answer))
       .orderBy(desc(answer.sentAt))
       .limit(MOST_ANSWERS)
   )
@@ -65,10 +71,10 @@ export const listAnswers = async (): Promise<AnswerRow[]> =>
     .map((row) => ({ ...row, plan: soundPlan(row.plan) }));
 
 /** Marks answers as read, or as unread again. */
-export async function markRead(ids: string[], read: boolean): Promise<void> {
+export async function markRead(at: SchoolHandle, ids: string[], read: boolean): Promise<void> {
   if (ids.length === 0) return;
-  await db()
+  await at
     .update(answer)
     .set({ readAt: read ? new Date() : null })
-    .where(and(inArray(answer.id, ids), read ? isNull(answer.readAt) : sql`true`));
+    .where(and(ours(at, answer), inArray(answer.id, ids), read ? isNull(answer.readAt) : sql`true`));
 }

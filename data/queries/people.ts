@@ -1,180 +1,264 @@
-import { and, eq, getTableColumns } from 'drizzle-orm';
-import { USUAL_PRINTING, type Printing } from '~/core/pack/cost';
-import type { Paper } from '~/core/paper/sheet';
-import type { Language } from '~/core/words/languages';
+/** People and what they are in the schools: they belong to the installation, their roles to a school. */
+import { and, eq, inArray, ne, sql } from 'drizzle-orm';
 import { nameKey } from '~/core/people/name';
 import type { Role } from '~/core/people/role';
-import { db, transaction, type Queryable } from '../db';
-import { knownBrowser, passwordLink, person, school, session } from '../schema';
-import { log, saveOver, type Saving } from './changes';
+import {
+  alsoAt,
+  installation,
+  transaction,
+  type Installation,
+  type OneSchool,
+  type SchoolHandle,
+} from '../db';
+import { knownBrowser, membership, passwordLink, person, school, session } from '../schema';
+import { log, type Entry } from './changes';
 
-/** The school without what only printing needs. */
-export type School = Omit<
-  typeof school.$inferSelect,
-  'mark' | 'printing' | 'markVersion' | 'printingVersion'
->;
-const {
-  mark: _,
-  printing: __,
-  markVersion: ___,
-  printingVersion: ____,
-  ...schoolColumns
-} = getTableColumns(school);
-export type Person = Pick<typeof person.$inferSelect, 'id' | 'name' | 'role'>;
-
-/** The school, or undefined before the first set-up. */
-export async function findSchool(): Promise<School | undefined> {
-  return (await db().select(schoolColumns).from(school).limit(1))[0];
+export interface Person {
+  id: string;
+  name: string;
+  role: Role;
+}
+export interface Member extends Person {
+  /** They coordinate the district. */
+  byDistrict: boolean;
 }
 
-/** The school's picture for labels, as a data address. */
-export async function schoolMark(): Promise<string | null> {
-  const [row] = await db().select({ mark: school.mark }).from(school).limit(1);
-  return row?.mark ?? null;
-}
+/** Everybody who may sign in to a school, by name. */
+export const listPeople = (at: SchoolHandle): Promise<Member[]> =>
+  at
+    .select({
+      id: person.id,
+      name: person.name,
+      role: membership.role,
+      byDistrict: sql<boolean>`${person.districtId} is not null`,
+    })
+    .from(membership)
+    .innerJoin(person, eq(person.id, membership.personId))
+    .where(and(eq(membership.schoolId, at.schoolId), eq(membership.active, true)))
+    .orderBy(person.name);
 
-/** The versions of what is kept with the school, for the forms that change it. */
-export async function schoolVersions(): Promise<{ printing: number; mark: number }> {
-  const [row] = await db()
-    .select({ printing: school.printingVersion, mark: school.markVersion })
-    .from(school)
-    .limit(1);
-  return row ?? { printing: 1, mark: 1 };
-}
-
-/** Changes the picture, or takes it away. False when it is no longer the one that the form showed. */
-export function setSchoolMark(
-  mark: string | null,
-  openedOn?: number,
-  personId: string | null = null,
-): Promise<boolean> {
-  return transaction(async (tx) => {
-    const [now] = await tx.select({ version: school.markVersion }).from(school).for('update');
-    if (!now || (openedOn !== undefined && openedOn !== now.version)) return false;
-    const version = now.version + 1;
-    await tx.update(school).set({ mark, markVersion: version });
-    const after = { picture: mark ? 'another one' : 'none' };
-    await log(tx, { thing: 'picture', thingId: 'school', kind: 'changed', version, after, personId });
-    return true;
-  });
-}
-
-/** What printing is reckoned with: the school's own prices and times, and the usual ones for the rest. */
-export async function schoolPrinting(): Promise<Printing> {
-  const [row] = await db().select({ printing: school.printing }).from(school).limit(1);
-  return { ...USUAL_PRINTING, ...row?.printing };
-}
-
-/** Keeps what differs from the usual, so that the rest follows when the usual changes. */
-export function setSchoolPrinting(
-  mine: Printing,
-  openedOn: number,
-  personId: string | null = null,
-): Promise<Saving<Printing>> {
-  return transaction(async (tx) => {
-    const [now] = await tx
-      .select({ printing: school.printing, version: school.printingVersion })
-      .from(school)
-      .for('update');
-    return saveOver<Printing>(tx, {
-      thing: 'prices',
-      thingId: 'school',
-      openedOn,
-      mine,
-      now: { version: now!.version, fields: { ...USUAL_PRINTING, ...now!.printing } },
-      personId,
-      write: (fields, printingVersion) =>
-        tx.update(school).set({
-          printingVersion,
-          printing: Object.fromEntries(
-            Object.entries(fields).filter(
-              ([name, value]) => value !== USUAL_PRINTING[name as keyof Printing],
-            ),
-          ),
-        }),
-    });
-  });
-}
+/** `last`: a school needs a coordinator. `district`: who coordinates the district stays in all of its schools. */
+export type Ending = 'ended' | 'gone' | 'last' | 'district';
 
 /**
- * Makes the school and its first coordinator together. Answers undefined, and changes nothing, when the school
- * is there already (two people at the set-up page: the first one wins).
+ * Ends a person's access to a school; what they did there keeps their name. Where it was their last school, the person
+ * can sign in no more and the name is free.
  */
-export function setUpSchool(input: {
-  schoolName: string;
-  paper: Paper;
-  languages: Language[];
-  personName: string;
-  passwordHash: string;
-}): Promise<Person | undefined> {
-  return transaction(async (tx) => {
-    const made = await tx
-      .insert(school)
-      .values({ name: input.schoolName, paper: input.paper, languages: input.languages })
-      .onConflictDoNothing()
-      .returning();
-    if (made.length === 0) return undefined;
-    return addPerson(
-      tx,
-      { name: input.personName, passwordHash: input.passwordHash, role: 'coordinator' },
-      null,
-    );
-  });
-}
-
-const personColumns = { id: person.id, name: person.name, role: person.role };
-
-/** Everybody who may sign in, by name. */
-export const listPeople = (): Promise<Person[]> =>
-  db().select(personColumns).from(person).where(eq(person.active, true)).orderBy(person.name);
-
-/** Ends a person's access; what they did keeps their name. The last coordinator stays. Answers whether it was done. */
-export function deactivatePerson(id: string, by: string | null = null): Promise<boolean> {
-  return transaction(async (tx) => {
+export function deactivatePerson(at: SchoolHandle, id: string, by: string | null = null): Promise<Ending> {
+  return transaction(installation(), async (tx) => {
     const active = await tx
-      .select()
-      .from(person)
-      .where(eq(person.active, true))
+      .select({ id: person.id, role: membership.role, districtId: person.districtId })
+      .from(membership)
+      .innerJoin(person, eq(person.id, membership.personId))
+      .where(and(eq(membership.schoolId, at.schoolId), eq(membership.active, true)))
       .orderBy(person.id)
       .for('update');
-    const others = active.filter((one) => one.id !== id);
-    if (others.length === active.length || !others.some((one) => one.role === 'coordinator')) return false;
-    await tx.update(person).set({ active: false }).where(eq(person.id, id));
-    await tx.delete(session).where(eq(session.personId, id));
-    await tx.delete(passwordLink).where(eq(passwordLink.personId, id));
-    await tx.delete(knownBrowser).where(eq(knownBrowser.personId, id));
-    await log(tx, { thing: 'person', thingId: id, kind: 'removed', personId: by });
-    return true;
+    const who = active.find((one) => one.id === id);
+    if (!who) return 'gone';
+    if (who.districtId) return 'district';
+    if (!active.some((one) => one.id !== id && one.role === 'coordinator')) return 'last';
+    await leave(tx, at, id, by);
+    return 'ended';
   });
 }
 
-interface NewPerson {
+async function leave(tx: Installation, from: OneSchool, id: string, by: string | null): Promise<void> {
+  await tx
+    .update(membership)
+    .set({ active: false, byDistrict: false })
+    .where(and(eq(membership.schoolId, from.schoolId), eq(membership.personId, id)));
+  await tx.delete(session).where(and(eq(session.personId, id), eq(session.schoolId, from.schoolId)));
+  const left = await tx.$count(membership, and(eq(membership.personId, id), eq(membership.active, true)));
+  if (left === 0) {
+    await tx.update(person).set({ active: false }).where(eq(person.id, id));
+    await tx.delete(passwordLink).where(eq(passwordLink.personId, id));
+    await tx.delete(knownBrowser).where(eq(knownBrowser.personId, id));
+  }
+  await log(alsoAt(tx, from), { thing: 'person', thingId: id, kind: 'removed', personId: by });
+}
+
+export interface NewPerson {
   name: string;
   passwordHash: string;
   role: Role;
+  /** The district that they coordinate. */
+  districtId?: string;
 }
 
-async function addPerson(tx: Queryable, input: NewPerson, by: string | null): Promise<Person> {
+/** Adds a person to a school, in a transaction that is bound to none. */
+export async function addPerson(
+  tx: Installation,
+  to: OneSchool,
+  { role, ...input }: NewPerson,
+  by: string | null,
+): Promise<Person> {
   const [made] = await tx
     .insert(person)
     .values({ ...input, nameKey: nameKey(input.name) })
-    .returning(personColumns);
-  const after = { name: input.name, role: input.role };
-  await log(tx, { thing: 'person', thingId: made!.id, kind: 'added', after, personId: by ?? made!.id });
-  return made!;
+    .returning({ id: person.id, name: person.name });
+  await join(tx, to, { id: made!.id, name: input.name, role }, by ?? made!.id);
+  return { ...made!, role };
 }
 
-/** Adds a person. Throws the database's refusal when the name is taken. */
-export const createPerson = (input: NewPerson, by: string | null = null): Promise<Person> =>
-  transaction((tx) => addPerson(tx, input, by));
+/** Makes somebody a member of a school, or changes what they are there. */
+async function join(
+  tx: Installation,
+  to: OneSchool,
+  { id, name, role }: Person,
+  by: string | null,
+  byDistrict = false,
+): Promise<void> {
+  const there = alsoAt(tx, to);
+  await there
+    .insert(membership)
+    .values({ personId: id, role, byDistrict })
+    .onConflictDoUpdate({
+      target: [membership.schoolId, membership.personId],
+      set: { role, active: true, byDistrict: sql`${byDistrict} and not ${membership.active}` },
+    });
+  await log(there, { thing: 'person', thingId: id, kind: 'added', after: { name, role }, personId: by });
+}
+
+/** Adds a person to a school. Throws the database's refusal when the name is taken anywhere in the installation. */
+export const createPerson = (at: SchoolHandle, input: NewPerson, by: string | null = null): Promise<Person> =>
+  transaction(installation(), (tx) => addPerson(tx, at, input, by));
+
+/** Who signs in to a sister school of this one and not to this one, by name. */
+export const peopleOfSisters = (at: SchoolHandle): Promise<{ id: string; name: string }[]> =>
+  installation()
+    .selectDistinct({ id: person.id, name: person.name })
+    .from(membership)
+    .innerJoin(person, eq(person.id, membership.personId))
+    .innerJoin(school, eq(school.id, membership.schoolId))
+    .where(
+      and(
+        eq(school.districtId, at.districtId),
+        ne(school.id, at.schoolId),
+        eq(membership.active, true),
+        sql`not exists (select from ${membership} here where here.person_id = ${person.id}
+              and here.school_id = ${at.schoolId} and here.active)`,
+      ),
+    )
+    .orderBy(person.name);
+
+/** Lets somebody of a sister school into this one as well. False when they are of none. */
+export function admit(at: SchoolHandle, id: string, role: Role, by: string | null): Promise<boolean> {
+  return transaction(installation(), async (tx) => {
+    const [who] = await tx
+      .select({ id: person.id, name: person.name })
+      .from(person)
+      .where(
+        and(
+          eq(person.id, id),
+          eq(person.active, true),
+          sql`exists (select from ${membership} m join ${school} s on s.id = m.school_id
+                where m.person_id = ${person.id} and m.active and s.district_id = ${at.districtId})`,
+        ),
+      )
+      .for('update');
+    if (!who) return false;
+    await join(tx, at, { ...who, role }, by);
+    return true;
+  });
+}
+
+/** Who coordinates a district, by name. */
+export const districtCoordinators = (districtId: string): Promise<{ id: string; name: string }[]> =>
+  installation()
+    .select({ id: person.id, name: person.name })
+    .from(person)
+    .where(and(eq(person.districtId, districtId), eq(person.active, true)))
+    .orderBy(person.name);
+
+/** Coordinators of schools of a district who do not coordinate the district. */
+export const coordinatorsOfSchools = (districtId: string): Promise<{ id: string; name: string }[]> =>
+  installation()
+    .selectDistinct({ id: person.id, name: person.name })
+    .from(membership)
+    .innerJoin(person, eq(person.id, membership.personId))
+    .innerJoin(school, eq(school.id, membership.schoolId))
+    .where(
+      and(
+        eq(school.districtId, districtId),
+        eq(membership.active, true),
+        eq(membership.role, 'coordinator'),
+        sql`${person.districtId} is null`,
+      ),
+    )
+    .orderBy(person.name);
+
+const schoolsIn = async (tx: Installation, districtId: string): Promise<OneSchool[]> =>
+  tx
+    .select({ schoolId: school.id, districtId: school.districtId, timeZone: school.timeZone })
+    .from(school)
+    .where(eq(school.districtId, districtId))
+    .orderBy(school.id);
+
+/** Makes a coordinator of a school one of its district: they come into all of its schools. False when they are none. */
+export function appoint(districtId: string, id: string, by: string): Promise<boolean> {
+  return transaction(installation(), async (tx) => {
+    const schools = await schoolsIn(tx, districtId);
+    const [who] = await tx
+      .update(person)
+      .set({ districtId })
+      .where(
+        and(
+          eq(person.id, id),
+          eq(person.active, true),
+          sql`${person.districtId} is null`,
+          sql`exists (select from ${membership} m where m.person_id = ${id} and m.active and m.role = 'coordinator'
+                and ${inArray(
+                  sql`m.school_id`,
+                  schools.map((one) => one.schoolId),
+                )})`,
+        ),
+      )
+      .returning({ id: person.id, name: person.name });
+    if (!who) return false;
+    for (const one of schools) {
+      const known = await tx.$count(
+        membership,
+        and(
+          eq(membership.schoolId, one.schoolId),
+          eq(membership.personId, id),
+          eq(membership.active, true),
+          eq(membership.role, 'coordinator'),
+        ),
+      );
+      if (!known) await join(tx, one, { ...who, role: 'coordinator' }, by, true);
+    }
+    return true;
+  });
+}
+
+/** Ends that somebody coordinates a district; they stay where they were before. False for the last one. */
+export function dismiss(districtId: string, id: string, by: string): Promise<boolean> {
+  return transaction(installation(), async (tx) => {
+    const all = await tx
+      .select({ id: person.id })
+      .from(person)
+      .where(and(eq(person.districtId, districtId), eq(person.active, true)))
+      .orderBy(person.id)
+      .for('update');
+    if (all.length < 2 || !all.some((one) => one.id === id)) return false;
+    await tx.update(person).set({ districtId: null }).where(eq(person.id, id));
+    const brought = await tx
+      .select({ schoolId: membership.schoolId })
+      .from(membership)
+      .where(and(eq(membership.personId, id), eq(membership.byDistrict, true), eq(membership.active, true)));
+    for (const one of await schoolsIn(tx, districtId))
+      if (brought.some(({ schoolId }) => schoolId === one.schoolId)) await leave(tx, one, id, by);
+    return true;
+  });
+}
 
 /** The active person with this name, in any case, with the hash of the password. */
 export async function findPersonByName(
   name: string,
-): Promise<(Person & { passwordHash: string }) | undefined> {
+): Promise<{ id: string; name: string; passwordHash: string } | undefined> {
   return (
-    await db()
-      .select({ ...personColumns, passwordHash: person.passwordHash })
+    await installation()
+      .select({ id: person.id, name: person.name, passwordHash: person.passwordHash })
       .from(person)
       .where(and(eq(person.nameKey, nameKey(name)), eq(person.active, true)))
   )[0];
@@ -182,9 +266,23 @@ export async function findPersonByName(
 
 /** The hash of an active person's password. */
 export async function passwordHashOf(id: string): Promise<string | undefined> {
-  const [found] = await db()
+  const [found] = await installation()
     .select({ passwordHash: person.passwordHash })
     .from(person)
     .where(and(eq(person.id, id), eq(person.active, true)));
   return found?.passwordHash;
+}
+
+/** Writes down something about a person in every school of theirs. */
+export async function logOfPerson(
+  tx: Installation,
+  personId: string,
+  entry: Pick<Entry, 'kind' | 'after' | 'personId'>,
+): Promise<void> {
+  const schools = await tx
+    .select({ schoolId: school.id, districtId: school.districtId, timeZone: school.timeZone })
+    .from(membership)
+    .innerJoin(school, eq(school.id, membership.schoolId))
+    .where(and(eq(membership.personId, personId), eq(membership.active, true)));
+  for (const one of schools) await log(alsoAt(tx, one), { thing: 'person', thingId: personId, ...entry });
 }

@@ -1,11 +1,10 @@
 /** Sessions, passwords and the links that set them, and the browsers that are known. */
 import { and, desc, eq, gt, lt, ne, sql } from 'drizzle-orm';
-import { db, transaction, type Queryable } from '../db';
-import { knownBrowser, passwordLink, person, session } from '../schema';
-import { log } from './changes';
-import type { Person } from './people';
-
-const personColumns = { id: person.id, name: person.name, role: person.role };
+import type { Role } from '~/core/people/role';
+import { installation, transaction, type Installation } from '../db';
+import { knownBrowser, membership, passwordLink, person, school, session } from '../schema';
+import { logOfPerson } from './people';
+import { schoolColumns, type School } from './schools';
 
 /** Gives a person another password. Every session but the one kept ends, and links that were given are worth nothing. */
 export function setPassword(input: {
@@ -15,11 +14,11 @@ export function setPassword(input: {
   by: string | null;
 }): Promise<void> {
   const { personId, passwordHash, keep, by } = input;
-  return transaction((tx) => passwordSet(tx, personId, passwordHash, keep, by));
+  return transaction(installation(), (tx) => passwordSet(tx, personId, passwordHash, keep, by));
 }
 
 async function passwordSet(
-  tx: Queryable,
+  tx: Installation,
   personId: string,
   passwordHash: string,
   keep: string | undefined,
@@ -32,42 +31,51 @@ async function passwordSet(
   await tx.delete(passwordLink).where(eq(passwordLink.personId, personId));
   await tx.delete(knownBrowser).where(eq(knownBrowser.personId, personId));
   const after = { password: 'another one' };
-  await log(tx, { thing: 'person', thingId: personId, kind: 'did', after, personId: by });
+  await logOfPerson(tx, personId, { kind: 'did', after, personId: by });
 }
 
-/** Keeps the hash of a link with which a person sets a new password. A link given before is worth nothing then. False for nobody. */
-export function addPasswordLink(input: {
+/**
+ * Keeps the hash of a link with which a person of a school sets a new password. A link given before is worth nothing
+ * then. False for nobody, and for whoever coordinates the district unless who gives it does too.
+ */
+export function addPasswordLink(given: {
+  schoolId: string;
   keyHash: string;
   personId: string;
   expiresAt: Date;
   createdBy: string;
 }): Promise<boolean> {
-  return transaction(async (tx) => {
+  const { schoolId, ...input } = given;
+  return transaction(installation(), async (tx) => {
     const [found] = await tx
       .select({ id: person.id })
       .from(person)
-      .where(and(eq(person.id, input.personId), eq(person.active, true)))
+      .innerJoin(membership, eq(membership.personId, person.id))
+      .where(
+        and(
+          eq(person.id, input.personId),
+          eq(person.active, true),
+          eq(membership.schoolId, schoolId),
+          eq(membership.active, true),
+          sql`(${person.districtId} is null or ${person.districtId} =
+               (select by.district_id from ${person} by where by.id = ${input.createdBy}))`,
+        ),
+      )
       .for('update');
     if (!found) return false;
     await tx.delete(passwordLink).where(eq(passwordLink.personId, input.personId));
     await tx.insert(passwordLink).values(input);
     const after = { link: 'a link for a new password was given' };
-    await log(tx, {
-      thing: 'person',
-      thingId: input.personId,
-      kind: 'did',
-      after,
-      personId: input.createdBy,
-    });
+    await logOfPerson(tx, input.personId, { kind: 'did', after, personId: input.createdBy });
     return true;
   });
 }
 
 /** Whose link this is, while it holds. */
-export async function findPasswordLink(keyHash: string): Promise<Person | undefined> {
+export async function findPasswordLink(keyHash: string): Promise<{ id: string; name: string } | undefined> {
   return (
-    await db()
-      .select(personColumns)
+    await installation()
+      .select({ id: person.id, name: person.name })
       .from(passwordLink)
       .innerJoin(person, eq(person.id, passwordLink.personId))
       .where(
@@ -82,7 +90,7 @@ export async function findPasswordLink(keyHash: string): Promise<Person | undefi
 
 /** Uses a link up: of two tries at the same moment one sets the password. Answers whose it was. */
 export function spendPasswordLink(keyHash: string, passwordHash: string): Promise<string | undefined> {
-  return transaction(async (tx) => {
+  return transaction(installation(), async (tx) => {
     const [used] = await tx
       .delete(passwordLink)
       .where(and(eq(passwordLink.keyHash, keyHash), gt(passwordLink.expiresAt, new Date())))
@@ -96,14 +104,55 @@ export function spendPasswordLink(keyHash: string, passwordHash: string): Promis
 /** A session lives at most so long, however often it is used. */
 const SESSION_DAYS = 30;
 
-export async function createSession(input: {
+/** Starts a session in the school that the person opened last. False for somebody who is of no school any more. */
+export function createSession(input: {
   tokenHash: string;
   personId: string;
   expiresAt: Date;
   browser?: string;
-}): Promise<void> {
-  await db().delete(session).where(lt(session.expiresAt, new Date()));
-  await db().insert(session).values(input);
+}): Promise<boolean> {
+  return transaction(installation(), async (tx) => {
+    await tx.delete(session).where(lt(session.expiresAt, new Date()));
+    const [open] = await tx
+      .select({ schoolId: membership.schoolId })
+      .from(membership)
+      .innerJoin(school, eq(school.id, membership.schoolId))
+      .where(and(eq(membership.personId, input.personId), eq(membership.active, true)))
+      .orderBy(sql`${membership.openedAt} desc nulls last`, school.name)
+      .limit(1);
+    if (!open) return false;
+    await tx.insert(session).values({ ...input, ...open });
+    return true;
+  });
+}
+
+/** The schools a person may open, by name. */
+export const schoolsOf = (personId: string): Promise<{ id: string; name: string; role: Role }[]> =>
+  installation()
+    .select({ id: school.id, name: school.name, role: membership.role })
+    .from(membership)
+    .innerJoin(school, eq(school.id, membership.schoolId))
+    .where(and(eq(membership.personId, personId), eq(membership.active, true)))
+    .orderBy(sql`lower(${school.name})`);
+
+/** Opens another school in a session. False when the person is not of it. */
+export function openSchool(tokenHash: string, personId: string, schoolId: string): Promise<boolean> {
+  return transaction(installation(), async (tx) => {
+    const opened = await tx
+      .update(membership)
+      .set({ openedAt: new Date() })
+      .where(
+        and(
+          eq(membership.personId, personId),
+          eq(membership.schoolId, schoolId),
+          eq(membership.active, true),
+        ),
+      )
+      .returning({ schoolId: membership.schoolId });
+    if (opened.length === 0) return false;
+    await tx.update(session).set({ schoolId }).where(eq(session.tokenHash, tokenHash));
+    return true;
+  });
 }
 
 const lives = () =>
@@ -112,25 +161,57 @@ const lives = () =>
     gt(session.createdAt, sql`now() - make_interval(days => ${SESSION_DAYS})`),
   );
 
+/** Somebody who is signed in, and the school that is open to them. */
+export interface SignedIn {
+  id: string;
+  name: string;
+  /** What they are in this school. */
+  role: Role;
+  /** Whether they coordinate the district of this school. */
+  ofDistrict: boolean;
+  /** How many schools they may open. */
+  schools: number;
+  school: School;
+}
+
 /** Who is signed in with this session, if it has not run out. */
 export async function findSession(
   tokenHash: string,
-): Promise<(Person & { expiresAt: Date; usedAt: Date }) | undefined> {
+): Promise<(SignedIn & { expiresAt: Date; usedAt: Date }) | undefined> {
   return (
-    await db()
-      .select({ ...personColumns, expiresAt: session.expiresAt, usedAt: session.usedAt })
+    await installation()
+      .select({
+        id: person.id,
+        name: person.name,
+        role: membership.role,
+        ofDistrict: sql<boolean>`${person.districtId} is not distinct from ${school.districtId}`,
+        schools: sql<number>`(select count(*)::int from membership m where m.person_id = ${person.id} and m.active)`,
+        school: schoolColumns,
+        expiresAt: session.expiresAt,
+        usedAt: session.usedAt,
+      })
       .from(session)
       .innerJoin(person, eq(person.id, session.personId))
-      .where(and(eq(session.tokenHash, tokenHash), lives(), eq(person.active, true)))
+      .innerJoin(
+        membership,
+        and(eq(membership.personId, person.id), eq(membership.schoolId, session.schoolId)),
+      )
+      .innerJoin(school, eq(school.id, session.schoolId))
+      .where(
+        and(eq(session.tokenHash, tokenHash), lives(), eq(person.active, true), eq(membership.active, true)),
+      )
   )[0];
 }
 
 export async function extendSession(tokenHash: string, expiresAt: Date): Promise<void> {
-  await db().update(session).set({ expiresAt, usedAt: new Date() }).where(eq(session.tokenHash, tokenHash));
+  await installation()
+    .update(session)
+    .set({ expiresAt, usedAt: new Date() })
+    .where(eq(session.tokenHash, tokenHash));
 }
 
 export async function deleteSession(tokenHash: string): Promise<void> {
-  await db().delete(session).where(eq(session.tokenHash, tokenHash));
+  await installation().delete(session).where(eq(session.tokenHash, tokenHash));
 }
 
 export interface SessionRow {
@@ -145,7 +226,7 @@ export interface SessionRow {
 /** The browsers in which a person is signed in, the one used last on top. */
 export const listSessions = async (personId: string, tokenHash: string): Promise<SessionRow[]> =>
   (
-    await db()
+    await installation()
       .select()
       .from(session)
       .where(and(eq(session.personId, personId), lives()))
@@ -163,7 +244,7 @@ export async function endSessions(
   personId: string,
   which: { id: string } | { keep: string },
 ): Promise<number> {
-  const ended = await db()
+  const ended = await installation()
     .delete(session)
     .where(
       and(
@@ -181,13 +262,13 @@ export async function rememberBrowser(input: {
   personId: string;
   expiresAt: Date;
 }): Promise<void> {
-  await db().delete(knownBrowser).where(lt(knownBrowser.expiresAt, new Date()));
-  await db().insert(knownBrowser).values(input).onConflictDoNothing();
+  await installation().delete(knownBrowser).where(lt(knownBrowser.expiresAt, new Date()));
+  await installation().insert(knownBrowser).values(input).onConflictDoNothing();
 }
 
 /** Whether this person has signed in in this browser before. */
 export const isKnownBrowser = async (tokenHash: string, personId: string): Promise<boolean> =>
-  (await db().$count(
+  (await installation().$count(
     knownBrowser,
     and(
       eq(knownBrowser.tokenHash, tokenHash),

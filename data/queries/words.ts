@@ -1,4 +1,4 @@
-import { desc, eq, inArray, sql } from 'drizzle-orm';
+import { and, desc, eq, inArray, sql } from 'drizzle-orm';
 import { same } from '~/core/check/merge';
 import { SHELF } from '~/core/games/shelf';
 import { gameFor } from '~/core/own/open';
@@ -8,8 +8,9 @@ import { lineKey, type LineChecks } from '~/core/words/checks';
 import { WORDED, type Worded } from '~/core/words/languages';
 import { linesOf, messageIn, nameOf } from '~/core/words/reading';
 import { readingOf } from '~/core/words/readings';
-import { db, transaction, type Queryable } from '../db';
+import { type SchoolHandle, transaction } from '../db';
 import { person, wordingCheck } from '../schema';
+import { ours } from './ours';
 import { log } from './changes';
 import { listOwnGames } from './games';
 
@@ -24,8 +25,8 @@ type Row = {
 };
 
 /** The latest check of each line of these games. */
-const latest = (games: readonly Game[], from: Queryable = db()): Promise<Row[]> =>
-  from
+const latest = (at: SchoolHandle, games: readonly Game[]): Promise<Row[]> =>
+  at
     .selectDistinctOn([wordingCheck.gameId, wordingCheck.messageId, wordingCheck.language], {
       gameId: wordingCheck.gameId,
       messageId: wordingCheck.messageId,
@@ -33,14 +34,17 @@ const latest = (games: readonly Game[], from: Queryable = db()): Promise<Row[]> 
       message: wordingCheck.message,
       right: wordingCheck.right,
       note: wordingCheck.note,
-      by: person.name,
+      by: sql<string | null>`coalesce(${person.name}, ${wordingCheck.elsewhere})`,
     })
     .from(wordingCheck)
     .leftJoin(person, eq(person.id, wordingCheck.personId))
     .where(
-      inArray(
-        wordingCheck.gameId,
-        games.map(({ id }) => id),
+      and(
+        ours(at, wordingCheck),
+        inArray(
+          wordingCheck.gameId,
+          games.map(({ id }) => id),
+        ),
       ),
     )
     .orderBy(wordingCheck.gameId, wordingCheck.messageId, wordingCheck.language, desc(wordingCheck.at));
@@ -54,17 +58,19 @@ function holding(game: Game, rows: readonly Row[]): LineChecks {
   return checks;
 }
 
-export const lineChecks = async (game: Game): Promise<LineChecks> => holding(game, await latest([game]));
+export const lineChecks = async (at: SchoolHandle, game: Game): Promise<LineChecks> =>
+  holding(game, await latest(at, [game]));
 
 export async function addLineChecks(
+  at: SchoolHandle,
   game: Game,
   rows: { messageId: string; language: Worded; right: boolean; note: string; personId: string }[],
 ): Promise<void> {
-  if (rows.length) await transaction((tx) => insertChecks(tx, game, rows));
+  if (rows.length) await transaction(at, (tx) => insertChecks(tx, game, rows));
 }
 
 async function insertChecks(
-  tx: Queryable,
+  tx: SchoolHandle,
   game: Game,
   rows: { messageId: string; language: Worded; right: boolean; note: string; personId: string }[],
 ): Promise<void> {
@@ -105,15 +111,16 @@ export interface LineClash {
  * others said meanwhile. Lines that somebody else changed in another way are not kept, and are answered.
  */
 export function saveLineWords(
+  at: SchoolHandle,
   game: Game,
   language: Worded,
   lines: readonly LineWord[],
   personId: string,
 ): Promise<{ saved: number; clashes: LineClash[] }> {
-  return transaction(async (tx) => {
+  return transaction(at, async (tx) => {
     // One reader after the other for one game in one language.
-    await tx.execute(sql`select pg_advisory_xact_lock(hashtext(${`${game.id} ${language}`}))`);
-    const now = holding(game, await latest([game], tx));
+    await tx.execute(sql`select pg_advisory_xact_lock(hashtext(${`${tx.schoolId} ${game.id} ${language}`}))`);
+    const now = holding(game, await latest(tx, [game]));
     const clashes: LineClash[] = [];
     const rows = lines.flatMap(({ messageId, right, note, had }) => {
       const there = now[lineKey(messageId, language)];
@@ -132,9 +139,11 @@ export function saveLineWords(
 }
 
 /** Every game there is to word: the shelf and the school's own. */
-export const wordedGames = async (): Promise<Game[]> => [
+export const wordedGames = async (at: SchoolHandle): Promise<Game[]> => [
   ...SHELF,
-  ...(await listOwnGames()).map(({ id, definition }) => gameFor({ gameId: ownGameId(id), own: definition })),
+  ...(await listOwnGames(at)).map(({ id, definition }) =>
+    gameFor({ gameId: ownGameId(id), own: definition }),
+  ),
 ];
 
 interface Unchecked {
@@ -145,8 +154,8 @@ interface Unchecked {
   lines: number;
 }
 /** For each game as it is worded, how many lines of a language nobody has found right yet. English is the source and counts as checked. */
-async function uncheckedIn(games: readonly Game[]): Promise<Unchecked[]> {
-  const rows = await latest(games);
+async function uncheckedIn(at: SchoolHandle, games: readonly Game[]): Promise<Unchecked[]> {
+  const rows = await latest(at, games);
   return games.flatMap((game) => {
     const checks = holding(
       game,
@@ -166,15 +175,19 @@ async function uncheckedIn(games: readonly Game[]): Promise<Unchecked[]> {
 }
 
 /** What waits on the words desk, game by game. */
-export const uncheckedLines = async (): Promise<Unchecked[]> => uncheckedIn(await wordedGames());
+export const uncheckedLines = async (at: SchoolHandle): Promise<Unchecked[]> =>
+  uncheckedIn(at, await wordedGames(at));
 
 /**
  * Ids of these games with the languages in which every line was found right, as it is worded in the game that is
  * given: one of the school's own may have been worded anew since it was put into a kit. A game that is given in
  * several wordings is checked where all of them are.
  */
-export async function checkedLanguages(games: readonly Game[]): Promise<Record<string, Worded[]>> {
-  const all = await uncheckedIn(games);
+export async function checkedLanguages(
+  at: SchoolHandle,
+  games: readonly Game[],
+): Promise<Record<string, Worded[]>> {
+  const all = await uncheckedIn(at, games);
   const checked: Record<string, Worded[]> = {};
   for (const { id } of games)
     checked[id] = WORDED.filter((language) => {

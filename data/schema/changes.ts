@@ -1,10 +1,8 @@
 import { bigint, index, integer, jsonb, pgTable, text, timestamp, uuid } from 'drizzle-orm/pg-core';
 import { oneOf } from './one-of';
+import { schoolId } from './schools';
 
 const KINDS = ['added', 'changed', 'removed', 'brought back', 'forgotten', 'did'] as const;
-
-/** Counts the changes of a row, so that a form knows whether it shows what is stored. */
-export const version = () => integer().notNull().default(1);
 
 /**
  * Who changed what, written in the transaction that changes it. `before` and `after` hold the fields that a form
@@ -13,6 +11,7 @@ export const version = () => integer().notNull().default(1);
 export const change = pgTable(
   'change',
   {
+    schoolId: schoolId(),
     id: bigint({ mode: 'number' }).primaryKey().generatedAlwaysAsIdentity(),
     /** What kind of thing was changed: "family", "kit" … */
     thing: text().notNull(),
@@ -27,7 +26,7 @@ export const change = pgTable(
     at: timestamp({ withTimezone: true }).notNull().defaultNow(),
   },
   (table) => [
-    index('change_by_thing').on(table.thing, table.thingId, table.id),
+    index('change_by_thing').on(table.schoolId, table.thing, table.thingId, table.id),
     oneOf('change_is_of_a_kind', table.kind, KINDS),
   ],
 );

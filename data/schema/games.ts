@@ -1,14 +1,16 @@
 import { sql } from 'drizzle-orm';
-import { jsonb, pgTable, text, timestamp, uniqueIndex, uuid } from 'drizzle-orm/pg-core';
+import { jsonb, pgTable, primaryKey, text, timestamp, uniqueIndex, uuid } from 'drizzle-orm/pg-core';
 import type { OwnGame } from '~/core/own/definition';
-import { version } from './changes';
+import { version } from './version';
 import { person } from './people';
+import { schoolId } from './schools';
 
 /** A game that a coordinator made herself. */
 export const ownGame = pgTable(
   'own_game',
   {
-    id: uuid().primaryKey().defaultRandom(),
+    schoolId: schoolId(),
+    id: uuid().notNull().defaultRandom(),
     name: text().notNull(),
     definition: jsonb().$type<OwnGame>().notNull(),
     version: version(),
@@ -18,14 +20,20 @@ export const ownGame = pgTable(
     archivedAt: timestamp({ withTimezone: true }),
   },
   (table) => [
+    primaryKey({ columns: [table.schoolId, table.id] }),
     uniqueIndex('own_game_name_is_taken')
-      .on(sql`lower(${table.name})`)
+      .on(table.schoolId, sql`lower(${table.name})`)
       .where(sql`${table.archivedAt} is null`),
   ],
 );
 
 /** A material that the school's store has: what is not named here has to be bought or borrowed first. */
-export const materialAtHand = pgTable('material_at_hand', {
-  material: text().primaryKey(),
-  since: timestamp({ withTimezone: true }).notNull().defaultNow(),
-});
+export const materialAtHand = pgTable(
+  'material_at_hand',
+  {
+    schoolId: schoolId(),
+    material: text().notNull(),
+    since: timestamp({ withTimezone: true }).notNull().defaultNow(),
+  },
+  (table) => [primaryKey({ columns: [table.schoolId, table.material] })],
+);

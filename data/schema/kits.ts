@@ -16,9 +16,10 @@ import { AGE_BANDS, type AgeBand, type Params } from '~/core/games/kit/types';
 import type { KitPart, KitPlan } from '~/core/kits/recipe';
 import { ASSURANCES, type Assurance } from '~/core/kits/assurance';
 import type { OwnGame } from '~/core/own/definition';
-import { version } from './changes';
+import { version } from './version';
 import { oneOf } from './one-of';
 import { person } from './people';
+import { ofSameSchool, school, schoolId } from './schools';
 
 const PAPERS = ['letter', 'a4'] as const;
 
@@ -26,7 +27,8 @@ const PAPERS = ['letter', 'a4'] as const;
 export const variant = pgTable(
   'variant',
   {
-    id: uuid().primaryKey().defaultRandom(),
+    schoolId: schoolId(),
+    id: uuid().notNull().defaultRandom(),
     gameId: text().notNull(),
     name: text().notNull(),
     params: jsonb().$type<Params>().notNull(),
@@ -38,8 +40,9 @@ export const variant = pgTable(
     archivedAt: timestamp({ withTimezone: true }),
   },
   (table) => [
+    primaryKey({ columns: [table.schoolId, table.id] }),
     uniqueIndex('variant_name_is_taken')
-      .on(sql`lower(${table.name})`)
+      .on(table.schoolId, sql`lower(${table.name})`)
       .where(sql`${table.archivedAt} is null`),
     oneOf('variant_is_for_a_grade_band', table.ageBand, Object.keys(AGE_BANDS)),
   ],
@@ -48,7 +51,8 @@ export const variant = pgTable(
 export const kit = pgTable(
   'kit',
   {
-    id: uuid().primaryKey().defaultRandom(),
+    schoolId: schoolId(),
+    id: uuid().notNull().defaultRandom(),
     name: text().notNull(),
     ageBand: text().$type<AgeBand>().notNull(),
     players: integer().notNull(),
@@ -58,7 +62,8 @@ export const kit = pgTable(
     createdAt: timestamp({ withTimezone: true }).notNull().defaultNow(),
   },
   (table) => [
-    uniqueIndex('kit_name_is_taken').on(sql`lower(${table.name})`),
+    primaryKey({ columns: [table.schoolId, table.id] }),
+    uniqueIndex('kit_name_is_taken').on(table.schoolId, sql`lower(${table.name})`),
     check('kit_has_players', sql`${table.players} between 1 and 6`),
     oneOf('kit_is_for_a_grade_band', table.ageBand, Object.keys(AGE_BANDS)),
     oneOf('kit_is_on_a_paper', table.paper, PAPERS),
@@ -69,51 +74,76 @@ export const kit = pgTable(
 export const kitVariant = pgTable(
   'kit_variant',
   {
-    kitId: uuid()
-      .notNull()
-      .references(() => kit.id, { onDelete: 'cascade' }),
-    variantId: uuid()
-      .notNull()
-      .references(() => variant.id),
+    schoolId: schoolId(),
+    kitId: uuid().notNull(),
+    variantId: uuid().notNull(),
     position: integer().notNull(),
   },
   (table) => [
-    primaryKey({ columns: [table.kitId, table.variantId] }),
-    index('kit_variant_by_variant').on(table.variantId),
+    primaryKey({ columns: [table.schoolId, table.kitId, table.variantId] }),
+    ofSameSchool('kit_variant_in_kit', table, table.kitId, kit).onDelete('cascade'),
+    ofSameSchool('kit_variant_of_variant', table, table.variantId, variant),
+    index('kit_variant_by_variant').on(table.schoolId, table.variantId),
   ],
 );
 
 /** A batch of copies made together. `plan` and `parts` are as they were that day: later changes leave built copies alone. */
-export const buildRun = pgTable('build_run', {
-  id: uuid().primaryKey().defaultRandom(),
-  kitId: uuid()
-    .notNull()
-    .references(() => kit.id),
-  builtOn: date().notNull(),
-  plan: jsonb().$type<KitPlan>().notNull(),
-  parts: jsonb().$type<KitPart[]>().notNull(),
-  builtBy: uuid().references(() => person.id),
-  /** Made anew for each form that is shown: a form sent twice builds once. */
-  formKey: uuid().unique('build_was_sent'),
-  createdAt: timestamp({ withTimezone: true }).notNull().defaultNow(),
-});
+export const buildRun = pgTable(
+  'build_run',
+  {
+    schoolId: schoolId(),
+    id: uuid().notNull().defaultRandom(),
+    kitId: uuid().notNull(),
+    builtOn: date().notNull(),
+    plan: jsonb().$type<KitPlan>().notNull(),
+    parts: jsonb().$type<KitPart[]>().notNull(),
+    builtBy: uuid().references(() => person.id),
+    /** Made anew for each form that is shown: a form sent twice builds once. */
+    formKey: uuid(),
+    createdAt: timestamp({ withTimezone: true }).notNull().defaultNow(),
+  },
+  (table) => [
+    primaryKey({ columns: [table.schoolId, table.id] }),
+    ofSameSchool('build_run_of_kit', table, table.kitId, kit),
+    index('build_run_by_kit').on(table.schoolId, table.kitId),
+    uniqueIndex('build_was_sent').on(table.schoolId, table.formKey),
+  ],
+);
 
-/** One physical basket of a kit. */
+/**
+ * One physical basket of a kit. When it moves to another school, a row of its own begins there and this one stays for
+ * what happened to it here.
+ */
 export const copy = pgTable(
   'copy',
   {
-    id: uuid().primaryKey().defaultRandom(),
-    kitId: uuid()
-      .notNull()
-      .references(() => kit.id),
-    buildRunId: uuid()
-      .notNull()
-      .references(() => buildRun.id),
-    tag: text().notNull().unique('copy_tag_is_taken'),
+    schoolId: schoolId(),
+    id: uuid().notNull().defaultRandom(),
+    kitId: uuid().notNull(),
+    buildRunId: uuid().notNull(),
+    tag: text().notNull(),
     /** The unguessable part of the family page's address. */
-    linkKey: text().notNull().unique(),
+    linkKey: text().notNull(),
     printedAt: timestamp({ withTimezone: true }),
+    /** When it left for another school, and for which. */
+    movedAt: timestamp({ withTimezone: true }),
+    movedTo: uuid().references(() => school.id),
     createdAt: timestamp({ withTimezone: true }).notNull().defaultNow(),
   },
-  (table) => [index('copy_by_kit').on(table.kitId), index('copy_by_build').on(table.buildRunId)],
+  (table) => [
+    primaryKey({ columns: [table.schoolId, table.id] }),
+    ofSameSchool('copy_of_kit', table, table.kitId, kit),
+    ofSameSchool('copy_of_build_run', table, table.buildRunId, buildRun),
+    // A tag and a link are read where nobody knows yet whose they are.
+    uniqueIndex('copy_tag_is_taken')
+      .on(table.tag)
+      .where(sql`${table.movedAt} is null`),
+    uniqueIndex('copy_link_is_taken')
+      .on(table.linkKey)
+      .where(sql`${table.movedAt} is null`),
+    index('copy_by_tag').on(table.schoolId, table.tag),
+    index('copy_by_kit').on(table.schoolId, table.kitId),
+    index('copy_by_build').on(table.schoolId, table.buildRunId),
+    check('moved_somewhere', sql`(${table.movedAt} is null) = (${table.movedTo} is null)`),
+  ],
 );

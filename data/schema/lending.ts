@@ -6,16 +6,18 @@ import {
   index,
   integer,
   pgTable,
+  primaryKey,
   text,
   timestamp,
   uniqueIndex,
   uuid,
 } from 'drizzle-orm/pg-core';
 import type { Language } from '~/core/words/languages';
-import { version } from './changes';
+import { version } from './version';
 import { copy } from './kits';
 import { oneOf } from './one-of';
 import { person } from './people';
+import { ofSameSchool, schoolId } from './schools';
 
 const CAUSES = ['return', 'mend', 'undone'] as const;
 
@@ -27,7 +29,8 @@ const ENDS = ['returned', 'undone'] as const;
 export const family = pgTable(
   'family',
   {
-    id: uuid().primaryKey().defaultRandom(),
+    schoolId: schoolId(),
+    id: uuid().notNull().defaultRandom(),
     name: text().notNull(),
     /** Its name as it is looked for: without accents and case. */
     searchName: text()
@@ -43,8 +46,10 @@ export const family = pgTable(
     forgottenAt: timestamp({ withTimezone: true }),
   },
   (table) => [
+    primaryKey({ columns: [table.schoolId, table.id] }),
+    index('family_by_name').on(table.schoolId, table.searchName),
     uniqueIndex('family_name_is_taken')
-      .on(sql`lower(${table.name})`)
+      .on(table.schoolId, sql`lower(${table.name})`)
       .where(sql`${table.forgottenAt} is null`),
   ],
 );
@@ -52,13 +57,10 @@ export const family = pgTable(
 export const loan = pgTable(
   'loan',
   {
-    id: uuid().primaryKey().defaultRandom(),
-    copyId: uuid()
-      .notNull()
-      .references(() => copy.id),
-    familyId: uuid()
-      .notNull()
-      .references(() => family.id),
+    schoolId: schoolId(),
+    id: uuid().notNull().defaultRandom(),
+    copyId: uuid().notNull(),
+    familyId: uuid().notNull(),
     lentOn: date().notNull(),
     dueOn: date().notNull(),
     returnedOn: date(),
@@ -67,19 +69,22 @@ export const loan = pgTable(
     createdAt: timestamp({ withTimezone: true }).notNull().defaultNow(),
   },
   (table) => [
+    primaryKey({ columns: [table.schoolId, table.id] }),
+    ofSameSchool('loan_of_copy', table, table.copyId, copy),
+    ofSameSchool('loan_to_family', table, table.familyId, family),
     oneOf('loan_ended_in_a_known_way', table.closedAs, ENDS),
     uniqueIndex('copy_is_out_already')
-      .on(table.copyId)
+      .on(table.schoolId, table.copyId)
       .where(sql`${table.closedAs} is null`),
-    index('loan_by_copy').on(table.copyId),
+    index('loan_by_copy').on(table.schoolId, table.copyId),
     index('loan_ended')
-      .on(table.returnedOn, table.createdAt)
+      .on(table.schoolId, table.returnedOn, table.createdAt)
       .where(sql`${table.closedAs} is not null`),
     index('loan_out_by_family')
-      .on(table.familyId)
+      .on(table.schoolId, table.familyId)
       .where(sql`${table.closedAs} is null`),
-    index('loan_by_family').on(table.familyId),
-    index('loan_by_due').on(table.dueOn),
+    index('loan_by_family').on(table.schoolId, table.familyId),
+    index('loan_by_due').on(table.schoolId, table.dueOn),
     check('due_after_lent', sql`${table.dueOn} >= ${table.lentOn}`),
     check(
       'returned_has_a_day',
@@ -92,18 +97,19 @@ export const loan = pgTable(
 export const loanEvent = pgTable(
   'loan_event',
   {
-    id: uuid().primaryKey().defaultRandom(),
-    loanId: uuid()
-      .notNull()
-      .references(() => loan.id),
+    schoolId: schoolId(),
+    id: uuid().notNull().defaultRandom(),
+    loanId: uuid().notNull(),
     kind: text({ enum: EVENTS }).notNull(),
     note: text().notNull().default(''),
     personId: uuid().references(() => person.id),
     at: timestamp({ withTimezone: true }).notNull().defaultNow(),
   },
   (table) => [
+    primaryKey({ columns: [table.schoolId, table.id] }),
+    ofSameSchool('loan_event_of_loan', table, table.loanId, loan),
     oneOf('loan_event_is_of_a_kind', table.kind, EVENTS),
-    index('loan_event_by_loan').on(table.loanId),
+    index('loan_event_by_loan').on(table.schoolId, table.loanId),
   ],
 );
 
@@ -111,11 +117,10 @@ export const loanEvent = pgTable(
 export const partCount = pgTable(
   'part_count',
   {
-    id: uuid().primaryKey().defaultRandom(),
-    copyId: uuid()
-      .notNull()
-      .references(() => copy.id),
-    loanId: uuid().references(() => loan.id),
+    schoolId: schoolId(),
+    id: uuid().notNull().defaultRandom(),
+    copyId: uuid().notNull(),
+    loanId: uuid(),
     cause: text({ enum: CAUSES }).notNull(),
     material: text().notNull(),
     expected: integer().notNull(),
@@ -126,12 +131,15 @@ export const partCount = pgTable(
     serial: integer().notNull().generatedAlwaysAsIdentity(),
   },
   (table) => [
+    primaryKey({ columns: [table.schoolId, table.id] }),
+    ofSameSchool('part_count_of_copy', table, table.copyId, copy),
+    ofSameSchool('part_count_at_loan', table, table.loanId, loan),
     oneOf('part_count_has_a_cause', table.cause, CAUSES),
-    index('part_count_latest').on(table.copyId, table.material, table.serial),
+    index('part_count_latest').on(table.schoolId, table.copyId, table.material, table.serial),
     index('part_count_short')
-      .on(table.copyId, table.material)
+      .on(table.schoolId, table.copyId, table.material)
       .where(sql`${table.counted} < ${table.expected}`),
-    index('part_count_by_loan').on(table.loanId),
+    index('part_count_by_loan').on(table.schoolId, table.loanId),
     check('counts_are_possible', sql`${table.counted} >= 0 and ${table.expected} >= 0`),
   ],
 );

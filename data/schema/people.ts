@@ -2,64 +2,63 @@ import { sql } from 'drizzle-orm';
 import {
   bigint,
   boolean,
-  check,
   date,
   index,
   integer,
-  jsonb,
   pgTable,
+  primaryKey,
   text,
   timestamp,
   uniqueIndex,
   uuid,
   varchar,
 } from 'drizzle-orm/pg-core';
-import type { Printing } from '~/core/pack/cost';
 import { ROLES } from '~/core/people/role';
-import { version } from './changes';
 import { oneOf } from './one-of';
+import { district, school, schoolId } from './schools';
 
-const PAPERS = ['letter', 'a4'] as const;
-
-/** The one school this server is for. */
-export const school = pgTable(
-  'school',
-  {
-    id: integer().primaryKey().default(1),
-    name: text().notNull(),
-    paper: text({ enum: PAPERS }).notNull(),
-    languages: text().array().notNull(),
-    /** The school's own picture for its labels, as a data address. */
-    mark: text(),
-    /** Its own prices and times of printing, where they differ from the usual ones. */
-    printing: jsonb().$type<Partial<Printing>>().notNull().default({}),
-    printingVersion: version(),
-    markVersion: version(),
-    createdAt: timestamp({ withTimezone: true }).notNull().defaultNow(),
-  },
-  (table) => [
-    check('there_is_one_school', sql`${table.id} = 1`),
-    oneOf('school_prints_on_a_paper', table.paper, PAPERS),
-  ],
-);
-
+/** Somebody who signs in, to one school or to several. */
 export const person = pgTable(
   'person',
   {
     id: uuid().primaryKey().defaultRandom(),
     name: text().notNull(),
-    /** The name as names are compared: see `nameKey`. */
+    /** The name as names are compared: see `nameKey`. It is taken in all schools of the installation. */
     nameKey: text().notNull(),
     passwordHash: text().notNull(),
-    role: text({ enum: ROLES }).notNull(),
+    /** Whether there is any school that they may still sign in to. */
     active: boolean().notNull().default(true),
+    /** The district whose schools they all see and coordinate. */
+    districtId: uuid().references(() => district.id),
     createdAt: timestamp({ withTimezone: true }).notNull().defaultNow(),
   },
   (table) => [
-    oneOf('person_has_a_role', table.role, ROLES),
+    index('person_by_district').on(table.districtId),
     uniqueIndex('person_name_is_taken')
       .on(table.nameKey)
       .where(sql`${table.active}`),
+  ],
+);
+
+/** What a person is in a school. When they have left, the row stays: what they did there keeps their name. */
+export const membership = pgTable(
+  'membership',
+  {
+    schoolId: schoolId(),
+    personId: uuid()
+      .notNull()
+      .references(() => person.id, { onDelete: 'cascade' }),
+    role: text({ enum: ROLES }).notNull(),
+    active: boolean().notNull().default(true),
+    /** They are here because they coordinate the district. */
+    byDistrict: boolean().notNull().default(false),
+    /** When they opened this school last: it is the one they come to at the next sign-in. */
+    openedAt: timestamp({ withTimezone: true }),
+  },
+  (table) => [
+    primaryKey({ columns: [table.schoolId, table.personId] }),
+    index('membership_by_person').on(table.personId),
+    oneOf('member_has_a_role', table.role, ROLES),
   ],
 );
 
@@ -73,6 +72,10 @@ export const session = pgTable(
     personId: uuid()
       .notNull()
       .references(() => person.id, { onDelete: 'cascade' }),
+    /** The school that is open in it. */
+    schoolId: uuid()
+      .notNull()
+      .references(() => school.id),
     expiresAt: timestamp({ withTimezone: true }).notNull(),
     /** The browser, in a few words. */
     browser: text().notNull().default(''),

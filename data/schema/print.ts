@@ -1,6 +1,17 @@
-import { customType, integer, jsonb, pgTable, text, timestamp, uuid } from 'drizzle-orm/pg-core';
+import {
+  customType,
+  index,
+  integer,
+  jsonb,
+  pgTable,
+  primaryKey,
+  text,
+  timestamp,
+  uuid,
+} from 'drizzle-orm/pg-core';
 import { oneOf } from './one-of';
 import { person } from './people';
+import { schoolId } from './schools';
 
 const STATES = ['drawing', 'done', 'failed', 'stopped'] as const;
 
@@ -10,7 +21,8 @@ const bytea = customType<{ data: Buffer }>({ dataType: () => 'bytea' });
 export const printJob = pgTable(
   'print_job',
   {
-    id: uuid().primaryKey().defaultRandom(),
+    schoolId: schoolId(),
+    id: uuid().notNull().defaultRandom(),
     query: text().notNull(),
     title: text().notNull(),
     /** What is drawn, as plain data: another server takes a job over from one that was stopped. */
@@ -28,5 +40,9 @@ export const printJob = pgTable(
     /** The server that draws it tells of itself here; a job nobody tells of has been abandoned. */
     aliveAt: timestamp({ withTimezone: true }).notNull().defaultNow(),
   },
-  (table) => [oneOf('print_job_is_in_a_known_state', table.state, STATES)],
+  (table) => [
+    primaryKey({ columns: [table.schoolId, table.id] }),
+    index('print_job_by_day').on(table.schoolId, table.createdAt),
+    oneOf('print_job_is_in_a_known_state', table.state, STATES),
+  ],
 );

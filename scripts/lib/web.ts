@@ -6,6 +6,7 @@ import { createServer } from 'node:net';
 import { join } from 'node:path';
 import { Trouble } from './say.ts';
 import { run } from './system.ts';
+import { serverUrl } from './url.ts';
 import { waiting } from './waiting.ts';
 
 const SOURCES = [
@@ -70,6 +71,7 @@ export interface WebServer {
 /** Serves the built application on loopback and answers when it is ready. */
 export async function serve(options: {
   port: number;
+  /** The database, as the account that owns its tables comes to it. */
   databaseUrl: string;
   quiet?: boolean;
   env?: Record<string, string>;
@@ -80,7 +82,9 @@ export async function serve(options: {
     env: {
       ...process.env,
       NODE_ENV: 'production',
-      DATABASE_URL: options.databaseUrl,
+      DATABASE_URL: serverUrl(options.databaseUrl),
+      // Who owns the tables is no business of the server, unless it writes the backups.
+      DATABASE_OWNER_URL: options.env?.BACKUP_FOLDER ? options.databaseUrl : undefined,
       PORT: String(options.port),
       HOST: '127.0.0.1',
       ...options.env,

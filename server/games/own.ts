@@ -4,6 +4,7 @@ import type { FieldErrors } from '~/core/check/check';
 import { readJson } from '~/core/check/keepable';
 import { checkOwnGame } from '~/core/own/check';
 import type { OwnGame } from '~/core/own/definition';
+import type { SchoolHandle } from '~/data/db';
 import type { Saving, Stale } from '~/data/queries/changes';
 import { addOwnGame, changeOwnGame } from '~/data/queries/games';
 
@@ -37,17 +38,19 @@ const nameTaken = (own: OwnGame): Refused => ({
 
 /** Keeps a new game. Answers its id, or what is wrong; nothing is kept then. */
 export async function keepOwnGame(
+  at: SchoolHandle,
   text: string,
   createdBy: string,
 ): Promise<{ ok: true; id: string } | Refused> {
   const read = readOwnGame(text);
   if (!read.ok) return read;
-  const id = await addOwnGame(read.value, createdBy);
+  const id = await addOwnGame(at, read.value, createdBy);
   return id ? { ok: true, id } : nameTaken(read.value);
 }
 
 /** Changes a game that was opened on a version of it. */
 export async function changeOwn(
+  at: SchoolHandle,
   id: string,
   text: string,
   openedOn: number,
@@ -55,7 +58,7 @@ export async function changeOwn(
 ): Promise<Extract<Saving<OwnGame>, { ok: true }> | Refused> {
   const read = readOwnGame(text);
   if (!read.ok) return read;
-  const saved = await changeOwnGame(id, read.value, openedOn, personId);
+  const saved = await changeOwnGame(at, id, read.value, openedOn, personId);
   if (saved === undefined) return nameTaken(read.value);
   if (saved === 'gone')
     return {

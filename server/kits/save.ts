@@ -1,6 +1,7 @@
 /** Saving a kit from its form. */
 import { checkForm, type FieldErrors } from '~/core/check/check';
 import { kitSchema, MOST_GAMES } from '~/core/kits/forms';
+import type { SchoolHandle } from '~/data/db';
 import type { Stale } from '~/data/queries/changes';
 import { changeKit, saveKit, VariantGone, type KitInput } from '~/data/queries/kits';
 import { versionIn } from '../forms';
@@ -11,7 +12,12 @@ export type SavedKit =
   | { ok: false; status: number; errors: FieldErrors; stale?: Stale<KitInput> };
 
 /** Saves a new kit, or the one with this id as it was opened. */
-export async function saveKitForm(form: FormData, personId: string, id?: string): Promise<SavedKit> {
+export async function saveKitForm(
+  at: SchoolHandle,
+  form: FormData,
+  personId: string,
+  id?: string,
+): Promise<SavedKit> {
   const checked = checkForm(kitSchema, form);
   const variantIds = [...new Set(form.getAll('variantIds'))].filter(isId);
   const errors: FieldErrors = checked.ok ? {} : checked.errors;
@@ -24,7 +30,9 @@ export async function saveKitForm(form: FormData, personId: string, id?: string)
   if (!checked.ok || Object.keys(errors).length) return { ok: false, status: 400, errors };
   const input = { ...checked.value, variantIds };
   try {
-    const saved = id ? await changeKit(id, input, openedOn!, personId) : await saveKit(input, personId);
+    const saved = id
+      ? await changeKit(at, id, input, openedOn!, personId)
+      : await saveKit(at, input, personId);
     if (saved === undefined)
       return {
         ok: false,

@@ -2,6 +2,7 @@
 import { randomBytes } from 'node:crypto';
 import { checkForm, type FieldErrors } from '~/core/check/check';
 import { LINK_HOURS, newPasswordSchema } from '~/core/people/forms';
+import type { OneSchool } from '~/data/db';
 import { passwordHashOf } from '~/data/queries/people';
 import { addPasswordLink, setPassword } from '~/data/queries/sessions';
 import { ownPasswordRight, tryOwnPassword } from '../limits';
@@ -35,9 +36,14 @@ export async function changeOwnPassword(
 }
 
 /** Makes a link with which a person sets a new password, once. Answers its key, or undefined for nobody. */
-export async function givePasswordLink(personId: string, createdBy: string): Promise<string | undefined> {
+export async function givePasswordLink(
+  at: OneSchool,
+  personId: string,
+  createdBy: string,
+): Promise<string | undefined> {
   const key = randomBytes(24).toString('base64url');
   const given = await addPasswordLink({
+    schoolId: at.schoolId,
     keyHash: hashOf(key),
     personId,
     expiresAt: new Date(Date.now() + LINK_HOURS * 3_600_000),

@@ -4,7 +4,8 @@
  */
 import { createHash, randomBytes } from 'node:crypto';
 import { createCookie, redirect } from 'react-router';
-import { findSchool, type Person } from '~/data/queries/people';
+import { atSchool, type SchoolHandle } from '~/data/db';
+import { boundTo, whoseDoor } from '~/data/queries/schools';
 import {
   createSession,
   isKnownBrowser,
@@ -12,6 +13,7 @@ import {
   deleteSession,
   extendSession,
   findSession,
+  type SignedIn,
 } from '~/data/queries/sessions';
 import type { Role } from '~/core/people/role';
 import { notAllowed } from '../refusals';
@@ -34,17 +36,18 @@ async function tokenOf(request: Request): Promise<string | undefined> {
   return typeof value === 'string' ? value : undefined;
 }
 
-/** Starts a session; answers the headers that carry its cookie. */
-export async function signIn(request: Request, personId: string): Promise<Headers> {
+/** Starts a session; answers the headers that carry its cookie, or undefined for somebody who is of no school any more. */
+export async function signIn(request: Request, personId: string): Promise<Headers | undefined> {
   const old = await tokenOf(request);
   if (old) await deleteSession(hashOf(old));
   const token = randomBytes(32).toString('base64url');
-  await createSession({
+  const begun = await createSession({
     tokenHash: hashOf(token),
     personId,
     expiresAt: new Date(Date.now() + LIFETIME_MS),
     browser: browserWords(request.headers.get('User-Agent')),
   });
+  if (!begun) return undefined;
   const secure = isHttps(request);
   const headers = new Headers({ 'Set-Cookie': await cookie.serialize(token, { secure }) });
   const mark = randomBytes(32).toString('base64url');
@@ -81,8 +84,11 @@ export async function signOut(request: Request): Promise<Headers> {
   });
 }
 
+/** Somebody signed in, with the way to the rows of the school that is open to them. */
+export type Signed = SignedIn & { at: SchoolHandle };
+
 /** The person signed in, or undefined. A session that is used goes on. */
-export async function whoIs(request: Request): Promise<Person | undefined> {
+export async function whoIs(request: Request): Promise<Signed | undefined> {
   const token = await tokenOf(request);
   if (!token) return undefined;
   const tokenHash = hashOf(token);
@@ -91,17 +97,17 @@ export async function whoIs(request: Request): Promise<Person | undefined> {
   const { expiresAt, usedAt, ...person } = found;
   if (expiresAt.getTime() - Date.now() < LIFETIME_MS / 2 || Date.now() - usedAt.getTime() > USED_MS)
     await extendSession(tokenHash, new Date(Date.now() + LIFETIME_MS));
-  return person;
+  return { ...person, at: atSchool(boundTo(person.school)) };
 }
 
 /**
- * The person signed in, who must have one of these roles. Throws a redirect to sign-in (or to the set-up of a
+ * The person signed in and their school, in which they must have one of these roles. Throws a redirect to sign-in (or to the set-up of a
  * new school) for nobody, and a 403 for another role.
  */
-export async function requireRole(request: Request, ...roles: Role[]): Promise<Person> {
+export async function requireRole(request: Request, ...roles: Role[]): Promise<Signed> {
   const person = await whoIs(request);
   if (!person) {
-    if (!(await findSchool())) throw redirect('/set-up');
+    if ((await whoseDoor()) === undefined) throw redirect('/set-up');
     const { pathname, search } = new URL(request.url);
     const back =
       request.method === 'GET' && !pathname.endsWith('.data')
@@ -110,5 +116,12 @@ export async function requireRole(request: Request, ...roles: Role[]): Promise<P
     throw redirect(`/sign-in${back}`);
   }
   if (!roles.includes(person.role)) throw notAllowed();
+  return person;
+}
+
+/** The person signed in, who must coordinate the district of their school. Throws as `requireRole` does. */
+export async function requireDistrict(request: Request): Promise<Signed> {
+  const person = await requireRole(request, 'coordinator');
+  if (!person.ofDistrict) throw notAllowed();
   return person;
 }

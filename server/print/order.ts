@@ -11,8 +11,9 @@ import { showTag } from '~/core/kits/tag';
 import { LANGUAGES, type Language } from '~/core/words/languages';
 import { nameOf } from '~/core/words/reading';
 import { readingOf } from '~/core/words/readings';
+import type { SchoolHandle } from '~/data/db';
 import { listCopies, type CopyRow } from '~/data/queries/kits';
-import { schoolMark, type School } from '~/data/queries/people';
+import { schoolMark, type School } from '~/data/queries/schools';
 import { checkedLanguages } from '~/data/queries/words';
 import { isId } from '../ids';
 import { familyLink } from '../links';
@@ -59,10 +60,14 @@ export const loansIn = (search: URLSearchParams): number => {
 };
 
 /** What is asked for; without a choice of copies, those whose pack was not printed yet. */
-export async function readOrder(search: URLSearchParams, school: School): Promise<PrintOrder> {
+export async function readOrder(
+  at: SchoolHandle,
+  search: URLSearchParams,
+  school: School,
+): Promise<PrintOrder> {
   const wanted = search.getAll('copy').filter(isId);
   const run = search.get('run');
-  const all = await listCopies();
+  const all = await listCopies(at);
   const copies = all.filter((copy) =>
     wanted.length ? wanted.includes(copy.id) : run ? copy.buildRunId === run : copy.printedAt === null,
   );
@@ -113,10 +118,15 @@ const gamesIn = ({ copies }: PrintOrder): Game[] => {
 };
 
 /** The order as plain data, for the preview and for the worker. */
-export async function taskOf(request: Request, order: PrintOrder, school: School): Promise<Task> {
+export async function taskOf(
+  at: SchoolHandle,
+  request: Request,
+  order: PrintOrder,
+  school: School,
+): Promise<Task> {
   const { home, paper, finish, cuts, fill, lost } = order;
-  const checked = await checkedLanguages(gamesIn(order));
-  const mark = order.items.includes('labels') ? await schoolMark() : null;
+  const checked = await checkedLanguages(at, gamesIn(order));
+  const mark = order.items.includes('labels') ? await schoolMark(at) : null;
   const runs = [...new Set(order.copies.map((copy) => copy.buildRunId))];
   const packs = runs.map((run): PackOrder => {
     const copies = order.copies.filter((copy) => copy.buildRunId === run);
@@ -168,11 +178,11 @@ export const lostPieces = ({ packs, context }: Task): Promise<PieceChoice[]> =>
   piecesOf({ plans: packs.map(({ plan }) => plan), context: { ...context, lost: undefined } });
 
 /** Names of games in this order with wording that nobody has checked. */
-export async function uncheckedIn(order: PrintOrder): Promise<string[]> {
+export async function uncheckedIn(at: SchoolHandle, order: PrintOrder): Promise<string[]> {
   const { home } = order;
   if (home === 'en') return [];
   const games = gamesIn(order);
-  const checked = await checkedLanguages(games);
+  const checked = await checkedLanguages(at, games);
   const names = games
     .filter(({ id }) => !(checked[id] as readonly Language[]).includes(home))
     .map((game) => nameOf(game));

@@ -33,39 +33,42 @@ const named = (en: string): OwnGame => ({
   goal: { en: 'Collect {goal}.', es: 'Junten {goal}.' },
 });
 const keep = async (en: string): Promise<string> =>
-  (await addOwnGame(named(en), world.people.coordinator.id))!;
+  (await addOwnGame(world.at, named(en), world.people.coordinator.id))!;
 
 describe('games of the school', () => {
   it('are kept under a name of their own, changed, and put away', async () => {
     const id = await keep('Ferry Load');
     await keep('Barge');
-    expect((await listOwnGames()).map((game) => game.definition.name.en)).toEqual(['Barge', 'Ferry Load']);
-    expect(await addOwnGame(named('FERRY LOAD'), world.people.coordinator.id)).toBeUndefined();
+    expect((await listOwnGames(world.at)).map((game) => game.definition.name.en)).toEqual([
+      'Barge',
+      'Ferry Load',
+    ]);
+    expect(await addOwnGame(world.at, named('FERRY LOAD'), world.people.coordinator.id)).toBeUndefined();
     const changed = { ...named('Ferry Load'), players: { fewest: 2, most: 3 } };
-    expect(await changeOwnGame(id, changed, 1, world.people.coordinator.id)).toMatchObject({
+    expect(await changeOwnGame(world.at, id, changed, 1, world.people.coordinator.id)).toMatchObject({
       ok: true,
       version: 2,
     });
-    expect((await findOwnGame(id))!.definition.players).toEqual({ fewest: 2, most: 3 });
-    await archiveOwnGame(id);
-    expect(await findOwnGame(id)).toBeUndefined();
-    expect((await listOwnGames()).map((game) => game.definition.name.en)).toEqual(['Barge']);
+    expect((await findOwnGame(world.at, id))!.definition.players).toEqual({ fewest: 2, most: 3 });
+    await archiveOwnGame(world.at, id);
+    expect(await findOwnGame(world.at, id)).toBeUndefined();
+    expect((await listOwnGames(world.at)).map((game) => game.definition.name.en)).toEqual(['Barge']);
     // The name is free again.
     expect(await keep('Ferry Load')).not.toBe(id);
   });
 
   it('are found by their address, and nothing else is', async () => {
     const id = await keep('Ferry Load');
-    expect(gameFor(await requireGame(ownGameId(id))).words.en.name).toBe('Ferry Load');
-    expect(await requireGame('tide-pairs')).toEqual({ gameId: 'tide-pairs' });
+    expect(gameFor(await requireGame(world.at, ownGameId(id))).words.en.name).toBe('Ferry Load');
+    expect(await requireGame(world.at, 'tide-pairs')).toEqual({ gameId: 'tide-pairs' });
     for (const wrong of ['own-', 'own-nothing', `own-${world.kitId}`, 'no-such-game'])
-      await expect(requireGame(wrong)).rejects.toBeTruthy();
+      await expect(requireGame(world.at, wrong)).rejects.toBeTruthy();
   });
 
   it('are refused with the place when a file is not right, and nothing is kept', async () => {
     const by = world.people.coordinator.id;
     const refused = async (text: string) => {
-      const kept = await keepOwnGame(text, by);
+      const kept = await keepOwnGame(world.at, text, by);
       return kept.ok ? {} : kept.errors;
     };
     expect((await refused('{\n "format": oops }'))['']).toBe(
@@ -74,7 +77,7 @@ describe('games of the school', () => {
     expect(await refused('[]')).toHaveProperty(['']);
     expect(await refused(JSON.stringify({ ...named('A'), make: 'magic' }))).toHaveProperty(['make']);
     expect(await refused(JSON.stringify({ ...named('A'), cells: [99] }))).toHaveProperty(['cells.0']);
-    expect(await listOwnGames()).toEqual([]);
+    expect(await listOwnGames(world.at)).toEqual([]);
     await keep('Barge');
     expect(await refused(JSON.stringify(named('Barge')))).toEqual({
       'name.en': 'There is a game called “Barge” already. Choose another name.',
@@ -83,8 +86,8 @@ describe('games of the school', () => {
 
   it('stay in variants and kits as they were saved', async () => {
     const id = await keep('Ferry Load');
-    const { definition } = (await findOwnGame(id))!;
-    const variant = (await createVariant({
+    const { definition } = (await findOwnGame(world.at, id))!;
+    const variant = (await createVariant(world.at, {
       gameId: ownGameId(id),
       name: 'Ferry to 20',
       params: gameFor({ gameId: ownGameId(id), own: definition }).presets[0]!.params,
@@ -93,14 +96,15 @@ describe('games of the school', () => {
       createdBy: world.people.coordinator.id,
     }))!;
     await changeOwnGame(
+      world.at,
       id,
       { ...definition, end: { when: 'reached', number: 50 } },
       1,
       world.people.coordinator.id,
     );
-    await archiveOwnGame(id);
-    expect((await findVariant(variant.id))!.own!.end.number).toBe(20);
-    const kitId = (await saveKit({
+    await archiveOwnGame(world.at, id);
+    expect((await findVariant(world.at, variant.id))!.own!.end.number).toBe(20);
+    const kitId = (await saveKit(world.at, {
       name: 'Ferry basket',
       ageBand: 'K',
       players: 2,
@@ -108,22 +112,23 @@ describe('games of the school', () => {
       assurance: 'usual',
       variantIds: [variant.id],
     }))!;
-    const plan = planOf((await findKit(kitId))!);
+    const plan = planOf((await findKit(world.at, kitId))!);
     expect(plan.variants[0]!.own).toEqual(definition);
     // Variants of the shelf carry no rules of their own.
-    expect(planOf((await findKit(world.kitId))!).variants[0]).not.toHaveProperty('own');
+    expect(planOf((await findKit(world.at, world.kitId))!).variants[0]).not.toHaveProperty('own');
   });
 
   it('stand on the words desk beside the shelf, and are checked line by line', async () => {
     const id = await keep('Ferry Load');
-    expect(await wordedGames()).toHaveLength(SHELF.length + 1);
-    const game = gameFor(await requireGame(ownGameId(id)));
+    expect(await wordedGames(world.at)).toHaveLength(SHELF.length + 1);
+    const game = gameFor(await requireGame(world.at, ownGameId(id)));
     const lines = Object.keys(game.words.en);
-    expect((await uncheckedLines()).find((one) => one.gameId === game.id)).toMatchObject({
+    expect((await uncheckedLines(world.at)).find((one) => one.gameId === game.id)).toMatchObject({
       name: 'Ferry Load',
       unchecked: lines.length,
     });
     await addLineChecks(
+      world.at,
       game,
       lines.map((messageId) => ({
         messageId,
@@ -133,31 +138,32 @@ describe('games of the school', () => {
         personId: world.people.reader.id,
       })),
     );
-    expect(await checkedLanguages([game])).toEqual({ [game.id]: ['es'] });
+    expect(await checkedLanguages(world.at, [game])).toEqual({ [game.id]: ['es'] });
     // A line that is worded anew is to be checked anew.
     await changeOwnGame(
+      world.at,
       id,
       { ...named('Ferry Load'), goal: { en: 'Load {goal}.', es: 'Suban {goal}.' } },
       1,
       world.people.coordinator.id,
     );
-    const anew = gameFor(await requireGame(game.id));
-    expect(await checkedLanguages([anew])).toEqual({ [game.id]: [] });
+    const anew = gameFor(await requireGame(world.at, game.id));
+    expect(await checkedLanguages(world.at, [anew])).toEqual({ [game.id]: [] });
     // A kit that was filled before has the wording that was checked; both together are not.
-    expect(await checkedLanguages([game])).toEqual({ [game.id]: ['es'] });
-    expect(await checkedLanguages([game, anew])).toEqual({ [game.id]: [] });
-    expect((await uncheckedLines()).find((one) => one.gameId === game.id)!.unchecked).toBe(1);
+    expect(await checkedLanguages(world.at, [game])).toEqual({ [game.id]: ['es'] });
+    expect(await checkedLanguages(world.at, [game, anew])).toEqual({ [game.id]: [] });
+    expect((await uncheckedLines(world.at)).find((one) => one.gameId === game.id)!.unchecked).toBe(1);
   });
 });
 
 describe('the store', () => {
   it('has exactly what was ticked last', async () => {
-    expect(await materialsAtHand()).toEqual([]);
-    await setMaterialsAtHand(['die', 'chip']);
-    await setMaterialsAtHand(['die', 'cube']);
-    expect(await materialsAtHand()).toEqual(['cube', 'die']);
-    await setMaterialsAtHand([]);
-    expect(await materialsAtHand()).toEqual([]);
+    expect(await materialsAtHand(world.at)).toEqual([]);
+    await setMaterialsAtHand(world.at, ['die', 'chip']);
+    await setMaterialsAtHand(world.at, ['die', 'cube']);
+    expect(await materialsAtHand(world.at)).toEqual(['cube', 'die']);
+    await setMaterialsAtHand(world.at, []);
+    expect(await materialsAtHand(world.at)).toEqual([]);
   });
 });
 

@@ -7,8 +7,8 @@ import {
   closeDatabase,
   databaseState,
   databaseTrouble,
-  databaseUrl,
-  db,
+  installation,
+  ownerUrl,
   migrate,
   refusedBy,
   sqlState,
@@ -22,7 +22,8 @@ import { changeKit, findKit, saveKit, VariantGone, archiveVariant } from '~/data
 import { changeDue, findLoan, takeBack, undoLoan, undoReturn } from '~/data/queries/lending';
 import { addAnswer, listAnswers } from '~/data/queries/listening';
 import { waiting } from '~/data/queries/waiting';
-import { deactivatePerson, createPerson, setSchoolMark, schoolVersions } from '~/data/queries/people';
+import { deactivatePerson, createPerson } from '~/data/queries/people';
+import { setSchoolMark, schoolVersions } from '~/data/queries/schools';
 import { addPasswordLink, endSessions, findPasswordLink, listSessions } from '~/data/queries/sessions';
 import { sound, soundPlan } from '~/data/queries/sound';
 import { lineChecks, saveLineWords } from '~/data/queries/words';
@@ -30,6 +31,8 @@ import { isClosed } from '~/core/own/closed';
 import { gameFor } from '~/core/own/open';
 import { sibling } from '~/server/backup/tools';
 import { signIn, whoIs } from '~/server/people/session';
+import { useDatabase } from '~/scripts/lib/url';
+import { everything } from '../owner';
 import { addVariant, lendOut, smallSchool, type SmallSchool } from '../world';
 
 let world: SmallSchool;
@@ -39,7 +42,7 @@ beforeEach(async () => {
 afterAll(closeDatabase);
 
 const admin = async <T>(work: (client: pg.Client) => Promise<T>): Promise<T> => {
-  const client = new pg.Client({ connectionString: databaseUrl() });
+  const client = new pg.Client({ connectionString: ownerUrl() });
   await client.connect();
   try {
     return await work(client);
@@ -50,15 +53,15 @@ const admin = async <T>(work: (client: pg.Client) => Promise<T>): Promise<T> => 
 
 describe('the connection', () => {
   it('outlives its end: idle ones are replaced, one in use fails its own work only', async () => {
-    await db().execute(sql`select 1`);
+    await installation().execute(sql`select 1`);
     await admin((client) =>
       client.query(
         'select pg_terminate_backend(pid) from pg_stat_activity where datname = current_database() and pid <> pg_backend_pid()',
       ),
     );
     await new Promise((later) => setTimeout(later, 100));
-    expect((await db().execute(sql`select 1 as one`)).rows).toEqual([{ one: 1 }]);
-    const failed = await transaction(async (tx) => {
+    expect((await installation().execute(sql`select 1 as one`)).rows).toEqual([{ one: 1 }]);
+    const failed = await transaction(world.at, async (tx) => {
       await tx.execute(sql`select pg_terminate_backend(pg_backend_pid())`);
       await tx.execute(sql`select 1`);
     }).catch((error: unknown) => error);
@@ -72,19 +75,19 @@ describe('the connection', () => {
       await client.query('begin');
       await client.query('select 1 from family where id = $1 for update', [id]);
       const from = Date.now();
-      const failed = await forgetFamily(id).catch((error: unknown) => error);
+      const failed = await forgetFamily(world.at, id).catch((error: unknown) => error);
       expect(Date.now() - from).toBeLessThan(9000);
       expect(databaseTrouble(failed)).toBe('busy');
       await client.query('rollback');
     });
-    expect(await forgetFamily(id)).toBe(true);
+    expect(await forgetFamily(world.at, id)).toBe(true);
   }, 20_000);
 
   it('does a transaction again that collided with another, and only then', async () => {
     const [one, two] = world.families;
     let runs = 0;
     const cross = (first: string, second: string) =>
-      transaction(async (tx) => {
+      transaction(world.at, async (tx) => {
         runs++;
         await tx.execute(sql`update family set reach = reach || 'x' where id = ${first}`);
         await new Promise((later) => setTimeout(later, 150));
@@ -92,10 +95,12 @@ describe('the connection', () => {
       });
     await Promise.all([cross(one!.id, two!.id), cross(two!.id, one!.id)]);
     expect(runs).toBeGreaterThan(2);
-    const { rows } = await db().execute<{ reach: string }>(sql`select reach from family where reach <> ''`);
+    const { rows } = await everything().execute<{ reach: string }>(
+      sql`select reach from family where reach <> ''`,
+    );
     expect(rows.map((row) => [...row.reach].sort().join(''))).toEqual(['xy', 'xy']);
     let tried = 0;
-    const refused = await transaction(async (tx) => {
+    const refused = await transaction(world.at, async (tx) => {
       tried++;
       await tx.execute(sql`insert into family (name, language) values ('Family Dunlin', 'en')`);
     }).catch((error: unknown) => error);
@@ -105,7 +110,7 @@ describe('the connection', () => {
 
   it('keeps words that are none of a column’s away from it', async () => {
     for (const [constraint, statement] of [
-      ['person_has_a_role', sql`update person set role = 'king'`],
+      ['member_has_a_role', sql`update membership set role = 'king'`],
       ['kit_is_for_a_grade_band', sql`update kit set age_band = 'g9'`],
       ['kit_is_on_a_paper', sql`update kit set paper = 'a3'`],
       ['kit_has_an_assurance', sql`update kit set assurance = 'maybe'`],
@@ -113,7 +118,7 @@ describe('the connection', () => {
       ['school_prints_on_a_paper', sql`update school set paper = 'legal'`],
       ['change_is_of_a_kind', sql`update change set kind = 'eaten'`],
     ] as const) {
-      const refused = await db()
+      const refused = await everything()
         .execute(statement)
         .catch((error: unknown) => error);
       expect([constraint, sqlState(refused), refusedBy(refused)]).toEqual([constraint, '23514', constraint]);
@@ -121,7 +126,7 @@ describe('the connection', () => {
   });
 
   it('tells a database without tables from one that is away', async () => {
-    const empty = await db()
+    const empty = await everything()
       .execute(sql`select 1 from no_such_table`)
       .catch((error: unknown) => error);
     expect(databaseTrouble(empty)).toBe('empty');
@@ -137,18 +142,18 @@ describe('the connection', () => {
   it('is brought to the newest schema by two at once', async () => {
     await admin((client) => client.query('drop database if exists fern_twice'));
     await admin((client) => client.query('create database fern_twice'));
-    const before = process.env.DATABASE_URL;
-    process.env.DATABASE_URL = sibling(before!, 'fern_twice');
+    const before = ownerUrl();
+    useDatabase(sibling(before, 'fern_twice'));
     try {
       await Promise.all([migrate(), migrate(), migrate()]);
       await migrate();
-      const client = new pg.Client({ connectionString: process.env.DATABASE_URL });
+      const client = new pg.Client({ connectionString: ownerUrl() });
       await client.connect();
       const { rows } = await client.query('select count(*)::int as n from drizzle.__drizzle_migrations');
       expect((rows[0] as { n: number }).n).toBeGreaterThan(4);
       await client.end();
     } finally {
-      process.env.DATABASE_URL = before;
+      useDatabase(before);
     }
     await admin((client) => client.query('drop database fern_twice'));
   }, 30_000);
@@ -158,13 +163,14 @@ describe('a change', () => {
   const by = () => world.people.helper.id;
   it('is written down with who, what and when, and can be read at the thing', async () => {
     const made = (await createFamily(
+      world.at,
       { name: 'Family Skua', language: 'en', reach: '', underThree: false, allergens: '' },
       by(),
     ))!;
-    await updateFamily(made.id, { ...familyFields(made), reach: '555' }, 1, by());
-    await updateFamily(made.id, { ...familyFields(made), reach: '555' }, 2, by());
+    await updateFamily(world.at, made.id, { ...familyFields(made), reach: '555' }, 1, by());
+    await updateFamily(world.at, made.id, { ...familyFields(made), reach: '555' }, 2, by());
     expect(
-      (await logOf('family', made.id)).map(({ kind, by: who, before, after }) => [
+      (await logOf(world.at, 'family', made.id)).map(({ kind, by: who, before, after }) => [
         kind,
         who,
         before?.reach,
@@ -174,28 +180,30 @@ describe('a change', () => {
       ['changed', 'Helper', '', '555'],
       ['added', 'Helper', undefined, ''],
     ]);
-    await forgetFamily(made.id, by());
-    const [last, ...older] = await logOf('family', made.id);
+    await forgetFamily(world.at, made.id, by());
+    const [last, ...older] = await logOf(world.at, 'family', made.id);
     expect([last!.kind, last!.by]).toEqual(['forgotten', 'Helper']);
     for (const row of older) expect([row.before, row.after]).toEqual([null, null]);
   });
 
   it('that is not made leaves nothing in the log', async () => {
     const id = world.families[0]!.id;
-    const failed = await transaction(async (tx) => {
+    const failed = await transaction(world.at, async (tx) => {
       await tx.execute(sql`update family set reach = 'x' where id = ${id}`);
       throw new Error('no');
     }).catch((error: Error) => error.message);
     expect(failed).toBe('no');
-    expect(await updateFamily(id, { ...familyFields(world.families[1]!), reach: 'y' }, 1)).toBeUndefined();
-    expect((await logOf('family', id)).map(({ kind }) => kind)).toEqual(['added']);
+    expect(
+      await updateFamily(world.at, id, { ...familyFields(world.families[1]!), reach: 'y' }, 1),
+    ).toBeUndefined();
+    expect((await logOf(world.at, 'family', id)).map(({ kind }) => kind)).toEqual(['added']);
   });
 
   it('on a version that nobody knows is a question, not an overwriting', async () => {
     const family = world.families[0]!;
     const mine = { ...familyFields(family), reach: 'mine' };
     for (const version of [7, 999_999_999])
-      expect(await updateFamily(family.id, mine, version)).toMatchObject({
+      expect(await updateFamily(world.at, family.id, mine, version)).toMatchObject({
         ok: false,
         stale: { version: 1, clashes: [{ field: 'reach', mine: 'mine', theirs: '' }] },
       });
@@ -203,7 +211,7 @@ describe('a change', () => {
 
   it('of a kit keeps the games that both put in, and no game that was put away', async () => {
     const [a, b] = [await addVariant(world, 'tide-pairs', 'A'), await addVariant(world, 'row-call', 'B')];
-    const kit = (await findKit(world.kitId))!;
+    const kit = (await findKit(world.at, world.kitId))!;
     const fields = {
       name: kit.name,
       ageBand: kit.ageBand,
@@ -212,35 +220,44 @@ describe('a change', () => {
       assurance: kit.assurance,
     };
     const inside = kit.variants.map(({ id }) => id);
-    await changeKit(kit.id, { ...fields, variantIds: [...inside, a.id] }, 1, by());
+    await changeKit(world.at, kit.id, { ...fields, variantIds: [...inside, a.id] }, 1, by());
     expect(
-      await changeKit(kit.id, { ...fields, players: 3, variantIds: [...inside, b.id] }, 1, by()),
+      await changeKit(world.at, kit.id, { ...fields, players: 3, variantIds: [...inside, b.id] }, 1, by()),
     ).toMatchObject({ ok: true });
-    expect((await findKit(kit.id))!.variants.map(({ id }) => id)).toEqual([...inside, a.id, b.id]);
+    expect((await findKit(world.at, kit.id))!.variants.map(({ id }) => id)).toEqual([...inside, a.id, b.id]);
     const gone = await addVariant(world, 'hat-numbers', 'C');
-    await archiveVariant(gone.id);
-    await expect(saveKit({ ...fields, name: 'New', variantIds: [gone.id] })).rejects.toThrow(VariantGone);
+    await archiveVariant(world.at, gone.id);
+    await expect(saveKit(world.at, { ...fields, name: 'New', variantIds: [gone.id] })).rejects.toThrow(
+      VariantGone,
+    );
   });
 
   it('of the school’s picture is refused on an older one', async () => {
-    expect(await setSchoolMark('data:one', 1)).toBe(true);
-    expect(await setSchoolMark('data:two', 1)).toBe(false);
-    expect((await schoolVersions()).mark).toBe(2);
+    expect(await setSchoolMark(world.at, 'data:one', 1)).toBe(true);
+    expect(await setSchoolMark(world.at, 'data:two', 1)).toBe(false);
+    expect((await schoolVersions(world.at)).mark).toBe(2);
   });
 
   it('of a due date is refused when it is no longer the one that was shown', async () => {
     const loan = await lendOut(world, { lentOn: '2026-11-01', dueOn: '2026-11-22' });
-    expect(await changeDue(loan, '2026-12-01', by(), '2026-11-22')).toBe(true);
-    expect(await changeDue(loan, '2026-12-08', by(), '2026-11-22')).toBe(false);
-    expect((await findLoan(loan))!.dueOn).toBe('2026-12-01');
+    expect(await changeDue(world.at, loan, '2026-12-01', by(), '2026-11-22')).toBe(true);
+    expect(await changeDue(world.at, loan, '2026-12-08', by(), '2026-11-22')).toBe(false);
+    expect((await findLoan(world.at, loan))!.dueOn).toBe('2026-12-01');
   });
 
   it('of words keeps what others found of other lines, and asks about the same', async () => {
     const game = gameOf('two-tone-spill');
     const nothing = { right: false, note: '' };
     const line = (messageId: string, right: boolean, had = nothing) => ({ messageId, right, note: '', had });
-    await saveLineWords(game, 'es', [line('name', true), line('goal', true)], world.people.reader.id);
+    await saveLineWords(
+      world.at,
+      game,
+      'es',
+      [line('name', true), line('goal', true)],
+      world.people.reader.id,
+    );
     const late = await saveLineWords(
+      world.at,
       game,
       'es',
       [line('name', false), { ...line('goal', false), note: 'shorter' }],
@@ -250,7 +267,7 @@ describe('a change', () => {
       saved: 0,
       clashes: [{ messageId: 'goal', by: 'Reader', theirs: { right: true } }],
     });
-    const checks = await lineChecks(game);
+    const checks = await lineChecks(world.at, game);
     expect([checks[lineKey('name', 'es')]!.right, checks[lineKey('goal', 'es')]!.right]).toEqual([
       true,
       true,
@@ -260,10 +277,11 @@ describe('a change', () => {
 
 describe('undoing', () => {
   const me = () => world.people.helper.id;
-  const home = (loanId: string) => takeBack({ loanId, returnedOn: '2026-11-20', counts: [], personId: null });
+  const home = (loanId: string) =>
+    takeBack(world.at, { loanId, returnedOn: '2026-11-20', counts: [], personId: null });
   it('is refused with what rests on it', async () => {
     const loan = await lendOut(world, { lentOn: '2026-11-01', dueOn: '2026-11-22' });
-    await addAnswer({
+    await addAnswer(world.at, {
       sendKey: 'x',
       loanId: loan,
       language: 'es',
@@ -271,32 +289,32 @@ describe('undoing', () => {
       missing: '',
       anythingElse: '',
     });
-    expect(await undoLoan(loan, me())).toMatchObject({
+    expect(await undoLoan(world.at, loan, me())).toMatchObject({
       ok: false,
       why: expect.stringContaining('answered') as string,
     });
     await home(loan);
     const next = await lendOut(world, { family: 1, lentOn: '2026-11-21', dueOn: '2026-12-22' });
-    expect(await undoReturn(loan, me())).toMatchObject({
+    expect(await undoReturn(world.at, loan, me())).toMatchObject({
       why: expect.stringContaining('gone out again meanwhile, to Family Dunlin') as string,
     });
     await home(next);
-    expect(await undoReturn(loan, me())).toMatchObject({
+    expect(await undoReturn(world.at, loan, me())).toMatchObject({
       why: expect.stringContaining('was lent to Family Dunlin since') as string,
     });
-    expect(await undoReturn(next, me())).toEqual({ ok: true });
-    expect(await undoReturn(crypto.randomUUID(), me())).toMatchObject({ ok: false });
+    expect(await undoReturn(world.at, next, me())).toEqual({ ok: true });
+    expect(await undoReturn(world.at, crypto.randomUUID(), me())).toMatchObject({ ok: false });
   });
 
   it('brings nothing to a family that was forgotten, and no answer is taken for it', async () => {
     const loan = await lendOut(world, { lentOn: '2026-11-01', dueOn: '2026-11-22' });
     await home(loan);
-    await forgetFamily(world.families[0]!.id);
-    expect(await undoReturn(loan, me())).toMatchObject({
+    await forgetFamily(world.at, world.families[0]!.id);
+    expect(await undoReturn(world.at, loan, me())).toMatchObject({
       why: expect.stringContaining('forgotten') as string,
     });
     expect(
-      await addAnswer({
+      await addAnswer(world.at, {
         sendKey: 'y',
         loanId: loan,
         language: 'es',
@@ -311,12 +329,12 @@ describe('undoing', () => {
 describe('signing in', () => {
   const asked = (cookie = '') =>
     new Request('http://school.invalid/', { headers: { Cookie: cookie, 'User-Agent': 'Firefox/1 Windows' } });
-  const cookieOf = async (id: string) => (await signIn(asked(), id)).getSetCookie()[0]!.split(';')[0]!;
+  const cookieOf = async (id: string) => (await signIn(asked(), id))!.getSetCookie()[0]!.split(';')[0]!;
   it('lasts thirty days at most, however often it is used', async () => {
     const cookie = await cookieOf(world.people.helper.id);
-    await db().execute(sql`update session set created_at = now() - interval '29 days'`);
+    await everything().execute(sql`update session set created_at = now() - interval '29 days'`);
     expect(await whoIs(asked(cookie))).toMatchObject({ name: 'Helper' });
-    await db().execute(sql`update session set created_at = now() - interval '30 days 1 minute'`);
+    await everything().execute(sql`update session set created_at = now() - interval '30 days 1 minute'`);
     expect(await whoIs(asked(cookie))).toBeUndefined();
   });
 
@@ -333,6 +351,7 @@ describe('signing in', () => {
   it('frees a name when an access ends, and links of the one who left are worth nothing', async () => {
     const { helper, coordinator } = world.people;
     const link = {
+      schoolId: world.school.id,
       keyHash: 'k',
       personId: helper.id,
       expiresAt: new Date(Date.now() + 9e6),
@@ -340,14 +359,21 @@ describe('signing in', () => {
     };
     expect(await addPasswordLink(link)).toBe(true);
     expect(await findPasswordLink('k')).toMatchObject({ name: 'Helper' });
-    expect(await deactivatePerson(helper.id, coordinator.id)).toBe(true);
+    expect(await deactivatePerson(world.at, helper.id, coordinator.id)).toBe('ended');
     expect(await findPasswordLink('k')).toBeUndefined();
     expect(await addPasswordLink({ ...link, keyHash: 'l' })).toBe(false);
-    expect(await createPerson({ name: 'ＨＥＬＰＥＲ', passwordHash: 'x', role: 'helper' })).toMatchObject({
+    expect(
+      await createPerson(world.at, { name: 'ＨＥＬＰＥＲ', passwordHash: 'x', role: 'helper' }),
+    ).toMatchObject({
       role: 'helper',
     });
-    await expect(createPerson({ name: 'helper', passwordHash: 'x', role: 'helper' })).rejects.toThrow();
-    expect((await logOf('person', helper.id))[0]).toMatchObject({ kind: 'removed', by: 'Coordinator' });
+    await expect(
+      createPerson(world.at, { name: 'helper', passwordHash: 'x', role: 'helper' }),
+    ).rejects.toThrow();
+    expect((await logOf(world.at, 'person', helper.id))[0]).toMatchObject({
+      kind: 'removed',
+      by: 'Coordinator',
+    });
   });
 });
 
@@ -377,10 +403,10 @@ describe('a saved setting', () => {
 describe('years of a school', () => {
   it('are listened to by their newest answers, and read for what is short without all that was complete', async () => {
     const loan = await lendOut(world, { lentOn: '2026-11-01', dueOn: '2026-11-22' });
-    await db().execute(sql`
+    await world.at.execute(sql`
       insert into answer (send_key, loan_id, language, level, sent_at)
       select 'old ' || n, ${loan}, 'es', 'justRight', now() - make_interval(mins => n) from generate_series(1, 1200) n`);
-    const answers = await listAnswers();
+    const answers = await listAnswers(world.at);
     expect([answers.length, answers.at(-1)!.answer.sendKey, answers[0]!.answer.sendKey]).toEqual([
       1000,
       'old 1',
@@ -388,14 +414,16 @@ describe('years of a school', () => {
     ]);
     const [copy, other] = world.copies;
     const count = (copyId: string, counted: number) =>
-      db().execute(
+      world.at.execute(
         sql`insert into part_count (copy_id, cause, material, expected, counted) values (${copyId}, 'return', 'two-colour-counter', 6, ${counted})`,
       );
     for (const counted of [4, 6, 5]) await count(copy!.id, counted);
     for (const counted of [2, 6]) await count(other!.id, counted);
-    expect((await listShortages()).map(({ tag, counted }) => [tag, counted])).toEqual([[copy!.tag, 5]]);
-    expect(await listShortages(other!.id)).toEqual([]);
-    expect(await waiting('2026-11-26')).toMatchObject({ lookBack: 1, lend: 2, listen: 1200 });
+    expect((await listShortages(world.at)).map(({ tag, counted }) => [tag, counted])).toEqual([
+      [copy!.tag, 5],
+    ]);
+    expect(await listShortages(world.at, other!.id)).toEqual([]);
+    expect(await waiting(world.at, '2026-11-26')).toMatchObject({ lookBack: 1, lend: 2, listen: 1200 });
   });
 });
 

@@ -7,7 +7,7 @@ import { LABEL_STOCKS } from '~/core/pack/stock';
 import { LANGUAGES } from '~/core/words/languages';
 import { closeDatabase } from '~/data/db';
 import { buildCopies, findKit, listCopies, saveKit } from '~/data/queries/kits';
-import { findSchool, type School } from '~/data/queries/people';
+import { type School } from '~/data/queries/schools';
 import { secureRandom } from '~/server/random';
 import { randomTag } from '~/core/kits/tag';
 import { newLinkKey } from '~/server/links';
@@ -22,7 +22,7 @@ beforeAll(async () => {
   world = await smallSchool();
   const mat = await addVariant(world, 'harvest-mat', 'Mat');
   const pegs = await addVariant(world, 'peg-slide', 'Pegs');
-  const kitId = (await saveKit({
+  const kitId = (await saveKit(world.at, {
     name: 'Mats and pegs',
     ageBand: 'K',
     players: 3,
@@ -30,15 +30,15 @@ beforeAll(async () => {
     assurance: 'usual',
     variantIds: [mat.id, pegs.id],
   }))!;
-  await buildCopies({
-    kit: (await findKit(kitId))!,
+  await buildCopies(world.at, {
+    kit: (await findKit(world.at, kitId))!,
     count: 2,
     builtOn: '2026-11-01',
     builtBy: world.people.helper.id,
     newTag: () => randomTag(secureRandom),
     newLinkKey,
   });
-  school = (await findSchool())!;
+  school = world.school;
 });
 afterAll(closeDatabase);
 
@@ -88,7 +88,7 @@ describe('a print order from any address', () => {
     await fc.assert(
       fc.asyncProperty(addresses, items, async (fields, wanted) => {
         const search = searchOf(fields, wanted);
-        const order = await readOrder(search, school);
+        const order = await readOrder(world.at, search, school);
         // Copies whose pack was not printed yet, all of one build.
         expect(order.copies).toHaveLength(2);
         expect(Object.keys(PAPERS)).toContain(order.paper);
@@ -99,7 +99,7 @@ describe('a print order from any address', () => {
         for (const sentence of Object.values(order.errors)) expect(sentence).toMatch(/^[A-Z].*\.$/);
         if (Object.keys(order.errors).length) return;
         const preview = await previewOf(
-          await taskOf(request, order, school),
+          await taskOf(world.at, request, order, school),
           loansIn(search),
           USUAL_PRINTING,
         );
@@ -125,8 +125,8 @@ describe('a print order from any address', () => {
   it('counts the paper of all copies as the file has it', async () => {
     for (const sides of ['one', 'two'])
       for (const finish of Object.keys(FINISHES)) {
-        const order = await readOrder(searchOf({ sides, finish }, []), school);
-        const task = await taskOf(request, order, school);
+        const order = await readOrder(world.at, searchOf({ sides, finish }, []), school);
+        const task = await taskOf(world.at, request, order, school);
         const { all } = await previewOf(task, 10, USUAL_PRINTING);
         const pages = sheetsOf(task);
         expect(all.pages).toBe(pages.filter(({ shapes }) => shapes.length > 0).length);
@@ -139,7 +139,12 @@ describe('a print order from any address', () => {
   });
 
   it('prints each piece that a kit can lose, and nothing beside it', async () => {
-    const base = await taskOf(request, await readOrder(new URLSearchParams(), school), school);
+    const base = await taskOf(
+      world.at,
+      request,
+      await readOrder(world.at, new URLSearchParams(), school),
+      school,
+    );
     const pieces = await lostPieces(base);
     expect(new Set(pieces.map(({ material }) => material))).toEqual(
       new Set(['mat', 'peg-card', 'record-sheet']),
@@ -147,8 +152,12 @@ describe('a print order from any address', () => {
     expect(new Set(pieces.map(({ label }) => label)).size).toBe(pieces.length);
     for (const { material, name, variant } of pieces) {
       const lost = [material, name, ...(variant === undefined ? [] : [variant])].join('|');
-      const order = await readOrder(searchOf({ scope: 'lost', lost }, []), school);
-      const { pages, problem } = await previewOf(await taskOf(request, order, school), 1, USUAL_PRINTING);
+      const order = await readOrder(world.at, searchOf({ scope: 'lost', lost }, []), school);
+      const { pages, problem } = await previewOf(
+        await taskOf(world.at, request, order, school),
+        1,
+        USUAL_PRINTING,
+      );
       expect([lost, problem]).toEqual([lost, undefined]);
       const printed = pages.flatMap((page) => page.pieces ?? []);
       expect([lost, printed.length > 0]).toEqual([lost, true]);
@@ -157,7 +166,7 @@ describe('a print order from any address', () => {
   });
 
   it('is only of copies that are asked for, and that there are', async () => {
-    const all = await listCopies();
+    const all = await listCopies(world.at);
     const [one, two] = [all[3]!, all[0]!];
     const search = new URLSearchParams([
       ['copy', one.id],
@@ -165,9 +174,9 @@ describe('a print order from any address', () => {
       ['copy', crypto.randomUUID()],
       ['copy', 'nobody'],
     ]);
-    const { copies } = await readOrder(search, school);
+    const { copies } = await readOrder(world.at, search, school);
     expect(new Set(copies.map(({ id }) => id))).toEqual(new Set([one.id, two.id]));
-    const run = await readOrder(new URLSearchParams({ run: one.buildRunId }), school);
+    const run = await readOrder(world.at, new URLSearchParams({ run: one.buildRunId }), school);
     expect(run.copies.every((copy) => copy.buildRunId === one.buildRunId)).toBe(true);
   });
 });

@@ -1,6 +1,6 @@
 import { afterAll, beforeEach, describe, expect, it } from 'vitest';
 import { gameOf, SHELF } from '~/core/games/shelf';
-import { closeDatabase, db } from '~/data/db';
+import { closeDatabase } from '~/data/db';
 import { checkOwnGame } from '~/core/own/check';
 import { listOwnGames } from '~/data/queries/games';
 import { loadDemoWhenEmpty } from '~/data/demo/load';
@@ -20,7 +20,8 @@ import {
 import { randomTag } from '~/core/kits/tag';
 import { secureRandom } from '~/server/random';
 import { lend, listOut } from '~/data/queries/lending';
-import { findPersonByName, setUpSchool } from '~/data/queries/people';
+import { findPersonByName } from '~/data/queries/people';
+import { setUpSchool } from '~/data/queries/schools';
 import { createSession, deleteSession, findSession } from '~/data/queries/sessions';
 import { answeredSince, reachSince } from '~/data/queries/reach';
 import { waiting } from '~/data/queries/waiting';
@@ -30,6 +31,7 @@ import { copy, person, wordingCheck } from '~/data/schema';
 import { mayAnswerNow, mayVisit, networkOf, trySignIn, wrongLink } from '~/server/limits';
 import { hashPassword, passwordFits } from '~/server/people/password';
 import { today } from '~/server/today';
+import { everything } from '../owner';
 import { emptyDatabase, PASSWORD, smallSchool } from '../world';
 
 beforeEach(emptyDatabase);
@@ -38,16 +40,18 @@ afterAll(closeDatabase);
 describe('setting up', () => {
   it('makes one school, whoever asks at the same moment', async () => {
     const input = {
-      schoolName: 'Tern Rock',
+      name: 'Tern Rock',
       paper: 'a4' as const,
       languages: ['en' as const],
-      passwordHash: 'x',
+      timeZone: 'America/Halifax',
     };
     const made = await Promise.all(
-      ['One', 'Two', 'Three'].map((personName) => setUpSchool({ ...input, personName })),
+      ['One', 'Two', 'Three'].map((name) =>
+        setUpSchool({ school: input, person: { name, passwordHash: 'x' } }),
+      ),
     );
     expect(made.filter(Boolean)).toHaveLength(1);
-    expect(await db().$count(person)).toBe(1);
+    expect(await everything().$count(person)).toBe(1);
   });
 });
 
@@ -145,7 +149,7 @@ describe('limits', () => {
 
 describe('kits and copies', () => {
   it('keep a name once, and list what is in them', async () => {
-    const { people, kitId } = await smallSchool();
+    const { at, people, kitId } = await smallSchool();
     const game = gameOf('two-tone-spill');
     const input = {
       gameId: game.id,
@@ -154,18 +158,18 @@ describe('kits and copies', () => {
       ageBand: 'K' as const,
       createdBy: people.coordinator.id,
     };
-    expect(await createVariant(input)).toBeUndefined();
-    const ten = (await createVariant({ ...input, name: 'Ten' }))!;
+    expect(await createVariant(at, input)).toBeUndefined();
+    const ten = (await createVariant(at, { ...input, name: 'Ten' }))!;
     const kit = {
       ageBand: 'K' as const,
       players: 2,
       paper: 'a4' as const,
       assurance: 'usual' as const,
-      variantIds: [ten.id, (await listVariants()).find((one) => one.name === 'Six')!.id],
+      variantIds: [ten.id, (await listVariants(at)).find((one) => one.name === 'Six')!.id],
     };
-    expect(await saveKit({ ...kit, name: 'FIRST splits' })).toBeUndefined();
-    expect(await changeKit(kitId, { ...kit, name: 'Both' }, 1)).toMatchObject({ ok: true, version: 2 });
-    expect((await listKits())[0]).toMatchObject({
+    expect(await saveKit(at, { ...kit, name: 'FIRST splits' })).toBeUndefined();
+    expect(await changeKit(at, kitId, { ...kit, name: 'Both' }, 1)).toMatchObject({ ok: true, version: 2 });
+    expect((await listKits(at))[0]).toMatchObject({
       name: 'Both',
       variantNames: ['Ten', 'Six'],
       copies: 3,
@@ -174,10 +178,10 @@ describe('kits and copies', () => {
   });
 
   it('have tags and links of their own, even when the dice repeat', async () => {
-    const { kitId } = await smallSchool();
+    const { at, kitId } = await smallSchool();
     const tags = ['K7M4R', 'K7M4R', '3CYRF', 'K7M4R', 'TCMFC'];
-    const made = await buildCopies({
-      kit: (await findKit(kitId))!,
+    const made = await buildCopies(at, {
+      kit: (await findKit(at, kitId))!,
       count: 3,
       builtOn: '2026-11-24',
       builtBy: null,
@@ -186,8 +190,8 @@ describe('kits and copies', () => {
     });
     expect(made.tags).toEqual(['K7M4R', '3CYRF', 'TCMFC']);
     await expect(
-      buildCopies({
-        kit: (await findKit(kitId))!,
+      buildCopies(at, {
+        kit: (await findKit(at, kitId))!,
         count: 1,
         builtOn: '2026-11-24',
         builtBy: null,
@@ -195,41 +199,41 @@ describe('kits and copies', () => {
         newLinkKey: () => crypto.randomUUID(),
       }),
     ).rejects.toThrow(/No free tag/);
-    expect(await db().$count(copy)).toBe(6);
+    expect(await everything().$count(copy)).toBe(6);
   });
 
   it('can be unbuilt until one is printed or lent', async () => {
-    const { kitId, copies, families } = await smallSchool();
+    const { at, kitId, copies, families } = await smallSchool();
     const build = async () =>
-      buildCopies({
-        kit: (await findKit(kitId))!,
+      buildCopies(at, {
+        kit: (await findKit(at, kitId))!,
         count: 2,
         builtOn: '2026-11-24',
         builtBy: null,
         newTag: () => randomTag(secureRandom),
         newLinkKey: () => crypto.randomUUID(),
       });
-    expect(await undoBuild(copies[0]!.buildRunId, kitId)).toBe(false);
+    expect(await undoBuild(at, copies[0]!.buildRunId, kitId)).toBe(false);
     const idle = await build();
-    expect(await undoBuild(idle.runId, kitId)).toBe(true);
-    expect(await undoBuild(idle.runId, kitId)).toBe(false);
+    expect(await undoBuild(at, idle.runId, kitId)).toBe(true);
+    expect(await undoBuild(at, idle.runId, kitId)).toBe(false);
     const lentOut = await build();
-    const [one] = (await listCopies({ kitId })).filter((copy) => copy.buildRunId === lentOut.runId);
-    await lend({
+    const [one] = (await listCopies(at, { kitId })).filter((copy) => copy.buildRunId === lentOut.runId);
+    await lend(at, {
       copyId: one!.id,
       familyId: families[0]!.id,
       lentOn: '2026-11-24',
       dueOn: '2026-12-15',
       personId: null,
     });
-    expect(await undoBuild(lentOut.runId, kitId)).toBe(false);
-    expect(await db().$count(copy)).toBe(5);
+    expect(await undoBuild(at, lentOut.runId, kitId)).toBe(false);
+    expect(await everything().$count(copy)).toBe(5);
   });
 
   it('hold on to their variants; one in no kit can be put away and its name used again', async () => {
-    const { people } = await smallSchool();
-    const [six] = await listVariants();
-    expect(await archiveVariant(six!.id)).toEqual(['First splits']);
+    const { at, people } = await smallSchool();
+    const [six] = await listVariants(at);
+    expect(await archiveVariant(at, six!.id)).toEqual(['First splits']);
     const input = {
       gameId: six!.gameId,
       name: 'Spare',
@@ -237,16 +241,17 @@ describe('kits and copies', () => {
       ageBand: 'K' as const,
       createdBy: people.coordinator.id,
     };
-    const spare = (await createVariant(input))!;
-    expect(await archiveVariant(spare.id)).toEqual([]);
-    expect((await listVariants()).map((variant) => variant.name)).toEqual(['Six']);
-    expect(await createVariant(input)).toBeDefined();
+    const spare = (await createVariant(at, input))!;
+    expect(await archiveVariant(at, spare.id)).toEqual([]);
+    expect((await listVariants(at)).map((variant) => variant.name)).toEqual(['Six']);
+    expect(await createVariant(at, input)).toBeDefined();
   });
 
   it('stay as they were built when the kit changes', async () => {
-    const { kitId, copies } = await smallSchool();
-    const kit = (await findKit(kitId))!;
+    const { at, kitId, copies } = await smallSchool();
+    const kit = (await findKit(at, kitId))!;
     await changeKit(
+      at,
       kitId,
       {
         name: kit.name,
@@ -258,7 +263,7 @@ describe('kits and copies', () => {
       },
       1,
     );
-    const [again] = await listCopies({ ids: [copies[0]!.id] });
+    const [again] = await listCopies(at, { ids: [copies[0]!.id] });
     expect(again!.plan.players).toBe(2);
     expect(again!.parts).toEqual(copies[0]!.parts);
   });
@@ -266,8 +271,8 @@ describe('kits and copies', () => {
 
 describe('answers', () => {
   it('are one when the same form is sent twice, and wait until they are read', async () => {
-    const { copies, families } = await smallSchool();
-    const made = await lend({
+    const { at, copies, families } = await smallSchool();
+    const made = await lend(at, {
       copyId: copies[0]!.id,
       familyId: families[0]!.id,
       lentOn: '2026-11-01',
@@ -283,12 +288,16 @@ describe('answers', () => {
       anythingElse: '',
       minutes: 9,
     };
-    await Promise.all([addAnswer(said), addAnswer(said), addAnswer({ ...said, childDid: 'otra vez' })]);
-    const [one, ...rest] = await listAnswers();
+    await Promise.all([
+      addAnswer(at, said),
+      addAnswer(at, said),
+      addAnswer(at, { ...said, childDid: 'otra vez' }),
+    ]);
+    const [one, ...rest] = await listAnswers(at);
     expect(rest).toEqual([]);
-    expect((await waiting('2026-11-24')).listen).toBe(1);
-    await markRead([one!.answer.id], true);
-    expect(await waiting('2026-11-24')).toMatchObject({
+    expect((await waiting(at, '2026-11-24')).listen).toBe(1);
+    await markRead(at, [one!.answer.id], true);
+    expect(await waiting(at, '2026-11-24')).toMatchObject({
       listen: 0,
       takeBack: 1,
       lend: 2,
@@ -297,17 +306,17 @@ describe('answers', () => {
       print: 0,
       lookBack: 0,
     });
-    expect(await reachSince('2026-11-01')).toEqual([
+    expect(await reachSince(at, '2026-11-01')).toEqual([
       { language: 'en', reached: 0, notYet: 2 },
       { language: 'es', reached: 1, notYet: 0 },
     ]);
-    expect(await answeredSince('2026-11-01')).toEqual({ ended: 0, answered: 0 });
+    expect(await answeredSince(at, '2026-11-01')).toEqual({ ended: 0, answered: 0 });
   });
 });
 
 describe('wording', () => {
   it('is checked line by line, and anew when a line changes', async () => {
-    const { people } = await smallSchool();
+    const { at, people } = await smallSchool();
     const game = gameOf('two-tone-spill');
     const ids = Object.keys(game.words.en);
     const rows = (messageIds: string[], right: boolean) =>
@@ -318,7 +327,7 @@ describe('wording', () => {
         note: '',
         personId: people.reader.id,
       }));
-    const before = await uncheckedLines();
+    const before = await uncheckedLines(at);
     expect(before).toHaveLength(SHELF.length);
     expect(before.find((one) => one.gameId === game.id)).toEqual({
       gameId: game.id,
@@ -327,27 +336,27 @@ describe('wording', () => {
       lines: ids.length,
       unchecked: ids.length,
     });
-    await addLineChecks(game, rows(ids, true));
+    await addLineChecks(at, game, rows(ids, true));
     const other = gameOf('tile-sums');
-    expect(await checkedLanguages([game, other])).toEqual({ [game.id]: ['es'], [other.id]: [] });
-    expect((await lineChecks(game))[lineKey('name', 'es')]).toMatchObject({ right: true, by: 'Reader' });
-    await addLineChecks(game, rows(['name'], false));
-    expect(await checkedLanguages([game])).toEqual({ [game.id]: [] });
-    await db().update(wordingCheck).set({ message: 'as it was worded before' });
-    expect((await uncheckedLines()).find((one) => one.gameId === game.id)!.unchecked).toBe(ids.length);
+    expect(await checkedLanguages(at, [game, other])).toEqual({ [game.id]: ['es'], [other.id]: [] });
+    expect((await lineChecks(at, game))[lineKey('name', 'es')]).toMatchObject({ right: true, by: 'Reader' });
+    await addLineChecks(at, game, rows(['name'], false));
+    expect(await checkedLanguages(at, [game])).toEqual({ [game.id]: [] });
+    await everything().update(wordingCheck).set({ message: 'as it was worded before' });
+    expect((await uncheckedLines(at)).find((one) => one.gameId === game.id)!.unchecked).toBe(ids.length);
   });
 });
 
 describe('the demo', () => {
   it('fills an empty database once, with something due today and something overdue', async () => {
-    expect(await loadDemoWhenEmpty(hashPassword)).toBe(true);
-    expect(await loadDemoWhenEmpty(hashPassword)).toBe(false);
-    const out = await listOut();
-    expect(out.filter((loan) => loan.dueOn === today())).toHaveLength(1);
-    expect(out.filter((loan) => loan.dueOn < today()).length).toBeGreaterThan(0);
-    const [ferry] = await listOwnGames();
+    const { at } = (await loadDemoWhenEmpty(hashPassword))!;
+    expect(await loadDemoWhenEmpty(hashPassword)).toBeUndefined();
+    const out = await listOut(at);
+    expect(out.filter((loan) => loan.dueOn === today(at))).toHaveLength(1);
+    expect(out.filter((loan) => loan.dueOn < today(at)).length).toBeGreaterThan(0);
+    const [ferry] = await listOwnGames(at);
     expect(checkOwnGame(ferry!.definition)).toEqual({ ok: true, value: ferry!.definition });
-    const counts = await waiting(today());
+    const counts = await waiting(at, today(at));
     for (const [station, count] of Object.entries(counts))
       expect([station, count > 0]).toEqual([station, true]);
     expect(await passwordFits(PASSWORD, (await findPersonByName('Maren'))!.passwordHash)).toBe(false);

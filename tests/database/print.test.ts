@@ -2,14 +2,14 @@ import { afterAll, beforeEach, describe, expect, it } from 'vitest';
 import { gameOf } from '~/core/games/shelf';
 import { showTag } from '~/core/kits/tag';
 import { sql } from 'drizzle-orm';
-import { closeDatabase, db } from '~/data/db';
+import { closeDatabase } from '~/data/db';
 import { listCopies, markPrinted, saveKit } from '~/data/queries/kits';
 import { USUAL_PRINTING } from '~/core/pack/cost';
-import { findSchool, type School } from '~/data/queries/people';
+import { findSchool, type School } from '~/data/queries/schools';
 import { addLineChecks } from '~/data/queries/words';
 import { saveKitForm } from '~/server/kits/save';
 import { addPrintJob, findPrintJob, leavePrintJobs, printedPdf, tellPrintJob } from '~/data/queries/print';
-import { schoolMark, schoolPrinting, setSchoolMark, setSchoolPrinting } from '~/data/queries/people';
+import { schoolMark, schoolPrinting, setSchoolMark, setSchoolPrinting } from '~/data/queries/schools';
 import { addAnswer, listAnswers } from '~/data/queries/listening';
 import { lastLoanOf, lend } from '~/data/queries/lending';
 import { startJob, takeOver } from '~/server/print/jobs';
@@ -25,19 +25,20 @@ import {
   uncheckedIn,
 } from '~/server/print/order';
 import { sheetsOf } from '~/server/print/task';
+import { everything } from '../owner';
 import { smallSchool, type SmallSchool } from '../world';
 
 let world: SmallSchool;
 let school: School;
 beforeEach(async () => {
   world = await smallSchool();
-  school = (await findSchool())!;
+  school = world.school;
 });
 afterAll(closeDatabase);
 
 const request = new Request('http://school.invalid/print');
-const order = (search: string) => readOrder(new URLSearchParams(search), school);
-const task = async (search: string) => taskOf(request, await order(search), school);
+const order = (search: string) => readOrder(world.at, new URLSearchParams(search), school);
+const task = async (search: string) => taskOf(world.at, request, await order(search), school);
 const textOf = async (search: string): Promise<string> => JSON.stringify(sheetsOf(await task(search)));
 
 describe('a print order', () => {
@@ -64,6 +65,7 @@ describe('a print order', () => {
     const [one] = world.copies;
     const before = await textOf(`copy=${one!.id}`);
     await saveKit(
+      world.at,
       { name: 'First splits', ageBand: 'K', players: 4, paper: 'a4', assurance: 'worst', variantIds: [] },
       world.kitId,
     );
@@ -72,11 +74,12 @@ describe('a print order', () => {
 
   it('marks wording nobody has checked, and stops when all of it is', async () => {
     const asked = `copy=${world.copies[0]!.id}&item=instructions`;
-    expect(await uncheckedIn(await order(asked))).toEqual(['Two-Tone Spill']);
-    expect(await uncheckedIn(await order(`${asked}&home=en`))).toEqual([]);
+    expect(await uncheckedIn(world.at, await order(asked))).toEqual(['Two-Tone Spill']);
+    expect(await uncheckedIn(world.at, await order(`${asked}&home=en`))).toEqual([]);
     expect(await textOf(asked)).toContain('no revisado');
     const ids = Object.keys(gameOf('two-tone-spill').words.en);
     await addLineChecks(
+      world.at,
       gameOf('two-tone-spill'),
       ids.map((messageId) => ({
         messageId,
@@ -86,15 +89,15 @@ describe('a print order', () => {
         personId: world.people.reader.id,
       })),
     );
-    expect(await uncheckedIn(await order(asked))).toEqual([]);
+    expect(await uncheckedIn(world.at, await order(asked))).toEqual([]);
     expect(await textOf(asked)).not.toContain('no revisado');
   });
 
   it('counts a pack as printed only when told so', async () => {
     const ids = world.copies.map((copy) => copy.id);
     sheetsOf(await task(`copy=${ids[0]!}`));
-    await markPrinted([ids[0]!]);
-    expect((await listCopies({ ids })).every((copy) => copy.printedAt !== null)).toBe(true);
+    await markPrinted(world.at, [ids[0]!]);
+    expect((await listCopies(world.at, { ids })).every((copy) => copy.printedAt !== null)).toBe(true);
   });
 });
 
@@ -162,18 +165,18 @@ describe('what is chosen about a pack', () => {
   });
 
   it('is reckoned with the prices and times of the school', async () => {
-    expect(await schoolPrinting()).toEqual(USUAL_PRINTING);
-    const usual = await previewOf(await task(one()), 10, await schoolPrinting());
-    await setSchoolPrinting({ ...USUAL_PRINTING, greyCents: 1000, bagSeconds: 1800 }, 1);
-    const own = await previewOf(await task(one()), 10, await schoolPrinting());
+    expect(await schoolPrinting(world.at)).toEqual(USUAL_PRINTING);
+    const usual = await previewOf(await task(one()), 10, await schoolPrinting(world.at));
+    await setSchoolPrinting(world.at, { ...USUAL_PRINTING, greyCents: 1000, bagSeconds: 1800 }, 1);
+    const own = await previewOf(await task(one()), 10, await schoolPrinting(world.at));
     // Ten cents a page in place of two, thirty minutes a bag in place of three.
     expect(own.all.costCents - usual.all.costCents).toBe(8 * own.all.pages);
     expect(own.all.minutes).toBe(usual.all.minutes + 27);
     expect(own.pages).toEqual(usual.pages);
     // Only what differs is kept: a new price to be reckoned with needs nothing stored.
-    expect(await schoolPrinting()).toEqual({ ...USUAL_PRINTING, greyCents: 1000, bagSeconds: 1800 });
-    await setSchoolPrinting(USUAL_PRINTING, 2);
-    expect(await schoolPrinting()).toEqual(USUAL_PRINTING);
+    expect(await schoolPrinting(world.at)).toEqual({ ...USUAL_PRINTING, greyCents: 1000, bagSeconds: 1800 });
+    await setSchoolPrinting(world.at, USUAL_PRINTING, 2);
+    expect(await schoolPrinting(world.at)).toEqual(USUAL_PRINTING);
   });
 
   it('can be one lost piece, of those the kit has', async () => {
@@ -194,7 +197,7 @@ describe('what is chosen about a pack', () => {
 describe('a print job', () => {
   const waitFor = async (id: string) => {
     for (let i = 0; i < 300; i++) {
-      const job = (await findPrintJob(id))!;
+      const job = (await findPrintJob(world.at, id))!;
       if (job.state !== 'drawing') return job;
       await new Promise((later) => setTimeout(later, 100));
     }
@@ -203,34 +206,34 @@ describe('a print job', () => {
 
   it('is drawn in a thread, told page by page, and kept as a file', async () => {
     const wanted = await task(`run=${world.copies[0]!.buildRunId}`);
-    const id = await startJob(wanted, 'x=1', world.people.coordinator.id);
+    const id = await startJob(world.at, wanted, 'x=1', world.people.coordinator.id);
     const job = await waitFor(id);
     const pages = sheetsOf(wanted).length;
     expect(job).toMatchObject({ state: 'done', pages, pagesDone: pages, query: 'x=1', problem: null });
-    const { pdf, title } = (await printedPdf(id))!;
+    const { pdf, title } = (await printedPdf(world.at, id))!;
     expect([pdf.subarray(0, 5).toString(), title]).toEqual(['%PDF-', wanted.about.title]);
   }, 40_000);
 
   it('that cannot be printed ends with the sentence, and with no half-made file', async () => {
     const wanted = await task(`copy=${world.copies[0]!.id}&paper=letter&stock=letter-2x3&used=9&item=labels`);
-    const id = await startJob(wanted, '', world.people.helper.id);
+    const id = await startJob(world.at, wanted, '', world.people.helper.id);
     const job = await waitFor(id);
     expect(job.state).toBe('failed');
     expect(job.problem).toMatch(/a sheet has 6 labels/);
-    expect(await printedPdf(id)).toBeUndefined();
+    expect(await printedPdf(world.at, id)).toBeUndefined();
   }, 40_000);
 
   it('can be stopped, and stays stopped', async () => {
-    const id = await addPrintJob({
+    const id = await addPrintJob(world.at, {
       query: '',
       title: 'x',
       createdBy: world.people.helper.id,
       task: { x: 1 },
     });
-    expect(await tellPrintJob(id, { pagesDone: 3, pages: 9 })).toBe(true);
-    expect(await tellPrintJob(id, { state: 'stopped' })).toBe(true);
-    expect(await tellPrintJob(id, { state: 'done' })).toBe(false);
-    expect(await findPrintJob(id)).toMatchObject({ state: 'stopped', pagesDone: 3 });
+    expect(await tellPrintJob(world.at, id, { pagesDone: 3, pages: 9 })).toBe(true);
+    expect(await tellPrintJob(world.at, id, { state: 'stopped' })).toBe(true);
+    expect(await tellPrintJob(world.at, id, { state: 'done' })).toBe(false);
+    expect(await findPrintJob(world.at, id)).toMatchObject({ state: 'stopped', pagesDone: 3 });
     // A thread whose job was stopped is ended.
     const wanted = await task(`run=${world.copies[0]!.buildRunId}`);
     expect(await drawn(wanted, () => false)).toBeUndefined();
@@ -239,27 +242,32 @@ describe('a print job', () => {
 
   it('is taken over from a server that was stopped, and given up after the third', async () => {
     const wanted = await task(`run=${world.copies[0]!.buildRunId}`);
-    const id = await addPrintJob({
+    const id = await addPrintJob(world.at, {
       query: 'x=2',
       title: 'x',
       createdBy: world.people.helper.id,
       task: wanted,
     });
     // Its server was heard of a moment ago: nobody meddles.
-    await takeOver(id);
-    expect(await findPrintJob(id)).toMatchObject({ state: 'drawing', pagesDone: 0 });
-    await leavePrintJobs([id]);
-    await Promise.all([takeOver(id), takeOver(id), takeOver(id)]);
+    await takeOver(world.at, id);
+    expect(await findPrintJob(world.at, id)).toMatchObject({ state: 'drawing', pagesDone: 0 });
+    await leavePrintJobs(world.at, [id]);
+    await Promise.all([takeOver(world.at, id), takeOver(world.at, id), takeOver(world.at, id)]);
     expect(await waitFor(id)).toMatchObject({ state: 'done', pages: sheetsOf(wanted).length });
-    const { rows } = await db().execute(sql`select tries, task from print_job where id = ${id}`);
+    const { rows } = await everything().execute(sql`select tries, task from print_job where id = ${id}`);
     expect(rows).toEqual([{ tries: 2, task: null }]);
 
-    const lost = await addPrintJob({ query: '', title: 'x', createdBy: world.people.helper.id, task: {} });
-    await db().execute(
+    const lost = await addPrintJob(world.at, {
+      query: '',
+      title: 'x',
+      createdBy: world.people.helper.id,
+      task: {},
+    });
+    await everything().execute(
       sql`update print_job set tries = 3, alive_at = now() - interval '1 minute' where id = ${lost}`,
     );
-    await takeOver(lost);
-    expect(await findPrintJob(lost)).toMatchObject({
+    await takeOver(world.at, lost);
+    expect(await findPrintJob(world.at, lost)).toMatchObject({
       state: 'failed',
       problem: expect.stringContaining('draw them again') as string,
     });
@@ -267,17 +275,24 @@ describe('a print job', () => {
 
   it('is one when the same order is sent again while it is drawn', async () => {
     const wanted = await task(`run=${world.copies[0]!.buildRunId}`);
-    const id = await startJob(wanted, 'x=3', world.people.coordinator.id);
-    expect(await startJob(wanted, 'x=3', world.people.coordinator.id)).toBe(id);
-    expect(await startJob(wanted, 'x=3', world.people.helper.id)).not.toBe(id);
+    const id = await startJob(world.at, wanted, 'x=3', world.people.coordinator.id);
+    expect(await startJob(world.at, wanted, 'x=3', world.people.coordinator.id)).toBe(id);
+    expect(await startJob(world.at, wanted, 'x=3', world.people.helper.id)).not.toBe(id);
     await waitFor(id);
   }, 40_000);
 
   it('is thrown away after a day', async () => {
-    const id = await addPrintJob({ query: '', title: 'x', createdBy: world.people.helper.id, task: {} });
-    await db().execute(sql`update print_job set created_at = now() - interval '2 days' where id = ${id}`);
-    await addPrintJob({ query: '', title: 'y', createdBy: world.people.helper.id, task: {} });
-    expect(await findPrintJob(id)).toBeUndefined();
+    const id = await addPrintJob(world.at, {
+      query: '',
+      title: 'x',
+      createdBy: world.people.helper.id,
+      task: {},
+    });
+    await everything().execute(
+      sql`update print_job set created_at = now() - interval '2 days' where id = ${id}`,
+    );
+    await addPrintJob(world.at, { query: '', title: 'y', createdBy: world.people.helper.id, task: {} });
+    expect(await findPrintJob(world.at, id)).toBeUndefined();
   });
 });
 
@@ -308,11 +323,11 @@ describe('the school’s picture', () => {
       sheetsOf(await task(labels)).flatMap((sheet) => sheet.shapes.filter((shape) => shape.kind === 'image'));
     expect(await images()).toEqual([]);
     const read = await readMark(png);
-    await setSchoolMark(read.ok ? read.data : null);
+    await setSchoolMark(world.at, read.ok ? read.data : null);
     expect(await images()).toHaveLength(1);
-    expect(await findSchool()).not.toHaveProperty('mark');
-    await setSchoolMark(null);
-    expect([await schoolMark(), await images()]).toEqual([null, []]);
+    expect(await findSchool(world.at)).not.toHaveProperty('mark');
+    await setSchoolMark(world.at, null);
+    expect([await schoolMark(world.at), await images()]).toEqual([null, []]);
   });
 });
 
@@ -320,16 +335,16 @@ describe('a paper slip', () => {
   it('belongs to the last loan of its bag, and counts once', async () => {
     const [copy] = world.copies;
     const [family, other] = world.families;
-    expect(await lastLoanOf(copy!.id)).toBeUndefined();
-    const loan = await lend({
+    expect(await lastLoanOf(world.at, copy!.id)).toBeUndefined();
+    const loan = await lend(world.at, {
       copyId: copy!.id,
       familyId: family!.id,
       lentOn: '2026-03-02',
       dueOn: '2026-03-16',
       personId: world.people.helper.id,
     });
-    expect(await lastLoanOf(copy!.id)).toMatchObject({ familyName: family!.name, language: 'es' });
-    expect(loan.ok && (await lastLoanOf(copy!.id))!.id).toBe(loan.ok && loan.loanId);
+    expect(await lastLoanOf(world.at, copy!.id)).toMatchObject({ familyName: family!.name, language: 'es' });
+    expect(loan.ok && (await lastLoanOf(world.at, copy!.id))!.id).toBe(loan.ok && loan.loanId);
     const answer = {
       loanId: loan.ok ? loan.loanId : '',
       sendKey: 'slip x',
@@ -339,11 +354,11 @@ describe('a paper slip', () => {
       missing: '',
       anythingElse: '',
     };
-    expect([await addAnswer(answer), await addAnswer({ ...answer, level: 'tooHard' })]).toEqual([
-      true,
-      false,
-    ]);
-    expect((await listAnswers()).map((row) => [row.familyName, row.answer.level])).toEqual([
+    expect([
+      await addAnswer(world.at, answer),
+      await addAnswer(world.at, { ...answer, level: 'tooHard' }),
+    ]).toEqual([true, false]);
+    expect((await listAnswers(world.at)).map((row) => [row.familyName, row.answer.level])).toEqual([
       [family!.name, 'justRight'],
     ]);
     expect(other!.name).not.toBe(family!.name);
@@ -368,7 +383,11 @@ describe('the form of a kit', () => {
 
   it('says all that is wrong with it at once', async () => {
     expect(
-      await saveKitForm(form({ name: ' ', players: '9', paper: 'napkin' }), world.people.coordinator.id),
+      await saveKitForm(
+        world.at,
+        form({ name: ' ', players: '9', paper: 'napkin' }),
+        world.people.coordinator.id,
+      ),
     ).toEqual({
       ok: false,
       status: 400,
@@ -382,15 +401,17 @@ describe('the form of a kit', () => {
   });
 
   it('refuses a variant that is gone and a name that is taken', async () => {
-    expect(await saveKitForm(form({}, [crypto.randomUUID()]), world.people.coordinator.id)).toMatchObject({
+    expect(
+      await saveKitForm(world.at, form({}, [crypto.randomUUID()]), world.people.coordinator.id),
+    ).toMatchObject({
       errors: { variantIds: expect.stringContaining('not there any more') as string },
     });
-    const [variant] = await (await import('~/data/queries/kits')).listVariants();
+    const [variant] = await (await import('~/data/queries/kits')).listVariants(world.at);
     expect(
-      await saveKitForm(form({ name: 'first SPLITS' }, [variant!.id]), world.people.coordinator.id),
+      await saveKitForm(world.at, form({ name: 'first SPLITS' }, [variant!.id]), world.people.coordinator.id),
     ).toMatchObject({ status: 409 });
     expect(
-      await saveKitForm(form({}, [variant!.id, variant!.id]), world.people.coordinator.id),
+      await saveKitForm(world.at, form({}, [variant!.id, variant!.id]), world.people.coordinator.id),
     ).toMatchObject({ ok: true });
   });
 });

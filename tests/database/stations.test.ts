@@ -44,14 +44,14 @@ afterAll(closeDatabase);
 const lent = (copy = 0, family = 0, lentOn = TODAY, dueOn = daysAfter(lentOn, 21)): Promise<string> =>
   lendOut(world, { copy, family, lentOn, dueOn });
 const home = (loanId: string, counted = 6, returnedOn = TODAY) =>
-  takeBack({
+  takeBack(world.at, {
     loanId,
     returnedOn,
     personId: world.people.helper.id,
     counts: [{ material: 'two-colour-counter', expected: 6, counted }],
   });
 const answered = (loanId: string) =>
-  addAnswer({
+  addAnswer(world.at, {
     sendKey: crypto.randomUUID(),
     loanId,
     language: 'en',
@@ -61,14 +61,14 @@ const answered = (loanId: string) =>
   });
 /** What waits now, without the words desk, which waits for every line of the shelf. */
 async function waits(today = TODAY): Promise<Omit<Waiting, 'word'>> {
-  const { word: _, ...rest } = await waiting(today);
+  const { word: _, ...rest } = await waiting(world.at, today);
   return rest;
 }
 const NOTHING = { choose: 0, fill: 0, print: 0, lend: 0, takeBack: 0, listen: 0, lookBack: 0 };
 
 const build = async (kitId: string, count: number) =>
-  buildCopies({
-    kit: (await findKit(kitId))!,
+  buildCopies(world.at, {
+    kit: (await findKit(world.at, kitId))!,
     count,
     builtOn: TODAY,
     builtBy: world.people.helper.id,
@@ -81,7 +81,7 @@ describe('what waits at a station', () => {
     expect(await waits()).toEqual({ ...NOTHING, lend: 3 });
     const made = await addVariant(world, 'harvest-mat', 'Mat');
     expect(await waits()).toEqual({ ...NOTHING, lend: 3, choose: 1 });
-    const kitId = (await saveKit({
+    const kitId = (await saveKit(world.at, {
       name: 'Mats',
       ageBand: 'K',
       players: 2,
@@ -92,14 +92,14 @@ describe('what waits at a station', () => {
     expect(await waits()).toEqual({ ...NOTHING, lend: 3, fill: 1 });
     await build(kitId, 2);
     expect(await waits()).toEqual({ ...NOTHING, lend: 3, print: 2 });
-    const [one] = await listCopies({ kitId });
-    await markPrinted([one!.id]);
+    const [one] = await listCopies(world.at, { kitId });
+    await markPrinted(world.at, [one!.id]);
     expect(await waits()).toEqual({ ...NOTHING, lend: 4, print: 1 });
   });
 
   it('is no variant that was put away', async () => {
     const made = await addVariant(world, 'harvest-mat', 'Mat');
-    expect(await archiveVariant(made.id)).toEqual([]);
+    expect(await archiveVariant(world.at, made.id)).toEqual([]);
     expect(await waits()).toEqual({ ...NOTHING, lend: 3 });
   });
 
@@ -108,43 +108,43 @@ describe('what waits at a station', () => {
     expect(await waits('2026-11-30')).toEqual({ ...NOTHING, lend: 2 });
     expect(await waits('2026-12-01')).toEqual({ ...NOTHING, lend: 2, takeBack: 1 });
     expect(await waits('2027-01-15')).toEqual({ ...NOTHING, lend: 2, takeBack: 1 });
-    await undoLoan(loanId, world.people.helper.id);
+    await undoLoan(world.at, loanId, world.people.helper.id);
     expect(await waits('2026-12-01')).toEqual({ ...NOTHING, lend: 3 });
   });
 
   it('is a copy that lacks parts, which is not ready to be lent', async () => {
     await home(await lent(), 5);
     expect(await waits()).toEqual({ ...NOTHING, lend: 2, lookBack: 1 });
-    await mend(world.copies[0]!.id, world.people.helper.id);
+    await mend(world.at, world.copies[0]!.id, world.people.helper.id);
     expect(await waits()).toEqual({ ...NOTHING, lend: 3 });
   });
 
   it('is an answer until it is read, and again when that is taken back', async () => {
     await answered(await lent());
-    const [{ answer }] = (await listAnswers()) as [Awaited<ReturnType<typeof listAnswers>>[0]];
+    const [{ answer }] = (await listAnswers(world.at)) as [Awaited<ReturnType<typeof listAnswers>>[0]];
     expect((await waits()).listen).toBe(1);
-    await markRead([answer.id], true);
-    const read = (await listAnswers())[0]!.answer.readAt;
+    await markRead(world.at, [answer.id], true);
+    const read = (await listAnswers(world.at))[0]!.answer.readAt;
     // Read twice: the first time counts.
-    await markRead([answer.id], true);
-    expect((await listAnswers())[0]!.answer.readAt).toEqual(read);
+    await markRead(world.at, [answer.id], true);
+    expect((await listAnswers(world.at))[0]!.answer.readAt).toEqual(read);
     expect((await waits()).listen).toBe(0);
-    await markRead([answer.id], false);
+    await markRead(world.at, [answer.id], false);
     expect((await waits()).listen).toBe(1);
-    await markRead([], true);
+    await markRead(world.at, [], true);
     expect((await waits()).listen).toBe(1);
   });
 
   it('is every line of wording that nobody has found right', async () => {
-    const lines = (await uncheckedLines()).reduce((sum, one) => sum + one.unchecked, 0);
-    expect((await waiting(TODAY)).word).toBe(lines);
+    const lines = (await uncheckedLines(world.at)).reduce((sum, one) => sum + one.unchecked, 0);
+    expect((await waiting(world.at, TODAY)).word).toBe(lines);
     expect(lines).toBeGreaterThan(SHELF.length);
     const game = gameOf('tile-sums');
     const by = { messageId: 'name', language: 'es' as const, note: '', personId: world.people.reader.id };
-    await addLineChecks(game, [{ ...by, right: true }]);
-    expect((await waiting(TODAY)).word).toBe(lines - 1);
-    await addLineChecks(game, [{ ...by, right: false, note: 'another word' }]);
-    expect((await waiting(TODAY)).word).toBe(lines);
+    await addLineChecks(world.at, game, [{ ...by, right: true }]);
+    expect((await waiting(world.at, TODAY)).word).toBe(lines - 1);
+    await addLineChecks(world.at, game, [{ ...by, right: false, note: 'another word' }]);
+    expect((await waiting(world.at, TODAY)).word).toBe(lines);
   });
 });
 
@@ -152,25 +152,25 @@ describe('who is reached', () => {
   it('had a copy since the day, by home language, whatever became of the loan but an undoing', async () => {
     await home(await lent(0, 0, '2026-09-10'), 6, '2026-10-01');
     await lent(1, 1, '2026-11-01');
-    await undoLoan(await lent(2, 2, '2026-11-02'), world.people.helper.id);
-    expect(await reachSince('2026-09-01')).toEqual([
+    await undoLoan(world.at, await lent(2, 2, '2026-11-02'), world.people.helper.id);
+    expect(await reachSince(world.at, '2026-09-01')).toEqual([
       { language: 'en', reached: 1, notYet: 1 },
       { language: 'es', reached: 1, notYet: 0 },
     ]);
-    expect(await reachSince('2026-09-11')).toEqual([
+    expect(await reachSince(world.at, '2026-09-11')).toEqual([
       { language: 'en', reached: 1, notYet: 1 },
       { language: 'es', reached: 0, notYet: 1 },
     ]);
   });
 
   it('leaves out families that were forgotten', async () => {
-    expect(await forgetFamily(world.families[2]!.id)).toBe(true);
-    expect((await reachSince('2026-09-01')).find(({ language }) => language === 'en')).toEqual({
+    expect(await forgetFamily(world.at, world.families[2]!.id)).toBe(true);
+    expect((await reachSince(world.at, '2026-09-01')).find(({ language }) => language === 'en')).toEqual({
       language: 'en',
       reached: 0,
       notYet: 1,
     });
-    expect((await listFamilies()).map(({ name }) => name)).not.toContain('Family Auk');
+    expect((await listFamilies(world.at)).map(({ name }) => name)).not.toContain('Family Auk');
   });
 
   it('has answered when the loan is home and at least one answer came', async () => {
@@ -178,11 +178,11 @@ describe('who is reached', () => {
     const other = await lent(1, 1, '2026-11-01');
     await answered(one);
     await answered(one);
-    expect(await answeredSince('2026-11-01')).toEqual({ ended: 0, answered: 0 });
+    expect(await answeredSince(world.at, '2026-11-01')).toEqual({ ended: 0, answered: 0 });
     await home(one);
     await home(other);
-    expect(await answeredSince('2026-11-01')).toEqual({ ended: 2, answered: 1 });
-    expect(await answeredSince('2026-11-02')).toEqual({ ended: 0, answered: 0 });
+    expect(await answeredSince(world.at, '2026-11-01')).toEqual({ ended: 2, answered: 1 });
+    expect(await answeredSince(world.at, '2026-11-02')).toEqual({ ended: 0, answered: 0 });
   });
 });
 
@@ -190,9 +190,9 @@ describe('the life of a copy', () => {
   it('is told from its building on, day by day', async () => {
     const id = world.copies[0]!.id;
     await home(await lent(0, 0, '2026-09-05'), 5, '2026-09-20');
-    await mend(id, world.people.helper.id);
+    await mend(world.at, id, world.people.helper.id);
     await home(await lent(0, 1, '2026-10-01'), 6, '2026-10-01');
-    const strand = await strandOf(id);
+    const strand = await strandOf(world.at, id);
     expect(strand.filter(({ kind }) => kind !== 'mended')).toEqual([
       { on: '2026-09-01', kind: 'built', note: 'Built' },
       { on: '2026-09-05', kind: 'lent', note: 'Lent to Familia Vela' },
@@ -201,20 +201,20 @@ describe('the life of a copy', () => {
       { on: '2026-10-01', kind: 'home', note: 'Home from Family Dunlin' },
     ]);
     expect(strand.filter(({ kind }) => kind === 'mended')).toHaveLength(1);
-    expect(await strandOf(crypto.randomUUID())).toEqual([]);
+    expect(await strandOf(world.at, crypto.randomUUID())).toEqual([]);
   });
 
   it('does not tell of what was undone', async () => {
     const id = world.copies[0]!.id;
-    await undoLoan(await lent(), world.people.helper.id);
+    await undoLoan(world.at, await lent(), world.people.helper.id);
     const loanId = await lent();
     await home(loanId, 4);
-    await undoReturn(loanId, world.people.helper.id);
-    expect((await strandOf(id)).map(({ kind }) => kind)).toEqual(['built', 'lent']);
+    await undoReturn(world.at, loanId, world.people.helper.id);
+    expect((await strandOf(world.at, id)).map(({ kind }) => kind)).toEqual(['built', 'lent']);
     await home(loanId, 4);
-    await mend(id, world.people.helper.id);
-    await undoMend(id, world.people.helper.id);
-    expect((await strandOf(id)).map(({ kind }) => kind)).toEqual(['built', 'lent', 'home']);
+    await mend(world.at, id, world.people.helper.id);
+    await undoMend(world.at, id, world.people.helper.id);
+    expect((await strandOf(world.at, id)).map(({ kind }) => kind)).toEqual(['built', 'lent', 'home']);
   });
 });
 
@@ -223,20 +223,30 @@ describe('loans', () => {
     await lent(0, 0, '2026-11-01', '2026-12-10');
     await lent(1, 1, '2026-11-02', '2026-11-25');
     const third = await lent(2, 2, '2026-10-01', '2026-12-01');
-    expect((await listOut()).map(({ dueOn }) => dueOn)).toEqual(['2026-11-25', '2026-12-01', '2026-12-10']);
+    expect((await listOut(world.at)).map(({ dueOn }) => dueOn)).toEqual([
+      '2026-11-25',
+      '2026-12-01',
+      '2026-12-10',
+    ]);
     await home(third, 6, '2026-11-20');
-    expect((await listOut()).map(({ familyName }) => familyName)).toEqual(['Family Dunlin', 'Familia Vela']);
-    expect((await listClosed(5)).map(({ familyName }) => familyName)).toEqual(['Family Auk']);
+    expect((await listOut(world.at)).map(({ familyName }) => familyName)).toEqual([
+      'Family Dunlin',
+      'Familia Vela',
+    ]);
+    expect((await listClosed(world.at, 5)).map(({ familyName }) => familyName)).toEqual(['Family Auk']);
     await home(await lent(2, 1, '2026-11-21'), 6, '2026-11-23');
-    expect((await listClosed(5)).map(({ returnedOn }) => returnedOn)).toEqual(['2026-11-23', '2026-11-20']);
-    expect(await listClosed(1)).toHaveLength(1);
+    expect((await listClosed(world.at, 5)).map(({ returnedOn }) => returnedOn)).toEqual([
+      '2026-11-23',
+      '2026-11-20',
+    ]);
+    expect(await listClosed(world.at, 1)).toHaveLength(1);
   });
 
   it('of a family are all it ever had', async () => {
     await home(await lent(0, 0, '2026-09-01'), 6, '2026-09-15');
     await lent(1, 0, '2026-10-01');
     await lent(2, 1, '2026-10-01');
-    const loans = await listLoansOfFamily(world.families[0]!.id);
+    const loans = await listLoansOfFamily(world.at, world.families[0]!.id);
     expect(loans.map(({ tag }) => tag).sort()).toEqual([world.copies[0]!.tag, world.copies[1]!.tag].sort());
   });
 });
@@ -244,43 +254,45 @@ describe('loans', () => {
 describe('kits', () => {
   it('are listed with their games, their copies and how many are out', async () => {
     await lent();
-    expect(await listKits()).toMatchObject([
+    expect(await listKits(world.at)).toMatchObject([
       { name: 'First splits', variantNames: ['Six'], copies: 3, out: 1 },
     ]);
     await build(world.kitId, 2);
-    expect(await listKits()).toMatchObject([{ copies: 5, out: 1 }]);
+    expect(await listKits(world.at)).toMatchObject([{ copies: 5, out: 1 }]);
   });
 
   it('keep the order in which their games were put in', async () => {
     const mat = await addVariant(world, 'harvest-mat', 'Mat');
     const towers = await addVariant(world, 'skyline-rolls', 'Towers');
-    const [six] = (await findKit(world.kitId))!.variants;
+    const [six] = (await findKit(world.at, world.kitId))!.variants;
     const fields = { name: 'Mixed', ageBand: 'g1', players: 2, paper: 'a4', assurance: 'usual' } as const;
     let version = 1;
     for (const order of [
       [towers.id, six!.id, mat.id],
       [mat.id, towers.id, six!.id],
     ]) {
-      expect(await changeKit(world.kitId, { ...fields, variantIds: order }, version++)).toMatchObject({
+      expect(
+        await changeKit(world.at, world.kitId, { ...fields, variantIds: order }, version++),
+      ).toMatchObject({
         ok: true,
       });
-      expect((await findKit(world.kitId))!.variants.map(({ id }) => id)).toEqual(order);
+      expect((await findKit(world.at, world.kitId))!.variants.map(({ id }) => id)).toEqual(order);
     }
-    expect(await findKit(crypto.randomUUID())).toBeUndefined();
-    expect(await findVariant(crypto.randomUUID())).toBeUndefined();
+    expect(await findKit(world.at, crypto.randomUUID())).toBeUndefined();
+    expect(await findVariant(world.at, crypto.randomUUID())).toBeUndefined();
   });
 
   it('do not let go of a variant that is in them', async () => {
-    const [six] = (await findKit(world.kitId))!.variants;
-    expect(await archiveVariant(six!.id)).toEqual(['First splits']);
-    expect((await listVariants()).map(({ id }) => id)).toContain(six!.id);
+    const [six] = (await findKit(world.at, world.kitId))!.variants;
+    expect(await archiveVariant(world.at, six!.id)).toEqual(['First splits']);
+    expect((await listVariants(world.at)).map(({ id }) => id)).toContain(six!.id);
   });
 
   it('take a name of their own, in any case, and one of a family as often as it is given', async () => {
     const fields = { ageBand: 'g1', players: 2, paper: 'a4', assurance: 'usual', variantIds: [] } as const;
-    expect(await saveKit({ ...fields, name: 'first SPLITS', variantIds: [] })).toBeUndefined();
+    expect(await saveKit(world.at, { ...fields, name: 'first SPLITS', variantIds: [] })).toBeUndefined();
     expect(
-      await createFamily({
+      await createFamily(world.at, {
         name: 'First splits',
         language: 'en',
         reach: '',

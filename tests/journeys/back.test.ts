@@ -11,12 +11,12 @@ const world = smallSchoolForEach();
 
 /** A loan of a copy to a family, due today. */
 const out = (copy: number, family: number): Promise<string> =>
-  lendOut(world, { copy, family, lentOn: today(), dueOn: today() });
+  lendOut(world, { copy, family, lentOn: today(world.at), dueOn: today(world.at) });
 /** The copy is home again with so many of its six counters. */
 const home = (loanId: string, counted: number) =>
-  takeBack({
+  takeBack(world.at, {
     loanId,
-    returnedOn: today(),
+    returnedOn: today(world.at),
     personId: world.people.helper.id,
     counts: world.copies[0]!.parts.map(({ material, quantity }) => ({
       material,
@@ -47,17 +47,17 @@ describe('looking back', () => {
     await page.goBack();
     await page.getByRole('button', { name: `The parts are back in ${tag}` }).click();
     await page.getByText('The copy counts as complete again.').waitFor();
-    expect(await listShortages()).toEqual([]);
+    expect(await listShortages(world.at)).toEqual([]);
     await page.getByRole('button', { name: 'Undo this mending' }).click();
     await page.getByText('The parts count as missing again.').waitFor();
-    expect(await listShortages()).toMatchObject([{ expected: 6, counted: 4 }]);
+    expect(await listShortages(world.at)).toMatchObject([{ expected: 6, counted: 4 }]);
     await page.getByRole('button', { name: `The parts are back in ${tag}` }).click();
     await page.getByText('The copy counts as complete again.').waitFor();
     // It goes out and comes home with five before anybody presses Undo.
     await home(await out(0, 1), 5);
     await page.getByRole('button', { name: 'Undo this mending' }).click();
     await page.getByText('This copy was counted again meanwhile. Nothing was changed.').waitFor();
-    expect(await listShortages()).toMatchObject([{ expected: 6, counted: 5 }]);
+    expect(await listShortages(world.at)).toMatchObject([{ expected: 6, counted: 5 }]);
     expect(complaints).toEqual([]);
   });
 
@@ -82,7 +82,7 @@ describe('listening', () => {
       [1, 1, 'tooEasy', 5],
       [2, 2, 'tooEasy', 7],
     ] as const)
-      await addAnswer({
+      await addAnswer(world.at, {
         sendKey: crypto.randomUUID(),
         loanId: await out(copy, family),
         language: family === 0 ? 'es' : 'en',
@@ -109,7 +109,7 @@ describe('listening', () => {
     await expectAccessible(page);
     await page.getByRole('button', { name: 'I have read the 3 new answers' }).click();
     await expect.poll(() => page.getByText('new', { exact: true }).count()).toBe(0);
-    expect((await listAnswers()).every(({ answer }) => answer.readAt !== null)).toBe(true);
+    expect((await listAnswers(world.at)).every(({ answer }) => answer.readAt !== null)).toBe(true);
     await expect.poll(() => leaf.innerText()).not.toMatch(/3/);
     expect(complaints).toEqual([]);
   });

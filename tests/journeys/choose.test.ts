@@ -6,11 +6,12 @@ import { checkOwnGame } from '~/core/own/check';
 import { closeDatabase } from '~/data/db';
 import { listOwnGames, materialsAtHand } from '~/data/queries/games';
 import { listCopies, listKits, listVariants } from '~/data/queries/kits';
-import { smallSchool } from '../world';
+import { smallSchool, type SmallSchool } from '../world';
 import { closeBrowser, expectAccessible, open, signIn, visitor } from './browser';
 
+let world: SmallSchool;
 beforeEach(async () => {
-  await smallSchool();
+  world = await smallSchool();
 });
 afterAll(async () => {
   await closeBrowser();
@@ -39,7 +40,7 @@ describe('the shelf', () => {
     await page.getByText('chips', { exact: true }).click();
     await page.getByRole('button', { name: 'Note what is at hand' }).click();
     await page.getByText('2 kinds of parts are at hand').waitFor();
-    expect(await materialsAtHand()).toEqual(['chip', 'die']);
+    expect(await materialsAtHand(world.at)).toEqual(['chip', 'die']);
     await expectAccessible(page);
 
     await open(page, '/choose');
@@ -244,7 +245,7 @@ describe("a game of one's own", () => {
       .or(page.getByText('Load 20 cars onto the ferry.'))
       .first()
       .waitFor();
-    const [stored] = await listOwnGames();
+    const [stored] = await listOwnGames(world.at);
     expect(stored!.definition.turn.count).toBe(2);
     await expectAccessible(page);
 
@@ -263,9 +264,9 @@ describe("a game of one's own", () => {
       .or(page.getByText(/tag now/))
       .first()
       .waitFor();
-    const kitId = (await listKits()).find((kit) => kit.name === 'Ferry basket')!.id;
-    const [copy] = await listCopies({ kitId });
-    expect((await listVariants()).find((one) => one.name === 'Ferry to twenty')!.own!.name.es).toBe(
+    const kitId = (await listKits(world.at)).find((kit) => kit.name === 'Ferry basket')!.id;
+    const [copy] = await listCopies(world.at, { kitId });
+    expect((await listVariants(world.at)).find((one) => one.name === 'Ferry to twenty')!.own!.name.es).toBe(
       'La carga del ferri',
     );
     await page.goto(`/print?copy=${copy!.id}`);
@@ -311,7 +312,10 @@ describe("a game of one's own", () => {
     );
     await bringIn(join(folder, 'good.json'));
     await page.getByRole('heading', { name: 'Barge', level: 1 }).waitFor();
-    expect((await listOwnGames()).map((one) => one.definition.name.en)).toEqual(['Barge', 'Ferry Load']);
+    expect((await listOwnGames(world.at)).map((one) => one.definition.name.en)).toEqual([
+      'Barge',
+      'Ferry Load',
+    ]);
 
     // A changed game leaves the saved variant as it was; a game put away leaves the shelf.
     await open(page, `/choose/own/${stored!.id}`);
@@ -319,18 +323,22 @@ describe("a game of one's own", () => {
     await page.keyboard.press('Tab');
     await page.getByRole('button', { name: 'Keep this game' }).click();
     await page.getByText('Load 30 cars onto the ferry.').waitFor();
-    expect((await listVariants()).find((one) => one.name === 'Ferry to twenty')!.own!.end.number).toBe(20);
+    expect(
+      (await listVariants(world.at)).find((one) => one.name === 'Ferry to twenty')!.own!.end.number,
+    ).toBe(20);
     await open(page, `/choose/own/${stored!.id}`);
     await page.getByRole('button', { name: 'Put this game away' }).click();
     await page.getByText('35 games').waitFor();
     // The variant saved before keeps its rules on its bench, and can be saved once more.
-    const before = (await listVariants()).find((one) => one.name === 'Ferry to twenty')!;
+    const before = (await listVariants(world.at)).find((one) => one.name === 'Ferry to twenty')!;
     await open(page, `/choose/${before.gameId}?variant=${before.id}`);
     await page.getByText('Load 20 cars onto the ferry.').waitFor();
     await page.getByLabel('Name of the variant').fill('Ferry once more');
     await page.getByRole('button', { name: 'Save this variant' }).click();
     await page.getByText('It can go into a kit now.').waitFor();
-    expect((await listVariants()).find((one) => one.name === 'Ferry once more')!.own!.end.number).toBe(20);
+    expect(
+      (await listVariants(world.at)).find((one) => one.name === 'Ferry once more')!.own!.end.number,
+    ).toBe(20);
     const schema = await page.request.get('/own-game.schema.json');
     expect(((await schema.json()) as { $schema: string }).$schema).toContain('2020-12');
     expect(complaints).toEqual([]);

@@ -33,7 +33,7 @@ describe('the desk', () => {
     await page.getByText(`Enter: lend ${showTag(tag)} to ${chosen}`).waitFor();
     await keyboard.press('Enter');
     await page.getByText(`is with ${chosen} until`).waitFor();
-    expect(await listOut()).toMatchObject([{ tag, familyName: chosen }]);
+    expect(await listOut(world.at)).toMatchObject([{ tag, familyName: chosen }]);
 
     await keyboard.type(tag);
     await keyboard.press('Enter');
@@ -42,7 +42,7 @@ describe('the desk', () => {
     await keyboard.press('F2');
     await keyboard.press('Enter');
     await page.getByText('complete.').waitFor();
-    expect(await listOut()).toEqual([]);
+    expect(await listOut(world.at)).toEqual([]);
     expect(complaints).toEqual([]);
   });
 
@@ -65,7 +65,7 @@ describe('the desk', () => {
     );
     expect(told.filter((text) => text.includes('is with'))).toHaveLength(1);
     expect(told.filter((text) => text.includes('went out a moment ago'))).toHaveLength(1);
-    expect(await listOut()).toHaveLength(1);
+    expect(await listOut(world.at)).toHaveLength(1);
     for (const { complaints } of desks) expect(complaints).toEqual([]);
   });
 
@@ -80,7 +80,9 @@ describe('the desk', () => {
     await page.keyboard.press('Enter');
     await page.keyboard.press('Enter');
     await page.getByText('is with Family Dunlin until').waitFor();
-    expect(await listOut()).toMatchObject([{ tag: world.copies[2]!.tag, familyName: 'Family Dunlin' }]);
+    expect(await listOut(world.at)).toMatchObject([
+      { tag: world.copies[2]!.tag, familyName: 'Family Dunlin' },
+    ]);
     expect(complaints).toEqual([]);
   });
 
@@ -96,10 +98,10 @@ describe('the desk', () => {
     await page.getByLabel('Due back on').fill(due);
     await page.getByRole('button', { name: 'Lend this copy' }).click();
     await page.getByRole('button', { name: 'Undo this loan' }).waitFor();
-    expect((await listOut())[0]!.dueOn).toBe(due);
+    expect((await listOut(world.at))[0]!.dueOn).toBe(due);
     await page.getByRole('button', { name: 'Undo this loan' }).click();
     await page.getByText('as if it had not been lent').waitFor();
-    expect(await listOut()).toEqual([]);
+    expect(await listOut(world.at)).toEqual([]);
     await scan(page, tag);
     await page.waitForURL(`**/lend?copy=${tag}`);
     await scan(page, 'dunlin');
@@ -113,12 +115,12 @@ describe('the desk', () => {
     await page.getByLabel('Due back on').fill(due);
     await page.getByRole('button', { name: 'Change the due date' }).click();
     await page.getByText('It is due on').waitFor();
-    expect((await listOut())[0]!.dueOn).toBe(due);
+    expect((await listOut(world.at))[0]!.dueOn).toBe(due);
     await page.getByRole('button', { name: 'Take it back, complete' }).click();
     await page.getByRole('button', { name: 'Undo this return' }).click();
     await page.getByText('counts as out again').waitFor();
-    expect(await listOut()).toHaveLength(1);
-    expect(await listClosed(5)).toMatchObject([{ closedAs: 'undone' }]);
+    expect(await listOut(world.at)).toHaveLength(1);
+    expect(await listClosed(world.at, 5)).toMatchObject([{ closedAs: 'undone' }]);
     expect(complaints).toEqual([]);
   });
 
@@ -135,7 +137,9 @@ describe('the desk', () => {
     await page.keyboard.type('zzz');
     await page.getByText('Nothing here is called “zzz”').waitFor();
     await page.keyboard.press('Escape');
-    await page.keyboard.type(`http://school.invalid/p/${(await findCopy({ id: copy.id }))!.linkKey}`);
+    await page.keyboard.type(
+      `http://school.invalid/p/${(await findCopy(world.at, { id: copy.id }))!.linkKey}`,
+    );
     await page.keyboard.press('Enter');
     await page.waitForURL(`**/lend?copy=${copy.tag}`);
     await expectAccessible(page);

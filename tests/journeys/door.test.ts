@@ -4,7 +4,9 @@ import type { RouteConfigEntry } from '@react-router/dev/routes';
 import routes from '~/app/routes';
 import { ROLES, type Role } from '~/core/people/role';
 import { closeDatabase } from '~/data/db';
-import { findSchool } from '~/data/queries/people';
+import { whoseDoor } from '~/data/queries/schools';
+import { school } from '~/data/schema';
+import { everything } from '../owner';
 import { addOwnGame } from '~/data/queries/games';
 import { lend } from '~/data/queries/lending';
 import { emptyDatabase, PASSWORD, smallSchool, type SmallSchool } from '../world';
@@ -109,7 +111,7 @@ const send = (path: string, cookie = '', headers: Record<string, string> = {}) =
 describe('who may go where', () => {
   it('holds for every route, for each role and for nobody', async () => {
     const world: SmallSchool = await smallSchool();
-    const loan = await lend({
+    const loan = await lend(world.at, {
       copyId: world.copies[0]!.id,
       familyId: world.families[0]!.id,
       lentOn: '2026-11-01',
@@ -117,6 +119,7 @@ describe('who may go where', () => {
       personId: null,
     });
     const ownId = (await addOwnGame(
+      world.at,
       { ...newOwnGame(), name: { en: 'Ferry Load', es: 'Carga' }, goal: { en: 'Load.', es: 'Suban.' } },
       world.people.coordinator.id,
     ))!;
@@ -262,13 +265,14 @@ describe('the door', () => {
     await page.getByText('at least 12 characters, please').waitFor();
     await page.getByText('The two passwords are not the same.').waitFor();
     expect(await page.getByLabel('Name of the school').inputValue()).toBe('Skua Point School');
-    expect(await findSchool()).toBeUndefined();
+    expect(await whoseDoor()).toBeUndefined();
     await page.getByLabel('Password', { exact: true }).fill(PASSWORD);
     await page.getByLabel('The password again').fill(PASSWORD);
     await page.getByText('A4').click();
     await page.getByRole('button', { name: 'Set up the school' }).click();
     await page.getByRole('heading', { name: 'Choose a game' }).waitFor();
-    expect(await findSchool()).toMatchObject({
+    const [made] = await everything().select().from(school);
+    expect(made).toMatchObject({
       name: 'Skua Point School',
       paper: 'a4',
       languages: ['en', 'es'],

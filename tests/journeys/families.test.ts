@@ -2,11 +2,12 @@ import { readFileSync } from 'node:fs';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { closeDatabase } from '~/data/db';
 import { listFamilies } from '~/data/queries/families';
-import { smallSchool } from '../world';
+import { smallSchool, type SmallSchool } from '../world';
 import { closeBrowser, expectAccessible, signIn, visitor, open } from './browser';
 
+let world: SmallSchool;
 beforeAll(async () => {
-  await smallSchool();
+  world = await smallSchool();
 });
 afterAll(async () => {
   await closeBrowser();
@@ -48,7 +49,7 @@ describe('families', () => {
     await page.getByText('1 family can be added').waitFor();
     await page.getByText('A family of this name is there already.').waitFor();
     await page.getByText('“Klingon” is not one of the languages').waitFor();
-    expect((await listFamilies()).map((family) => family.name)).not.toContain('Family Tern');
+    expect((await listFamilies(world.at)).map((family) => family.name)).not.toContain('Family Tern');
     await expectAccessible(page);
     await page.getByRole('button', { name: 'Add 1 family' }).click();
     await page.getByText('1 family was added.').waitFor();
@@ -66,7 +67,7 @@ describe('families', () => {
     await page.getByRole('button', { name: 'Forget this family' }).click();
     await page.getByRole('button', { name: 'Forget them for good' }).click();
     await page.getByText('Nothing about this family is kept any more.').waitFor();
-    expect((await listFamilies()).map((family) => family.name).sort()).toEqual([
+    expect((await listFamilies(world.at)).map((family) => family.name).sort()).toEqual([
       'Familia Vela',
       'Family Auk',
       'Family Dunlin',

@@ -19,7 +19,7 @@ describe('a kit', () => {
     await expect.poll(() => tray.innerText()).toMatch(/1\s+(mat|die)/);
     // Interrupted: the tab is closed and opened again.
     await open(page, `/fill/${world.kitId}`);
-    expect((await findKit(world.kitId))!.name).toBe('First splits');
+    expect((await findKit(world.at, world.kitId))!.name).toBe('First splits');
     await page.getByRole('link', { name: 'Change this kit' }).click();
     expect(await name.inputValue()).toBe('Splits and mats');
     expect(await page.getByRole('checkbox', { name: /Mat to six/ }).isChecked()).toBe(true);
@@ -44,9 +44,9 @@ describe('a kit', () => {
     await page.getByRole('button', { name: 'Save the changes' }).click();
     await page.getByRole('heading', { name: 'Splits and mats', level: 1 }).waitFor();
     await page.getByText('Copies built before stay as they were').waitFor();
-    const kit = (await findKit(world.kitId))!;
+    const kit = (await findKit(world.at, world.kitId))!;
     expect(kit.variants.map((one) => one.name).sort()).toEqual(['Mat to six', 'Six']);
-    const [built] = await listCopies({ kitId: world.kitId });
+    const [built] = await listCopies(world.at, { kitId: world.kitId });
     expect(built!.plan.variants.map((one) => one.gameId)).toEqual(['two-tone-spill']);
     expect(complaints).toEqual([]);
   });
@@ -77,15 +77,15 @@ describe('a kit', () => {
     await page.getByRole('button', { name: 'Build and tag these copies' }).click();
     await page.getByText('2 copies have a tag now').waitFor();
     await expectAccessible(page);
-    const copies = await listCopies({ kitId: world.kitId });
+    const copies = await listCopies(world.at, { kitId: world.kitId });
     expect(copies).toHaveLength(5);
     const fresh = copies.filter(({ printedAt }) => printedAt === null);
     expect(new Set(copies.map(({ tag }) => tag)).size).toBe(5);
     // Somebody else says meanwhile that one of them is printed.
-    await markPrinted([fresh[0]!.id]);
+    await markPrinted(world.at, [fresh[0]!.id]);
     await page.getByRole('button', { name: 'Undo this build' }).click();
     await page.getByText('One of these copies was printed or lent meanwhile, so they stay.').waitFor();
-    expect(await listCopies({ kitId: world.kitId })).toHaveLength(5);
+    expect(await listCopies(world.at, { kitId: world.kitId })).toHaveLength(5);
     expect(complaints).toEqual([]);
   });
 

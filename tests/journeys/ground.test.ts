@@ -3,7 +3,7 @@ import { sql } from 'drizzle-orm';
 import { describe, expect, it } from 'vitest';
 import { daysAfter } from '~/core/lending/due';
 import { newOwnGame } from '~/core/own/definition';
-import { db } from '~/data/db';
+
 import { familyFields, findFamily, updateFamily } from '~/data/queries/families';
 import { addOwnGame } from '~/data/queries/games';
 import { findKit, listCopies } from '~/data/queries/kits';
@@ -11,6 +11,7 @@ import { takeBack } from '~/data/queries/lending';
 import { listAnswers } from '~/data/queries/listening';
 import { trySignIn } from '~/server/limits';
 import { today } from '~/server/today';
+import { everything } from '../owner';
 import { lendOut, PASSWORD } from '../world';
 import {
   ADDRESS,
@@ -23,10 +24,16 @@ import {
 } from './browser';
 
 const world = smallSchoolForEach();
-const family = async () => (await findFamily(world.families[0]!.id))!;
+const family = async () => (await findFamily(world.at, world.families[0]!.id))!;
 const change = async (fields: Partial<ReturnType<typeof familyFields>>) => {
   const now = await family();
-  return updateFamily(now.id, { ...familyFields(now), ...fields }, now.version, world.people.helper.id);
+  return updateFamily(
+    world.at,
+    now.id,
+    { ...familyFields(now), ...fields },
+    now.version,
+    world.people.helper.id,
+  );
 };
 
 describe('two people at one family', () => {
@@ -128,11 +135,11 @@ describe('a draft', () => {
     await other.page.getByText('Copies built before stay as they were').waitFor();
     await page.getByRole('button', { name: 'Save the changes' }).click();
     await page.getByText(/changed this kit at/).waitFor();
-    expect((await findKit(world.kitId))!.name).toBe('Theirs');
+    expect((await findKit(world.at, world.kitId))!.name).toBe('Theirs');
     // Mine stands: the second save is a decision.
     await page.getByRole('button', { name: 'Save the changes' }).click();
     await page.getByText('Copies built before stay as they were').waitFor();
-    expect((await findKit(world.kitId))!.name).toBe('Mine');
+    expect((await findKit(world.at, world.kitId))!.name).toBe('Mine');
     expect([...complaints, ...other.complaints]).toEqual([]);
   });
 
@@ -257,9 +264,11 @@ describe('what cannot be opened', () => {
       name: { en, es: en },
       goal: { en: 'Load.', es: 'Suban.' },
     });
-    await addOwnGame(named('Race to {goal} <b>now</b>'), world.people.coordinator.id);
-    const shut = (await addOwnGame(named('Old Ferry'), world.people.coordinator.id))!;
-    await db().execute(sql`update own_game set definition = definition - 'players' where id = ${shut}`);
+    await addOwnGame(world.at, named('Race to {goal} <b>now</b>'), world.people.coordinator.id);
+    const shut = (await addOwnGame(world.at, named('Old Ferry'), world.people.coordinator.id))!;
+    await everything().execute(
+      sql`update own_game set definition = definition - 'players' where id = ${shut}`,
+    );
     const { page, complaints } = await visitor();
     await signIn(page);
     await open(page, '/choose');
@@ -279,13 +288,22 @@ describe('what cannot be opened', () => {
 describe('the phone of a family that had the basket before', () => {
   it('does not answer for the next one, unless it says that it has the basket now', async () => {
     const path = `/p/${world.copies[0]!.linkKey}`;
-    const loan = await lendOut(world, { lentOn: daysAfter(today(), -20), dueOn: today() });
+    const loan = await lendOut(world, { lentOn: daysAfter(today(world.at), -20), dueOn: today(world.at) });
     const phone = await visitor({ width: 360, expected: /403/ });
     await phone.page.goto(`${path}?lang=en`);
     await phone.page.getByRole('link', { name: 'How did it go?' }).click();
     await phone.page.getByLabel('What did the children do or say?').fill('ours');
-    await takeBack({ loanId: loan, returnedOn: daysAfter(today(), -15), counts: [], personId: null });
-    const next = await lendOut(world, { family: 1, lentOn: today(), dueOn: daysAfter(today(), 9) });
+    await takeBack(world.at, {
+      loanId: loan,
+      returnedOn: daysAfter(today(world.at), -15),
+      counts: [],
+      personId: null,
+    });
+    const next = await lendOut(world, {
+      family: 1,
+      lentOn: today(world.at),
+      dueOn: daysAfter(today(world.at), 9),
+    });
     await phone.page.getByRole('button', { name: 'Send the answer' }).click();
     await phone.page.getByText('This basket is at school now').waitFor();
     expect(await phone.page.getByLabel('What did the children do or say?').inputValue()).toBe('ours');
@@ -297,7 +315,7 @@ describe('the phone of a family that had the basket before', () => {
     await phone.page.getByLabel('What did the children do or say?').fill('theirs');
     await phone.page.getByRole('button', { name: 'Send the answer' }).click();
     await phone.page.getByText('Your answer has reached the school.').waitFor();
-    expect((await listAnswers()).map(({ answer }) => [answer.loanId, answer.childDid])).toEqual([
+    expect((await listAnswers(world.at)).map(({ answer }) => [answer.loanId, answer.childDid])).toEqual([
       [next, 'theirs'],
     ]);
   });
@@ -308,7 +326,7 @@ describe('one press too many', () => {
     const { page, complaints } = await visitor();
     await signIn(page);
     await open(page, `/fill/${world.kitId}`);
-    const there = (await listCopies()).length;
+    const there = (await listCopies(world.at)).length;
     const key = await page.locator('input[name="formKey"]').inputValue();
     await page.getByRole('button', { name: 'Build and tag these copies' }).click();
     await page.getByText('4 copies have a tag now').waitFor();
@@ -320,7 +338,7 @@ describe('one press too many', () => {
       body: new URLSearchParams({ intent: 'build', copies: '4', formKey: key }),
     });
     expect(again.status).toBe(302);
-    expect((await listCopies()).length - there).toBe(4);
+    expect((await listCopies(world.at)).length - there).toBe(4);
     expect(complaints).toEqual([]);
   });
 });

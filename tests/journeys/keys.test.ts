@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { USUAL_PRINTING } from '~/core/pack/cost';
 import { listVariants } from '~/data/queries/kits';
 import { listFamilies } from '~/data/queries/families';
-import { schoolPrinting } from '~/data/queries/people';
+import { schoolPrinting } from '~/data/queries/schools';
 import { uncheckedLines } from '~/data/queries/words';
 import { smallSchoolForEach, open, signIn, visitor } from './browser';
 
@@ -57,7 +57,7 @@ describe('by keyboard alone', () => {
     await page.keyboard.type('Pegs for three');
     await page.keyboard.press('Enter');
     await page.getByText('It can go into a kit now.').waitFor();
-    const made = (await listVariants()).find(({ name }) => name === 'Pegs for three')!;
+    const made = (await listVariants(world.at)).find(({ name }) => name === 'Pegs for three')!;
     expect([made.gameId, made.params.players]).toEqual(['peg-slide', 3]);
     expect(complaints).toEqual([]);
   });
@@ -76,7 +76,7 @@ describe('by keyboard alone', () => {
     await page.keyboard.type('50');
     await page.keyboard.press('Enter');
     await page.getByRole('heading', { name: 'Print a pack' }).waitFor();
-    expect(await schoolPrinting()).toEqual({ ...USUAL_PRINTING, pouchCents: 2500, pouchSize: 50 });
+    expect(await schoolPrinting(world.at)).toEqual({ ...USUAL_PRINTING, pouchCents: 2500, pouchSize: 50 });
     expect(complaints).toEqual([]);
   });
 
@@ -96,7 +96,7 @@ describe('by keyboard alone', () => {
     await tabTo(page, /Add this family/);
     await page.keyboard.press('Enter');
     await page.waitForURL('**/lend/families?added=*');
-    expect((await listFamilies()).find(({ name }) => name === 'Family Murre')).toMatchObject({
+    expect((await listFamilies(world.at)).find(({ name }) => name === 'Family Murre')).toMatchObject({
       language: 'es',
       reach: 'at the ferry',
       underThree: true,
@@ -108,7 +108,7 @@ describe('by keyboard alone', () => {
     const { page, complaints } = await visitor();
     await signIn(page, 'Reader');
     await open(page, '/word/tile-sums?language=es');
-    const before = (await uncheckedLines()).find(({ gameId }) => gameId === 'tile-sums')!.unchecked;
+    const before = (await uncheckedLines(world.at)).find(({ gameId }) => gameId === 'tile-sums')!.unchecked;
     await tabTo(page, /It is right, line 1/);
     await page.keyboard.press('Space');
     await tabTo(page, /Note on line 2/);
@@ -116,7 +116,9 @@ describe('by keyboard alone', () => {
     // Enter in a note saves, as in any form.
     await page.keyboard.press('Enter');
     await page.getByText('2 lines were noted.').waitFor();
-    expect((await uncheckedLines()).find(({ gameId }) => gameId === 'tile-sums')!.unchecked).toBe(before - 1);
+    expect((await uncheckedLines(world.at)).find(({ gameId }) => gameId === 'tile-sums')!.unchecked).toBe(
+      before - 1,
+    );
     expect(complaints).toEqual([]);
   });
 });

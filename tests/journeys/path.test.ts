@@ -9,11 +9,12 @@ import { findCopy, listCopies, listKits } from '~/data/queries/kits';
 import { listShortages } from '~/data/queries/counts';
 import { listOut } from '~/data/queries/lending';
 import { listAnswers } from '~/data/queries/listening';
-import { smallSchool } from '../world';
+import { smallSchool, type SmallSchool } from '../world';
 import { closeBrowser, expectAccessible, scan, signInByHand as signIn, visitor } from './browser';
 
+let world: SmallSchool;
 beforeAll(async () => {
-  await smallSchool();
+  world = await smallSchool();
 });
 afterAll(async () => {
   await closeBrowser();
@@ -63,8 +64,8 @@ describe('from choosing a game to hearing how it was played', () => {
     await page.getByRole('textbox', { name: 'How many' }).fill('2');
     await page.getByRole('button', { name: 'Build and tag these copies' }).click();
     await page.getByText('2 copies have a tag now').waitFor();
-    const kitId = (await listKits()).find((kit) => kit.name === 'Turned over')!.id;
-    const built = await listCopies({ kitId });
+    const kitId = (await listKits(world.at)).find((kit) => kit.name === 'Turned over')!.id;
+    const built = await listCopies(world.at, { kitId });
     expect(built.map((copy) => readTag(copy.tag).kind)).toEqual(['tag', 'tag']);
     await expectAccessible(page);
 
@@ -97,12 +98,12 @@ describe('from choosing a game to hearing how it was played', () => {
     await expectAccessible(page);
     await page.keyboard.press('Enter');
     await page.getByText(`is with Familia Vela until`).waitFor();
-    const loan = (await listOut()).find((one) => one.tag === tag)!;
+    const loan = (await listOut(world.at)).find((one) => one.tag === tag)!;
     expect(loan.familyName).toBe('Familia Vela');
 
     // Play: the family's page, on a phone without JavaScript, in the family's language.
     const phone = await visitor({ width: 360, height: 760, javaScript: false });
-    const link = `/p/${(await findCopy({ tag }))!.linkKey}`;
+    const link = `/p/${(await findCopy(world.at, { tag }))!.linkKey}`;
     await phone.page.goto(link);
     await phone.page.getByRole('heading', { name: 'Vuelca y separa', level: 1 }).waitFor();
     expect(await phone.page.locator('html').getAttribute('lang')).toBe('es');
@@ -122,7 +123,7 @@ describe('from choosing a game to hearing how it was played', () => {
     await phone.page.goBack();
     await phone.page.getByRole('button', { name: 'Enviar la respuesta' }).click();
     await phone.page.getByRole('heading', { name: 'Gracias' }).waitFor();
-    expect(await listAnswers()).toMatchObject([
+    expect(await listAnswers(world.at)).toMatchObject([
       {
         answer: {
           children: 2,
@@ -142,7 +143,7 @@ describe('from choosing a game to hearing how it was played', () => {
     await expectAccessible(page);
     await page.getByRole('button', { name: 'Take it back with parts missing' }).click();
     await page.getByText('missing: 1 two-colour counter').waitFor();
-    expect(await listShortages()).toMatchObject([
+    expect(await listShortages(world.at)).toMatchObject([
       { tag, material: 'two-colour-counter', expected: 6, counted: 5 },
     ]);
 
@@ -161,7 +162,7 @@ describe('from choosing a game to hearing how it was played', () => {
     await page.getByRole('button', { name: `The parts are back in ${showTag(tag)}` }).click();
     await page.getByText('The copy counts as complete again.').waitFor();
     await expectAccessible(page);
-    expect(await listShortages()).toEqual([]);
+    expect(await listShortages(world.at)).toEqual([]);
     expect(complaints).toEqual([]);
   });
 });

@@ -1,10 +1,11 @@
 import { sql } from 'drizzle-orm';
 import { afterAll, beforeEach, describe, expect, it } from 'vitest';
 import { daysAfter } from '~/core/lending/due';
-import { closeDatabase, db } from '~/data/db';
+import { closeDatabase } from '~/data/db';
 import { lend, takeBack } from '~/data/queries/lending';
 import { listAnswers } from '~/data/queries/listening';
 import { today } from '~/server/today';
+import { everything } from '../owner';
 import { smallSchool, type SmallSchool } from '../world';
 import { ADDRESS, closeBrowser, expectAccessible, visitor } from './browser';
 
@@ -14,11 +15,11 @@ let loanId: string;
 beforeEach(async () => {
   world = await smallSchool();
   link = `/p/${world.copies[0]!.linkKey}`;
-  const made = await lend({
+  const made = await lend(world.at, {
     copyId: world.copies[0]!.id,
     familyId: world.families[0]!.id,
-    lentOn: daysAfter(today(), -30),
-    dueOn: today(),
+    lentOn: daysAfter(today(world.at), -30),
+    dueOn: today(world.at),
     personId: null,
   });
   loanId = made.ok ? made.loanId : '';
@@ -67,25 +68,32 @@ describe('the family page', () => {
     await page.getByRole('button', { name: 'Enviar la respuesta' }).click();
     await page.getByText('Por favor, escriban un número de 0 a 60, o déjenlo en blanco.').waitFor();
     expect(await page.getByLabel('¿Algo más?').inputValue()).toBe('Otra vez, por favor.');
-    expect(await listAnswers()).toEqual([]);
+    expect(await listAnswers(world.at)).toEqual([]);
     await page.getByLabel('¿Cuántas veces jugaron?').fill('3');
     await page.getByRole('button', { name: 'Enviar la respuesta' }).dblclick();
     await page.getByRole('heading', { name: 'Gracias' }).waitFor();
-    expect(await listAnswers()).toHaveLength(1);
+    expect(await listAnswers(world.at)).toHaveLength(1);
     expect(complaints).toEqual([]);
   });
 
   it('takes answers until 14 days after the basket came home, and refuses kindly then', async () => {
-    await takeBack({ loanId, returnedOn: daysAfter(today(), -14), counts: [], personId: null });
+    await takeBack(world.at, {
+      loanId,
+      returnedOn: daysAfter(today(world.at), -14),
+      counts: [],
+      personId: null,
+    });
     const { page, complaints } = await phone(/403/);
     await page.goto(link);
     await page.getByRole('link', { name: '¿Cómo les fue?' }).waitFor();
     await page.goto(`${link}/answer`);
     await page.getByLabel('¿Cuántas veces jugaron?').fill('2');
-    await db().execute(sql`update loan set returned_on = ${daysAfter(today(), -15)} where id = ${loanId}`);
+    await everything().execute(
+      sql`update loan set returned_on = ${daysAfter(today(world.at), -15)} where id = ${loanId}`,
+    );
     await page.getByRole('button', { name: 'Enviar la respuesta' }).click();
     await page.getByText('no hay nada que contestar').waitFor();
-    expect(await listAnswers()).toEqual([]);
+    expect(await listAnswers(world.at)).toEqual([]);
     await page.goto(link);
     expect(await page.getByRole('link', { name: /¿Cómo les fue\?|How did it go/ }).count()).toBe(0);
     expect(complaints).toEqual([]);

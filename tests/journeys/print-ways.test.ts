@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { showTag } from '~/core/kits/tag';
 import { listCopies } from '~/data/queries/kits';
 import { USUAL_PRINTING } from '~/core/pack/cost';
-import { schoolPrinting } from '~/data/queries/people';
+import { schoolPrinting } from '~/data/queries/schools';
 import { expectAccessible, open, signIn, smallSchoolForEach, visitor } from './browser';
 
 const world = smallSchoolForEach();
@@ -58,10 +58,10 @@ describe('a helper', () => {
       headers: { Origin: new URL(page.url()).origin },
     });
     expect(answer.status()).toBe(403);
-    expect(await schoolPrinting()).toEqual(USUAL_PRINTING);
+    expect(await schoolPrinting(world.at)).toEqual(USUAL_PRINTING);
     await page.getByRole('button', { name: 'It is printed' }).click();
     await page.getByText('their copies are ready to be lent').waitFor();
-    expect((await listCopies()).every(({ printedAt }) => printedAt !== null)).toBe(true);
+    expect((await listCopies(world.at)).every(({ printedAt }) => printedAt !== null)).toBe(true);
     expect(complaints).toEqual([]);
   });
 });

@@ -8,7 +8,7 @@ import { showTag } from '~/core/kits/tag';
 import { listCopies } from '~/data/queries/kits';
 import { lend } from '~/data/queries/lending';
 import { listAnswers } from '~/data/queries/listening';
-import { schoolMark, schoolPrinting } from '~/data/queries/people';
+import { schoolMark, schoolPrinting } from '~/data/queries/schools';
 import { smallSchoolForEach, expectAccessible, open, scan, signIn, visitor } from './browser';
 
 const world = smallSchoolForEach();
@@ -128,7 +128,7 @@ describe('printing', () => {
     });
     await page.getByRole('button', { name: 'Put it on the labels' }).click();
     await page.getByRole('button', { name: 'Take it off the labels' }).waitFor();
-    expect(await schoolMark()).toMatch(/^data:image\/png;base64,/);
+    expect(await schoolMark(world.at)).toMatch(/^data:image\/png;base64,/);
     expect(complaints).toEqual([]);
   });
 
@@ -149,14 +149,14 @@ describe('printing', () => {
     await expect.poll(() => bag.evaluate((input) => input === document.activeElement)).toBe(true);
     expect([await bag.inputValue(), await price.inputValue()]).toEqual(['a while', '60.00']);
     await expectAccessible(page);
-    expect((await schoolPrinting()).greyCents).toBe(USUAL_PRINTING.greyCents);
+    expect((await schoolPrinting(world.at)).greyCents).toBe(USUAL_PRINTING.greyCents);
     await bag.fill('240');
     await page.keyboard.press('Enter');
     // Back at the same pack.
     await page.getByRole('heading', { name: 'Print a pack' }).waitFor();
     expect(page.url()).toContain('paper=letter');
     await margin.getByText(/36 a pouch, 240 a bag/).waitFor();
-    expect(await schoolPrinting()).toEqual({
+    expect(await schoolPrinting(world.at)).toEqual({
       ...USUAL_PRINTING,
       greyCents: 6000,
       greySize: 1500,
@@ -172,7 +172,7 @@ describe('printing', () => {
     expect(await page.getByLabel('Loans that a laminated part lasts').inputValue()).toBe('30');
     await page.getByRole('button', { name: 'Save these prices and times' }).click();
     await page.getByRole('heading', { name: 'Print a pack' }).waitFor();
-    expect(await schoolPrinting()).toEqual(USUAL_PRINTING);
+    expect(await schoolPrinting(world.at)).toEqual(USUAL_PRINTING);
     expect(complaints).toEqual([]);
   });
 
@@ -206,7 +206,9 @@ describe('printing', () => {
     await to(() => focused('It is printed'));
     await keyboard.press('Enter');
     await page.getByText('their copies are ready to be lent').waitFor();
-    expect((await listCopies()).find(({ id }) => id === world.copies[0]!.id)!.printedAt).not.toBeNull();
+    expect(
+      (await listCopies(world.at)).find(({ id }) => id === world.copies[0]!.id)!.printedAt,
+    ).not.toBeNull();
     expect(complaints).toEqual([]);
   });
 });
@@ -215,7 +217,7 @@ describe('a paper slip', () => {
   it('is typed in with a few keys, says what it means first, and counts once', async () => {
     const [copy] = world.copies;
     const [family] = world.families;
-    await lend({
+    await lend(world.at, {
       copyId: copy!.id,
       familyId: family!.id,
       lentOn: '2026-03-02',
@@ -243,7 +245,7 @@ describe('a paper slip', () => {
     await box.fill(`${copy!.tag} 113420`);
     await page.keyboard.press('Enter');
     await page.getByText(/was typed in before; it was not kept twice/).waitFor();
-    expect((await listAnswers()).map(({ answer }) => answer)).toMatchObject([
+    expect((await listAnswers(world.at)).map(({ answer }) => answer)).toMatchObject([
       { children: 2, grownUps: 1, times: 3, minutes: 20, level: 'justRight', childDid: 'Otra vez, dijo.' },
     ]);
 

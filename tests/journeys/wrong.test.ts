@@ -12,7 +12,8 @@ import { smallSchoolForEach, expectAccessible, open, signIn, visitor } from './b
 /** What a tired person types: every form says what is wrong in a sentence, keeps it, and stores nothing. */
 const world = smallSchoolForEach();
 
-const out = (): Promise<string> => lendOut(world, { lentOn: today(), dueOn: daysAfter(today(), 14) });
+const out = (): Promise<string> =>
+  lendOut(world, { lentOn: today(world.at), dueOn: daysAfter(today(world.at), 14) });
 
 describe('wrong input', () => {
   it('on a bench: a variant without a name, or with one that is taken', async () => {
@@ -31,28 +32,28 @@ describe('wrong input', () => {
     expect(await name.inputValue()).toBe('SIX');
     // The knob that was turned is where it was left.
     const counters = await page.getByRole('textbox', { name: 'Counters' }).inputValue();
-    expect(await listVariants()).toHaveLength(1);
+    expect(await listVariants(world.at)).toHaveLength(1);
     await name.fill('Another six');
     await save.click();
     await page.getByText('It can go into a kit now.').waitFor();
-    const made = (await listVariants()).find((one) => one.name === 'Another six')!;
+    const made = (await listVariants(world.at)).find((one) => one.name === 'Another six')!;
     expect(String(made.params.counters)).toBe(counters);
     expect(complaints).toEqual([]);
   });
 
   it('on a bench: a variant that is in a kit is not put away', async () => {
-    const [six] = (await findKit(world.kitId))!.variants;
+    const [six] = (await findKit(world.at, world.kitId))!.variants;
     const { page, complaints } = await visitor({ expected: /409/ });
     await signIn(page);
     await open(page, `/choose/two-tone-spill?variant=${six!.id}`);
     await page.getByRole('button', { name: 'Put this variant away' }).click();
     await page.getByText('It is in First splits. Take it out of there first; nothing was changed.').waitFor();
-    expect((await listVariants()).map(({ name }) => name)).toEqual(['Six']);
+    expect((await listVariants(world.at)).map(({ name }) => name)).toEqual(['Six']);
     const spare = await addVariant(world, 'two-tone-spill', 'Spare');
     await open(page, `/choose/two-tone-spill?variant=${spare.id}`);
     await page.getByRole('button', { name: 'Put this variant away' }).click();
     await page.waitForURL('**/choose');
-    expect((await listVariants()).map(({ name }) => name)).toEqual(['Six']);
+    expect((await listVariants(world.at)).map(({ name }) => name)).toEqual(['Six']);
     expect(complaints).toEqual([]);
   });
 
@@ -74,12 +75,15 @@ describe('wrong input', () => {
     await save.click();
     await page.getByText('There is a family called “family auk” already.').waitFor();
     expect([await name.inputValue(), await reach.inputValue()]).toEqual(['family auk', 'at the gate']);
-    expect(await findFamily(world.families[0]!.id)).toMatchObject({ name: 'Familia Vela', reach: '' });
+    expect(await findFamily(world.at, world.families[0]!.id)).toMatchObject({
+      name: 'Familia Vela',
+      reach: '',
+    });
     await expectAccessible(page);
     await page.getByRole('button', { name: 'Forget this family …' }).click();
     await page.getByRole('button', { name: 'Forget them for good' }).click();
     await page.getByText('A copy is still out with this family.').waitFor();
-    expect(await listFamilies()).toHaveLength(3);
+    expect(await listFamilies(world.at)).toHaveLength(3);
     expect(complaints).toEqual([]);
   });
 
@@ -88,15 +92,15 @@ describe('wrong input', () => {
     await signIn(page, 'Helper');
     await open(page, `/lend?copy=${world.copies[0]!.tag}&family=${world.families[1]!.id}`);
     const due = page.getByLabel('Due back on');
-    await due.fill(daysAfter(today(), -3));
+    await due.fill(daysAfter(today(world.at), -3));
     await page.getByRole('button', { name: /^Lend/ }).click();
     await page.getByText('The due date must be a day from today to a year from now.').waitFor();
-    expect(await due.inputValue()).toBe(daysAfter(today(), -3));
-    expect(await listOut()).toEqual([]);
-    await due.fill(daysAfter(today(), 10));
+    expect(await due.inputValue()).toBe(daysAfter(today(world.at), -3));
+    expect(await listOut(world.at)).toEqual([]);
+    await due.fill(daysAfter(today(world.at), 10));
     await page.getByRole('button', { name: /^Lend/ }).click();
     await page.getByText('is with Family Dunlin until').waitFor();
-    expect(await listOut()).toMatchObject([{ dueOn: daysAfter(today(), 10) }]);
+    expect(await listOut(world.at)).toMatchObject([{ dueOn: daysAfter(today(world.at), 10) }]);
     expect(complaints).toEqual([]);
   });
 
@@ -112,14 +116,16 @@ describe('wrong input', () => {
     await page.getByLabel('Due back on').fill('2020-01-01');
     await page.getByRole('button', { name: 'Change the due date' }).click();
     await page.getByText('Choose a day from today to a year from now.').waitFor();
-    expect((await findLoan(loanId))!.dueOn).toBe(daysAfter(today(), 14));
+    expect((await findLoan(world.at, loanId))!.dueOn).toBe(daysAfter(today(world.at), 14));
     // The count beside it is still there, also when the page is opened again.
     expect(await counters.inputValue()).toBe('4');
     await open(page, `/take-back/${loanId}`);
     await expect.poll(() => counters.inputValue()).toBe('4');
     await page.getByRole('button', { name: 'Take it back with parts missing' }).click();
     await page.getByText(`missing: 2 two-colour counters`).waitFor();
-    expect(await listShortages()).toMatchObject([{ tag: world.copies[0]!.tag, expected: 6, counted: 4 }]);
+    expect(await listShortages(world.at)).toMatchObject([
+      { tag: world.copies[0]!.tag, expected: 6, counted: 4 },
+    ]);
     expect(complaints).toEqual([]);
   });
 
@@ -137,6 +143,6 @@ describe('wrong input', () => {
     await other.page.getByRole('button', { name: 'Take it back with parts missing' }).click();
     await other.page.getByText('taken back already, at another desk').waitFor();
     await other.page.getByText(`${showTag(world.copies[0]!.tag)} is home already`).waitFor();
-    expect(await listShortages()).toEqual([]);
+    expect(await listShortages(world.at)).toEqual([]);
   });
 });

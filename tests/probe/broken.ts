@@ -2,7 +2,7 @@
 import { sql } from 'drizzle-orm';
 import { newOwnGame } from '~/core/own/definition';
 import { ownGameId } from '~/core/own/ids';
-import { db } from '~/data/db';
+
 import { buildRun, copy, kit, kitVariant, ownGame, variant } from '~/data/schema';
 import type { Field, Row } from './field';
 
@@ -31,7 +31,7 @@ export async function brokenThings(field: Field, size: number): Promise<Row> {
       {},
     ];
     for (const [i, definition] of definitions.entries())
-      await db().execute(
+      await world.at.execute(
         sql`insert into ${ownGame} (name, definition) values (${`Broken ${i}`}, ${JSON.stringify(definition)}::jsonb)`,
       );
     const settings: { gameId: string; params: Record<string, unknown>; own?: unknown }[] = [
@@ -44,7 +44,7 @@ export async function brokenThings(field: Field, size: number): Promise<Row> {
     ];
     const variantIds: string[] = [];
     for (const [i, { gameId, params, own }] of settings.entries()) {
-      const [made] = await db()
+      const [made] = await world.at
         .insert(variant)
         .values({
           gameId,
@@ -58,12 +58,12 @@ export async function brokenThings(field: Field, size: number): Promise<Row> {
     }
     const kitIds: string[] = [];
     for (const [i, variantId] of variantIds.entries()) {
-      const [made] = await db()
+      const [made] = await world.at
         .insert(kit)
         .values({ name: `Odd kit ${i}`, ageBand: 'g1', players: 2, paper: 'a4', assurance: 'usual' })
         .returning({ id: kit.id });
       kitIds.push(made!.id);
-      await db().insert(kitVariant).values({ kitId: made!.id, variantId, position: 0 });
+      await world.at.insert(kitVariant).values({ kitId: made!.id, variantId, position: 0 });
       const { gameId, params, own } = settings[i]!;
       const plan = {
         ageBand: 'g1',
@@ -71,30 +71,28 @@ export async function brokenThings(field: Field, size: number): Promise<Row> {
         assurance: 'usual',
         variants: [{ gameId, params, own, name: 'Odd' }],
       };
-      const [run] = await db()
+      const [run] = await world.at
         .insert(buildRun)
         .values({ kitId: made!.id, builtOn: '2026-11-01', plan: plan as never, parts: [] })
         .returning({ id: buildRun.id });
-      await db()
-        .insert(copy)
-        .values({
-          kitId: made!.id,
-          buildRunId: run!.id,
-          tag: `BRK${round}${i}`,
-          linkKey: `broken${String(i).padStart(16, '0')}`,
-        });
+      await world.at.insert(copy).values({
+        kitId: made!.id,
+        buildRunId: run!.id,
+        tag: `BRK${round}${i}`,
+        linkKey: `broken${String(i).padStart(16, '0')}`,
+      });
     }
     // An answer about each, so that Listen has to speak of them too.
-    await db().execute(sql`
+    await world.at.execute(sql`
       insert into loan (copy_id, family_id, lent_on, due_on, returned_on, closed_as)
       select id, ${world.families[0]!.id}, current_date - 9, current_date, current_date, 'returned' from copy where tag like 'BRK%'`);
-    await db().execute(sql`
+    await world.at.execute(sql`
       insert into answer (send_key, loan_id, language, level, minutes) select gen_random_uuid()::text, l.id, 'es', 'tooHard', 9 from loan l join copy c on c.id = l.copy_id where c.tag like 'BRK%'`);
     const coordinator = await field.visitor('Coordinator');
-    const { rows: copies } = await db().execute<{ id: string; link_key: string }>(
+    const { rows: copies } = await world.at.execute<{ id: string; link_key: string }>(
       sql`select id, link_key from copy where tag like 'BRK%'`,
     );
-    const { rows: games } = await db().execute<{ id: string }>(sql`select id from own_game`);
+    const { rows: games } = await world.at.execute<{ id: string }>(sql`select id from own_game`);
     const lists = [
       '/choose',
       '/choose/compare',

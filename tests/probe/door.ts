@@ -2,14 +2,15 @@
 import type { RouteConfigEntry } from '@react-router/dev/routes';
 import { sql } from 'drizzle-orm';
 import routes from '~/app/routes';
-import { db } from '~/data/db';
+
+import { everything } from '../owner';
 import { PASSWORD } from '../world';
 import { many, type Field, type Row } from './field';
 import { raw, Visitor } from './visitor';
 
 const OPEN = /^\/(set-up|sign-in|sign-out|new-password|p\/|own-game\.schema\.json)/;
 
-const clean = (): Promise<unknown> => db().execute(sql`truncate rate_limit`);
+const clean = (): Promise<unknown> => everything().execute(sql`truncate rate_limit`);
 
 /** Wrong passwords at the same moment, under look-alike names, from many addresses of one network. */
 export async function passwordsTried(field: Field, size: number): Promise<Row> {
@@ -128,7 +129,7 @@ export async function rolesEverywhere(field: Field): Promise<Row> {
   const reader = await field.visitor('Reader');
   const count = async () =>
     (
-      await db().execute<{ n: string }>(
+      await everything().execute<{ n: string }>(
         sql`select (select count(*) from family) || ' ' || (select count(*) from loan) || ' ' || (select count(*) from copy) || ' ' || (select count(*) from person where active) || ' ' || (select count(*) from change) as n`,
       )
     ).rows[0]!.n;

@@ -1,8 +1,9 @@
 /** Servers and databases that end in the middle of work, and come back. */
+import { everything } from '../owner';
 import { setTimeout as pause } from 'node:timers/promises';
 import { sql } from 'drizzle-orm';
 import pg from 'pg';
-import { db } from '~/data/db';
+
 import type { Field, Row } from './field';
 import type { Visitor } from './visitor';
 
@@ -43,7 +44,7 @@ function adding(visitors: readonly Visitor[]) {
     async stop(): Promise<{ tried: number; lost: string[] }> {
       going = false;
       await Promise.all(hands);
-      const { rows } = await db().execute<{ name: string }>(sql`select name from family`);
+      const { rows } = await everything().execute<{ name: string }>(sql`select name from family`);
       const there = new Set(rows.map((row) => row.name));
       return {
         tried,

@@ -2,6 +2,7 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { setTimeout as pause } from 'node:timers/promises';
 import { closeDatabase, migrate } from '~/data/db';
+import { useDatabase } from '~/scripts/lib/url';
 import { ensureDatabase, startCluster, type Cluster } from '~/scripts/lib/postgres';
 import { ensureBuild, freePortFrom, serve, type WebServer } from '~/scripts/lib/web';
 import { smallSchool, type SmallSchool } from '../world';
@@ -34,7 +35,7 @@ export class Field {
     // Not a throwaway cluster: what it acknowledged must outlive a kill.
     const cluster = await startCluster(name);
     const databaseUrl = await ensureDatabase(cluster, 'fern_probe', { fresh: true });
-    process.env.DATABASE_URL = databaseUrl;
+    useDatabase(databaseUrl);
     await migrate();
     await ensureBuild();
     const field = new Field(name, cluster, databaseUrl);

@@ -11,9 +11,10 @@ import { lagOf } from './bodies';
 import { raw } from './visitor';
 import type { Field, Row } from './field';
 import { newOwnGame } from '~/core/own/definition';
+import type { SchoolHandle } from '~/data/db';
 import { takeBack } from '~/data/queries/lending';
 import { sql } from 'drizzle-orm';
-import { db } from '~/data/db';
+
 import { listAnswers } from '~/data/queries/listening';
 
 /** Every row of every table as text, by table. */
@@ -87,7 +88,7 @@ export async function forgetting(field: Field, size: number): Promise<Row> {
     if (answered.status !== 302) lost.push(`the answer was not kept: ${answered.status}`);
     const refused = await coordinator.post(path, { intent: 'forget' });
     if (refused.status !== 409) lost.push(`forgotten while a copy is out: ${refused.status}`);
-    await takeBack({ loanId: loan, returnedOn: '2026-11-25', personId: null, counts: [] });
+    await takeBack(field.world.at, { loanId: loan, returnedOn: '2026-11-25', personId: null, counts: [] });
     const there = [...(await everything(field.databaseUrl)).values()].flat().join('\n');
     for (const word of Object.values(words))
       if (!there.includes(word)) lost.push(`the search is blind: ${word} was not there before`);
@@ -98,7 +99,7 @@ export async function forgetting(field: Field, size: number): Promise<Row> {
       for (const word of Object.values(words))
         if (rows.some((row) => row.includes(word))) lost.push(`${table} still knows ${word}`);
     }
-    const [answer] = await listAnswers();
+    const [answer] = await listAnswers(field.world.at);
     if (answer?.answer.level !== 'justRight') lost.push('the numbers of the answer are gone too');
     const listen = await coordinator.get('/listen');
     if (Object.values(words).some((word) => listen.text.includes(word)))
@@ -119,10 +120,10 @@ export async function answersOfOthers(field: Field, size: number): Promise<Row> 
     const first = await lendOut(world, { lentOn: '2026-11-01', dueOn: '2026-11-22' });
     const form = await phone.form(path, 'childDid');
     const today = new Date().toISOString().slice(0, 10);
-    await takeBack({ loanId: first, returnedOn: today, personId: null, counts: [] });
+    await takeBack(field.world.at, { loanId: first, returnedOn: today, personId: null, counts: [] });
     const second = await lendOut(world, { family: 1, lentOn: today, dueOn: '2027-01-20' });
     await phone.post(path, { ...form, childDid: 'ours', level: 'tooHard' });
-    const kept = (await listAnswers()).map(({ answer }) => answer);
+    const kept = (await listAnswers(field.world.at)).map(({ answer }) => answer);
     if (kept.length !== 1 || kept[0]!.loanId !== first)
       lost.push('the answer of the first family went to the next one');
     // The same phone opens the page anew: it still speaks for the first family.
@@ -139,25 +140,25 @@ export async function answersOfOthers(field: Field, size: number): Promise<Row> 
 }
 
 /** Many years of a large school: 2,000 families, 400 copies, 20,000 loans with what was counted and answered. */
-export async function growSchool(): Promise<void> {
-  await db().execute(sql`
+export async function growSchool(at: SchoolHandle): Promise<void> {
+  await at.execute(sql`
     insert into family (name, language, reach)
     select 'Family number ' || n, (array['en', 'es', 'ar', 'pt'])[1 + n % 4], '555-' || n from generate_series(1, 2000) n`);
-  await db().execute(sql`
+  await at.execute(sql`
     insert into copy (kit_id, build_run_id, tag, link_key, printed_at)
     select kit_id, id, 'BIG' || n, md5(n::text || 'link'), now() from generate_series(1, 400) n, (select id, kit_id from build_run order by id limit 1) run`);
-  await db().execute(sql`
+  await at.execute(sql`
     with f as (select id, row_number() over (order by id) as n from family), c as (select id, row_number() over (order by id) as n from copy)
     insert into loan (copy_id, family_id, lent_on, due_on, returned_on, closed_as)
     select c.id, f.id, date '2020-01-01' + (s / 20), date '2020-01-22' + (s / 20), date '2020-01-20' + (s / 20), 'returned'
     from generate_series(1, 20000) s join c on c.n = 1 + s % 400 join f on f.n = 1 + s % 2000`);
-  await db().execute(sql`
+  await at.execute(sql`
     insert into part_count (copy_id, loan_id, cause, material, expected, counted)
     select copy_id, id, 'return', m, 6, 6 from loan, unnest(array['two-colour-counter', 'mat', 'cup']) m`);
-  await db().execute(
+  await at.execute(
     sql`insert into loan_event (loan_id, kind) select id, k from loan, unnest(array['lent', 'returned']) k`,
   );
-  await db().execute(sql`
+  await at.execute(sql`
     insert into answer (send_key, loan_id, language, level, minutes, child_did)
     select id::text, id, 'es', 'justRight', 9, 'They counted to ' || lent_on from loan where lent_on > date '2021-01-01'`);
 }
@@ -173,7 +174,7 @@ export async function backupAndRestore(field: Field, size: number): Promise<Row>
       await emptyDatabase();
       await loadDemoWhenEmpty(hashPassword);
       // The demo first, then a large school.
-      if (i > 0) await growSchool();
+      if (i > 0) await growSchool(field.world.at);
       const from = Date.now();
       const { file, bytes } = await backUp(field.databaseUrl, folder, new Date(Date.UTC(2026, 0, 1 + i)));
       const wrote = Date.now() - from;

@@ -253,6 +253,7 @@ export async function malformedRequests(field: Field, size: number): Promise<Row
   const world = await field.begin();
   const loanId = await lendOut(world, { lentOn: '2026-11-01', dueOn: '2026-11-22' });
   const ownId = (await addOwnGame(
+    field.world.at,
     { ...newOwnGame(), name: { en: 'Ferry Load', es: 'Carga' }, goal: { en: 'Load.', es: 'Suban.' } },
     world.people.coordinator.id,
   ))!;
@@ -261,8 +262,8 @@ export async function malformedRequests(field: Field, size: number): Promise<Row
     await field.visitor('Helper', 1),
     await field.visitor('Reader'),
   ];
-  const variants = (await listVariants()).map(({ id }) => id);
-  const people = (await listPeople()).map(({ id }) => id).slice(0, 0);
+  const variants = (await listVariants(field.world.at)).map(({ id }) => id);
+  const people = (await listPeople(field.world.at)).map(({ id }) => id).slice(0, 0);
   const real = [
     world.kitId,
     loanId,

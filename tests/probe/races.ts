@@ -1,7 +1,8 @@
 /** Many hands at the same time: lending, taking back and undoing; forms sent again and again. */
+import { everything } from '../owner';
 import { sql } from 'drizzle-orm';
 import { seeded } from '~/core/chance/random';
-import { db } from '~/data/db';
+
 import { listCopies } from '~/data/queries/kits';
 import { many, type Field, type Row } from './field';
 
@@ -15,13 +16,13 @@ export async function lendingRaces(field: Field, size: number): Promise<Row> {
   let refused = 0;
   const open = async (): Promise<{ id: string; copy_id: string }[]> =>
     (
-      await db().execute<{ id: string; copy_id: string }>(
+      await everything().execute<{ id: string; copy_id: string }>(
         sql`select id, copy_id from loan where closed_as is null`,
       )
     ).rows;
   const closed = async (): Promise<string[]> =>
     (
-      await db().execute<{ id: string }>(
+      await everything().execute<{ id: string }>(
         sql`select id from loan where closed_as = 'returned' order by returned_on desc limit 5`,
       )
     ).rows.map((row) => row.id);
@@ -60,15 +61,15 @@ export async function lendingRaces(field: Field, size: number): Promise<Row> {
     const loanId = /lent=([0-9a-f-]{36})/.exec(answer.location ?? '')?.[1];
     if (loanId) lent.push(loanId);
   });
-  const { rows: double } = await db().execute(
+  const { rows: double } = await everything().execute(
     sql`select copy_id from loan where closed_as is null group by copy_id having count(*) > 1`,
   );
   if (double.length) lost.push(`${double.length} copies are lent twice`);
-  const { rows } = await db().execute<{ id: string }>(sql`select id from loan`);
+  const { rows } = await everything().execute<{ id: string }>(sql`select id from loan`);
   const known = new Set(rows.map((row) => row.id));
   for (const id of lent) if (!known.has(id)) lost.push(`loan ${id} was acknowledged and is not there`);
   // What is written of each loan ends as the loan itself does.
-  const { rows: odd } = await db().execute(sql`
+  const { rows: odd } = await everything().execute(sql`
     select l.id from loan l
     cross join lateral (select kind from loan_event e where e.loan_id = l.id and kind <> 'dueChanged' order by at desc, id limit 1) last
     where (l.closed_as is null) <> (last.kind in ('lent', 'reopened'))`);
@@ -81,12 +82,12 @@ export async function sentAgain(field: Field, size: number): Promise<Row> {
   const { kitId } = await field.begin();
   const desk = await field.visitor('Coordinator');
   const fields = await desk.form(`/fill/${kitId}`, 'copies');
-  const there = (await listCopies({ kitId })).length;
+  const there = (await listCopies(field.world.at, { kitId })).length;
   const answers = await many(size, size, (i) =>
     desk.at(field.servers[i % 2]!.address).post(`/fill/${kitId}`, { ...fields, copies: '2' }),
   );
   const lost = answers.filter(({ status }) => status !== 302).map(({ status }) => `answered ${status}`);
-  const built = (await listCopies({ kitId })).length - there;
+  const built = (await listCopies(field.world.at, { kitId })).length - there;
   if (built !== 2) lost.push(`${built} copies were built in place of 2`);
   return { what: 'one form of building sent again and again', tried: size, lost };
 }
@@ -119,7 +120,7 @@ export async function archivingWhileAdding(field: Field, size: number): Promise<
     ]);
     refused += answers.filter(({ status }) => status === 409).length;
   }
-  const { rows } = await db().execute(
+  const { rows } = await everything().execute(
     sql`select v.name from variant v join kit_variant kv on kv.variant_id = v.id where v.archived_at is not null`,
   );
   return {

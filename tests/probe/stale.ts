@@ -2,7 +2,7 @@
 import { findFamily } from '~/data/queries/families';
 import { findOwnGame, addOwnGame, materialsAtHand, setMaterialsAtHand } from '~/data/queries/games';
 import { findKit } from '~/data/queries/kits';
-import { schoolPrinting } from '~/data/queries/people';
+import { schoolPrinting } from '~/data/queries/schools';
 import { lineChecks } from '~/data/queries/words';
 import { newOwnGame, type OwnGame } from '~/core/own/definition';
 import { gameOf } from '~/core/games/shelf';
@@ -53,7 +53,7 @@ export async function staleForms(field: Field, size: number): Promise<Row> {
     };
 
     const familyId = world.families[0]!.id;
-    const family = async () => (await findFamily(familyId))!;
+    const family = async () => (await findFamily(field.world.at, familyId))!;
     const familyForm = async (): Promise<Fields> => {
       const { name, language, reach, underThree, allergens } = await family();
       return { name, language, reach, allergens, ...(underThree ? { underThree: 'true' } : {}) };
@@ -70,7 +70,7 @@ export async function staleForms(field: Field, size: number): Promise<Row> {
       async () => (await family()).allergens === 'latex' && (await family()).underThree,
     );
 
-    const kit = async () => (await findKit(world.kitId))!;
+    const kit = async () => (await findKit(field.world.at, world.kitId))!;
     const extra = await addVariant(world, 'tide-pairs', 'Tide');
     const kitForm = async (): Promise<Fields> => {
       const { name, ageBand, players, paper, assurance, variants } = await kit();
@@ -97,10 +97,11 @@ export async function staleForms(field: Field, size: number): Promise<Row> {
     );
 
     const ownId = (await addOwnGame(
+      field.world.at,
       { ...newOwnGame(), name: { en: 'Ferry Load', es: 'Carga' }, goal: { en: 'Load.', es: 'Suban.' } },
       world.people.coordinator.id,
     ))!;
-    const own = async () => (await findOwnGame(ownId))!.definition;
+    const own = async () => (await findOwnGame(field.world.at, ownId))!.definition;
     const sent = (change: Partial<OwnGame>, over: OwnGame): Fields => ({
       definition: JSON.stringify({ ...over, ...change }),
     });
@@ -120,7 +121,7 @@ export async function staleForms(field: Field, size: number): Promise<Row> {
 
     const prices = async (): Promise<Fields> =>
       Object.fromEntries(
-        Object.entries(await schoolPrinting()).map(([name, value]) => [
+        Object.entries(await schoolPrinting(field.world.at)).map(([name, value]) => [
           name,
           name.endsWith('Cents') ? (value / 100).toFixed(2) : String(value),
         ]),
@@ -133,20 +134,22 @@ export async function staleForms(field: Field, size: number): Promise<Row> {
       { greyCents: '11.00' },
       { bagSeconds: '240' },
       [{ pouchCents: '20.00' }, { pouchCents: '30.00' }],
-      async () => (await schoolPrinting()).greyCents === 1100 && (await schoolPrinting()).bagSeconds === 240,
-      async () => (await schoolPrinting()).pouchCents === 2000,
+      async () =>
+        (await schoolPrinting(field.world.at)).greyCents === 1100 &&
+        (await schoolPrinting(field.world.at)).bagSeconds === 240,
+      async () => (await schoolPrinting(field.world.at)).pouchCents === 2000,
     );
 
     // The store: ticks of both stay, without a question.
     tried += 2;
-    await setMaterialsAtHand(['die', 'chip']);
+    await setMaterialsAtHand(field.world.at, ['die', 'chip']);
     const [mine, theirs] = [
       await one.form('/choose/store', 'opened'),
       await two.form('/choose/store', 'opened'),
     ];
     await one.post('/choose/store', { ...mine, material: ['die', 'chip', 'cube'] });
     await two.post('/choose/store', { ...theirs, material: ['die'] });
-    const hand = await materialsAtHand();
+    const hand = await materialsAtHand(field.world.at);
     if (hand.join() !== 'cube,die') lost.push(`store: ${hand.join()} in place of cube,die`);
     const unopened = await two.post('/choose/store', { material: ['chip'] });
     if (unopened.status === 400) refused++;
@@ -163,7 +166,7 @@ export async function staleForms(field: Field, size: number): Promise<Row> {
       ...Object.fromEntries(ids.slice(0, 5).map((id) => [`right ${id}`, 'yes'])),
     });
     const late = await one.post(path, { ...ours, [`note ${ids[5]}`]: 'say it shorter' });
-    const checks = await lineChecks(gameOf('two-tone-spill'));
+    const checks = await lineChecks(field.world.at, gameOf('two-tone-spill'));
     const right = ids.slice(0, 5).filter((id) => checks[lineKey(id, 'es')]?.right).length;
     if (late.status !== 200 || right !== 5) lost.push(`words: ${5 - right} approved lines were un-approved`);
     if (checks[lineKey(ids[5]!, 'es')]?.note !== 'say it shorter') lost.push('words: a note was lost');
@@ -185,7 +188,7 @@ export async function undoing(field: Field, size: number): Promise<Row> {
     const world = await field.begin();
     const desk = await field.visitor('Helper');
     const home = (loanId: string, counted: number) =>
-      takeBack({
+      takeBack(world.at, {
         loanId,
         returnedOn: '2026-11-20',
         personId: null,
@@ -198,7 +201,7 @@ export async function undoing(field: Field, size: number): Promise<Row> {
     const undone = await desk.post('/take-back', { loan: first });
     if (undone.status === 409 && undone.text.includes('Family Dunlin')) refused++;
     else lost.push(`an old return was undone: ${undone.status}`);
-    if ((await listShortages())[0]?.counted !== 3) lost.push('the newer count is gone');
+    if ((await listShortages(world.at))[0]?.counted !== 3) lost.push('the newer count is gone');
     const coordinator = await field.visitor('Coordinator');
     const other = (
       await coordinator.post('/fill/new', {
@@ -207,7 +210,7 @@ export async function undoing(field: Field, size: number): Promise<Row> {
         players: '2',
         paper: 'a4',
         assurance: 'usual',
-        variantIds: (await findKit(world.kitId))!.variants.map(({ id }) => id),
+        variantIds: (await findKit(field.world.at, world.kitId))!.variants.map(({ id }) => id),
       })
     ).location!.split('?')[0]!;
     const build = await desk.post(`/fill/${world.kitId}`, {
@@ -224,7 +227,7 @@ export async function undoing(field: Field, size: number): Promise<Row> {
     await home(third, 6);
     await coordinator.post(`/lend/families/${world.families[2]!.id}`, { intent: 'forget' });
     const again = await desk.post('/take-back', { loan: third });
-    if (again.status === 409 && (await findLoan(third))!.closedAs === 'returned') refused++;
+    if (again.status === 409 && (await findLoan(world.at, third))!.closedAs === 'returned') refused++;
     else lost.push(`a return was undone to a forgotten family: ${again.status}`);
   }
   return { what: 'undoing what something rests on', tried: size * 3, refused, lost };

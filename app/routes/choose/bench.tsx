@@ -14,6 +14,7 @@ import { isClosed } from '~/core/own/closed';
 import { storedId } from '~/core/own/ids';
 import { ENGLISH, excerpt, nameOf, say, type Reading } from '~/core/words/reading';
 import { readingOf } from '~/core/words/readings';
+import type { SchoolHandle } from '~/data/db';
 import { archiveVariant, createVariant, findVariant } from '~/data/queries/kits';
 import { requireGame } from '~/server/games/find';
 import { requireRole } from '~/server/people/session';
@@ -42,17 +43,17 @@ export const meta: Route.MetaFunction = ({ loaderData }) => [
 ];
 
 /** The game of an address. A variant of a game of the school's own keeps the rules it was saved with. */
-async function benchOf(request: Request, gameId: string) {
+async function benchOf(at: SchoolHandle, request: Request, gameId: string) {
   const id = new URL(request.url).searchParams.get('variant');
-  const variant = id && isId(id) ? await findVariant(id) : undefined;
+  const variant = id && isId(id) ? await findVariant(at, id) : undefined;
   if (id && variant?.gameId !== gameId) throw notFound('This variant');
-  const gameRef = variant?.own ? { gameId, own: variant.own } : await requireGame(gameId);
+  const gameRef = variant?.own ? { gameId, own: variant.own } : await requireGame(at, gameId);
   return { gameRef, variant };
 }
 
 export async function loader({ request, params }: Route.LoaderArgs) {
-  await requireRole(request, 'coordinator');
-  const { gameRef, variant } = await benchOf(request, params.gameId);
+  const { at } = await requireRole(request, 'coordinator');
+  const { gameRef, variant } = await benchOf(at, request, params.gameId);
   const search = new URL(request.url).searchParams;
   const game = gameFor(gameRef);
   const preset = game.presets.find((one) => one.id === search.get('preset'));
@@ -98,15 +99,16 @@ function shownFirst(game: Game, params: Params) {
 
 export async function action({ request, params }: Route.ActionArgs) {
   const person = await requireRole(request, 'coordinator');
+  const { at } = person;
   const form = await request.formData();
   if (form.get('intent') === 'archive') {
     const id = form.get('variant');
-    const kits = isId(id) ? await archiveVariant(id, person.id) : [];
+    const kits = isId(id) ? await archiveVariant(at, id, person.id) : [];
     if (kits.length === 0) throw redirect('/choose');
     const archive = `It is in ${kits.join(' and ')}. Take it out of there first; nothing was changed.`;
     return data({ errors: { archive } as FieldErrors }, { status: 409 });
   }
-  const { gameRef } = await benchOf(request, params.gameId);
+  const { gameRef } = await benchOf(at, request, params.gameId);
   const about = checkForm(variantSchema, form);
   let input: unknown;
   try {
@@ -123,7 +125,7 @@ export async function action({ request, params }: Route.ActionArgs) {
       : {}),
   };
   if (!about.ok || !settings.ok || Object.keys(errors).length) return data({ errors }, { status: 400 });
-  const saved = await createVariant({
+  const saved = await createVariant(at, {
     gameId: params.gameId,
     ...about.value,
     params: settings.value.params,

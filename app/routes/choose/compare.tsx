@@ -17,6 +17,7 @@ import { materialOf } from '~/core/materials/catalogue';
 import { ownGameId } from '~/core/own/ids';
 import { nameOf } from '~/core/words/reading';
 import { plain } from '~/core/words/numbers';
+import type { SchoolHandle } from '~/data/db';
 import { listOwnGames } from '~/data/queries/games';
 import { findVariant, listVariants } from '~/data/queries/kits';
 import { requireGame } from '~/server/games/find';
@@ -50,16 +51,16 @@ interface Side {
 const presetKey = (gameId: string, presetId: string): string => `preset:${gameId}:${presetId}`;
 
 /** A side of the comparison by its address: a preset, a saved variant, or a setting as it lies on a bench. */
-async function sideOf(key: string): Promise<Side> {
+async function sideOf(at: SchoolHandle, key: string): Promise<Side> {
   const [kind, id = '', ...rest] = key.split(':');
   const more = rest.join(':');
   if (kind === 'variant') {
-    const variant = isId(id) ? await findVariant(id) : undefined;
+    const variant = isId(id) ? await findVariant(at, id) : undefined;
     if (!variant) throw notFound('This variant');
     const { gameId, own, ageBand, params, name } = variant;
     return { key, ref: { gameId, own }, label: `“${name}”`, ageBand, params };
   }
-  const ref = await requireGame(id);
+  const ref = await requireGame(at, id);
   const game = gameFor(ref);
   if (kind === 'set') {
     let input: unknown;
@@ -97,11 +98,11 @@ function counterpart(side: Side): string {
 }
 
 export async function loader({ request }: Route.LoaderArgs) {
-  await requireRole(request, 'coordinator');
+  const { at } = await requireRole(request, 'coordinator');
   const search = new URL(request.url).searchParams;
-  const a = await sideOf(search.get('a') ?? presetKey(SHELF[0]!.id, SHELF[0]!.presets[1]!.id));
-  const b = await sideOf(search.get('b') ?? counterpart(a));
-  const own = (await listOwnGames()).map(({ id, definition }) =>
+  const a = await sideOf(at, search.get('a') ?? presetKey(SHELF[0]!.id, SHELF[0]!.presets[1]!.id));
+  const b = await sideOf(at, search.get('b') ?? counterpart(a));
+  const own = (await listOwnGames(at)).map(({ id, definition }) =>
     gameFor({ gameId: ownGameId(id), own: definition }),
   );
   const options = [...SHELF, ...own].flatMap((game) =>
@@ -110,7 +111,7 @@ export async function loader({ request }: Route.LoaderArgs) {
       label: `${nameOf(game)}: ${preset.name}${preset.tradition ? ` (${preset.tradition})` : ''}`,
     })),
   );
-  const variants = (await listVariants()).map(({ id, name }) => ({
+  const variants = (await listVariants(at)).map(({ id, name }) => ({
     value: `variant:${id}`,
     label: `Your variant “${name}”`,
   }));

@@ -18,8 +18,8 @@ import type { Route } from './+types/deck';
 export const meta: Route.MetaFunction = () => [{ title: 'Check a deck · Fern Basket' }];
 
 export async function loader({ request }: Route.LoaderArgs) {
-  await requireRole(request, 'coordinator', 'helper');
-  const mine = (await listVariants())
+  const { at } = await requireRole(request, 'coordinator', 'helper');
+  const mine = (await listVariants(at))
     .filter(({ gameId, own }) => !own && gameOf(gameId).audits)
     .map(({ id, gameId, name, params }): Audited => ({
       key: id,

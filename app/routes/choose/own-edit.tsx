@@ -3,6 +3,7 @@ import type { FieldErrors } from '~/core/check/check';
 import type { OwnGame } from '~/core/own/definition';
 import { showable } from '~/core/own/check';
 import { ownGameId } from '~/core/own/ids';
+import type { SchoolHandle } from '~/data/db';
 import { archiveOwnGame, findOwnGame } from '~/data/queries/games';
 import { changesOf, lateOf } from '~/server/changes';
 import { versionIn } from '~/server/forms';
@@ -20,24 +21,25 @@ export const meta: Route.MetaFunction = ({ loaderData }) => [
   { title: `${loaderData?.definition.name.en ?? 'A game of your own'} · Fern Basket` },
 ];
 
-async function storedGame(ownId: string) {
-  const stored = isId(ownId) ? await findOwnGame(ownId) : undefined;
+async function storedGame(at: SchoolHandle, ownId: string) {
+  const stored = isId(ownId) ? await findOwnGame(at, ownId) : undefined;
   if (!stored) throw notFound('This game');
   return stored;
 }
 
 export async function loader({ request, params }: Route.LoaderArgs) {
-  await requireRole(request, 'coordinator');
-  const stored = await storedGame(params.ownId);
-  return { ...stored, ...showable(stored.definition), changes: await changesOf('own game', stored.id) };
+  const { at } = await requireRole(request, 'coordinator');
+  const stored = await storedGame(at, params.ownId);
+  return { ...stored, ...showable(stored.definition), changes: await changesOf(at, 'own game', stored.id) };
 }
 
 export async function action({ request, params }: Route.ActionArgs) {
   const person = await requireRole(request, 'coordinator');
-  const { id } = await storedGame(params.ownId);
+  const { at } = person;
+  const { id } = await storedGame(at, params.ownId);
   const form = await request.formData();
   if (form.get('intent') === 'archive') {
-    await archiveOwnGame(id, person.id);
+    await archiveOwnGame(at, id, person.id);
     throw redirect('/choose');
   }
   const openedOn = versionIn(form);
@@ -47,8 +49,8 @@ export async function action({ request, params }: Route.ActionArgs) {
     return refuse(400, {
       '': 'This page does not know what it was opened on. Load it again; nothing was changed.',
     });
-  const kept = await changeOwn(id, String(form.get('definition') ?? ''), openedOn, person.id);
-  if (!kept.ok) return kept.stale ? refuse(409, {}, lateOf(kept.stale)) : refuse(400, kept.errors);
+  const kept = await changeOwn(at, id, String(form.get('definition') ?? ''), openedOn, person.id);
+  if (!kept.ok) return kept.stale ? refuse(409, {}, lateOf(at, kept.stale)) : refuse(400, kept.errors);
   throw redirect(`/choose/${ownGameId(id)}`);
 }
 

@@ -7,8 +7,8 @@ import type { Route } from './+types/own-json';
 
 /** A game of the school's own as a file. */
 export async function loader({ request, params }: Route.LoaderArgs) {
-  await requireRole(request, 'coordinator');
-  const stored = isId(params.ownId) ? await findOwnGame(params.ownId) : undefined;
+  const { at } = await requireRole(request, 'coordinator');
+  const stored = isId(params.ownId) ? await findOwnGame(at, params.ownId) : undefined;
   if (!stored) throw notFound('This game');
   const name =
     showable(stored.definition)

@@ -15,8 +15,9 @@ export async function loader({ request }: Route.LoaderArgs) {
 
 export async function action({ request }: Route.ActionArgs) {
   const person = await requireRole(request, 'coordinator');
+  const { at } = person;
   const text = String((await request.formData()).get('definition') ?? '');
-  const kept = await keepOwnGame(text, person.id);
+  const kept = await keepOwnGame(at, text, person.id);
   if (!kept.ok) return data({ errors: kept.errors }, { status: 400 });
   throw redirect(`/choose/${ownGameId(kept.id)}`);
 }

@@ -33,8 +33,8 @@ import type { Route } from './+types/shelf';
 export const meta: Route.MetaFunction = () => [{ title: 'Choose · Fern Basket' }];
 
 export async function loader({ request }: Route.LoaderArgs) {
-  await requireRole(request, 'coordinator');
-  const own = (await listOwnGames()).map(({ id, definition }): GameRef => ({
+  const { at } = await requireRole(request, 'coordinator');
+  const own = (await listOwnGames(at)).map(({ id, definition }): GameRef => ({
     gameId: ownGameId(id),
     own: definition,
   }));
@@ -45,14 +45,14 @@ export async function loader({ request }: Route.LoaderArgs) {
     .map((game) => ({ gameId: game.id, name: nameOf(game), why: say(ENGLISH, game.words, 'goal') }));
   const open = own.filter(({ gameId }) => !shut.some((one) => one.gameId === gameId));
   const entries = [...(await shelfEntries()), ...(await Promise.all(open.map(ownEntry)))];
-  const variants = (await listVariants()).map(({ id, gameId, name, ageBand, own: definition }) => ({
+  const variants = (await listVariants(at)).map(({ id, gameId, name, ageBand, own: definition }) => ({
     id,
     gameId,
     name,
     ageBand,
     game: nameOf(gameFor({ gameId, own: definition })),
   }));
-  return { entries, shut, variants, atHand: await materialsAtHand() };
+  return { entries, shut, variants, atHand: await materialsAtHand(at) };
 }
 
 const Plank = styled.section`

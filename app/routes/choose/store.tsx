@@ -18,12 +18,13 @@ const storable = (): Material[] =>
   materials().filter(({ kind }) => kind === 'durable' || kind === 'consumable');
 
 export async function loader({ request }: Route.LoaderArgs) {
-  await requireRole(request, 'coordinator');
-  return { atHand: await materialsAtHand(), changes: await changesOf('store', 'school') };
+  const { at } = await requireRole(request, 'coordinator');
+  return { atHand: await materialsAtHand(at), changes: await changesOf(at, 'store', 'school') };
 }
 
 export async function action({ request }: Route.ActionArgs) {
   const person = await requireRole(request, 'coordinator');
+  const { at } = person;
   const form = await request.formData();
   const named = (field: string): string[] => {
     const there = new Set(form.getAll(field).map(String));
@@ -36,7 +37,7 @@ export async function action({ request }: Route.ActionArgs) {
       { saved: undefined, problem: 'Load this page again, then tick; nothing was changed.' },
       { status: 400 },
     );
-  const kept = await setMaterialsAtHand(named('material'), named('had'), person.id);
+  const kept = await setMaterialsAtHand(at, named('material'), named('had'), person.id);
   return data({ saved: kept.length, problem: undefined });
 }
 

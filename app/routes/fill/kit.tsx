@@ -33,9 +33,10 @@ export const meta: Route.MetaFunction = ({ loaderData }) => [
 
 export async function loader({ request, params }: Route.LoaderArgs) {
   const person = await requireRole(request, 'coordinator', 'helper');
-  const kit = isId(params.kitId) ? await findKit(params.kitId) : undefined;
+  const { at } = person;
+  const kit = isId(params.kitId) ? await findKit(at, params.kitId) : undefined;
   if (!kit) throw notFound('This kit');
-  const copies = (await listCopies({ kitId: kit.id })).map(
+  const copies = (await listCopies(at, { kitId: kit.id })).map(
     ({ id, tag, builtOn, printedAt, loan, buildRunId }) => ({
       id,
       tag,
@@ -50,12 +51,12 @@ export async function loader({ request, params }: Route.LoaderArgs) {
     // Reckoned beside the thread that answers: a full basket takes a while.
     recipe: shownOf(await recipeOf(planOf(kit))),
     copies,
-    changes: await changesOf('kit', kit.id),
+    changes: await changesOf(at, 'kit', kit.id),
     /** Sent with the form: one form builds once, however often it is sent. */
     formKey: crypto.randomUUID(),
-    variants: await listVariants(),
+    variants: await listVariants(at),
     mayChange: person.role === 'coordinator',
-    today: today(),
+    today: today(at),
   };
 }
 
@@ -63,11 +64,12 @@ export async function action({ request, params }: Route.ActionArgs) {
   const form = await request.formData();
   const build = form.get('intent') === 'build' || form.get('intent') === 'undoBuild';
   const person = await requireRole(request, 'coordinator', ...(build ? (['helper'] as const) : []));
-  const kit = isId(params.kitId) ? await findKit(params.kitId) : undefined;
+  const { at } = person;
+  const kit = isId(params.kitId) ? await findKit(at, params.kitId) : undefined;
   if (!kit) throw notFound('This kit');
   if (form.get('intent') === 'undoBuild') {
     const run = form.get('run');
-    if (isId(run) && (await undoBuild(run, kit.id))) throw redirect(`/fill/${kit.id}?undone=1`);
+    if (isId(run) && (await undoBuild(at, run, kit.id))) throw redirect(`/fill/${kit.id}?undone=1`);
     return refuse(409, true, {
       copies: 'One of these copies was printed or lent meanwhile, so they stay.',
     });
@@ -79,10 +81,10 @@ export async function action({ request, params }: Route.ActionArgs) {
     if (!isId(formKey))
       return refuse(400, true, { copies: 'Load this page again, then build; nothing was built yet.' });
     if (kit.variants.length === 0) return refuse(400, true, { copies: 'Put a game into this kit first.' });
-    const { runId } = await buildCopies({
+    const { runId } = await buildCopies(at, {
       kit,
       count: checked.value.copies,
-      builtOn: today(),
+      builtOn: today(at),
       builtBy: person.id,
       formKey,
       parts: (await recipeOf(planOf(kit))).parts,
@@ -91,8 +93,8 @@ export async function action({ request, params }: Route.ActionArgs) {
     });
     throw redirect(`/fill/${kit.id}?run=${runId}`);
   }
-  const saved = await saveKitForm(form, person.id, kit.id);
-  if (!saved.ok) return refuse(saved.status, false, saved.errors, saved.stale && lateOf(saved.stale));
+  const saved = await saveKitForm(at, form, person.id, kit.id);
+  if (!saved.ok) return refuse(saved.status, false, saved.errors, saved.stale && lateOf(at, saved.stale));
   throw redirect(`/fill/${kit.id}?saved=1${saved.taken.map((field) => `&merged=${field}`).join('')}`);
 }
 

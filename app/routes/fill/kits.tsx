@@ -13,7 +13,8 @@ export const meta: Route.MetaFunction = () => [{ title: 'Fill · Fern Basket' }]
 
 export async function loader({ request }: Route.LoaderArgs) {
   const person = await requireRole(request, 'coordinator', 'helper');
-  return { kits: await listKits(), mayChange: person.role === 'coordinator' };
+  const { at } = person;
+  return { kits: await listKits(at), mayChange: person.role === 'coordinator' };
 }
 
 const Baskets = styled.ul`

@@ -1,5 +1,4 @@
 import { data, redirect } from 'react-router';
-import { findSchool } from '~/data/queries/people';
 import { listVariants } from '~/data/queries/kits';
 import { saveKitForm } from '~/server/kits/save';
 import { requireRole } from '~/server/people/session';
@@ -12,13 +11,14 @@ import type { Route } from './+types/new';
 export const meta: Route.MetaFunction = () => [{ title: 'New kit · Fern Basket' }];
 
 export async function loader({ request }: Route.LoaderArgs) {
-  await requireRole(request, 'coordinator');
-  return { variants: await listVariants(), paper: (await findSchool())!.paper };
+  const { at, school } = await requireRole(request, 'coordinator');
+  return { variants: await listVariants(at), paper: school.paper };
 }
 
 export async function action({ request }: Route.ActionArgs) {
   const person = await requireRole(request, 'coordinator');
-  const saved = await saveKitForm(await request.formData(), person.id);
+  const { at } = person;
+  const saved = await saveKitForm(at, await request.formData(), person.id);
   if (!saved.ok) return data({ errors: saved.errors }, { status: saved.status });
   throw redirect(`/fill/${saved.id}?saved=1`);
 }

@@ -45,19 +45,20 @@ const NEXT_DUE = 20;
 
 export async function loader({ request }: Route.LoaderArgs) {
   const person = await requireRole(request, 'coordinator', 'helper');
+  const { at } = person;
   const search = new URL(request.url).searchParams;
   const tag = readTag(search.get('copy') ?? '');
   const [familyId, lentId] = [search.get('family'), search.get('lent')];
-  const day = todayAtSchool();
+  const day = todayAtSchool(at);
   const [copy, family, lent, now, home, out] = await Promise.all([
-    tag.kind === 'tag' ? findCopy({ tag: tag.tag }) : undefined,
-    isId(familyId) ? findFamily(familyId) : undefined,
-    isId(lentId) ? findLoan(lentId) : undefined,
-    copiesNow(day),
-    copiesAtSchool(IN_SIGHT),
-    pageOfOut(0, NEXT_DUE),
+    tag.kind === 'tag' ? findCopy(at, { tag: tag.tag }) : undefined,
+    isId(familyId) ? findFamily(at, familyId) : undefined,
+    isId(lentId) ? findLoan(at, lentId) : undefined,
+    copiesNow(at, day),
+    copiesAtSchool(at, IN_SIGHT),
+    pageOfOut(at, 0, NEXT_DUE),
   ]);
-  const short = copy ? await listShortages(copy.id) : [];
+  const short = copy ? await listShortages(at, copy.id) : [];
   return {
     copy: copy && {
       id: copy.id,
@@ -91,11 +92,12 @@ export async function loader({ request }: Route.LoaderArgs) {
 
 export async function action({ request }: Route.ActionArgs) {
   const person = await requireRole(request, 'coordinator', 'helper');
+  const { at } = person;
   const form = await request.formData();
   if (form.get('intent') === 'undo') {
     const loanId = form.get('loan');
     const undone = isId(loanId)
-      ? await undoLoan(loanId, person.id)
+      ? await undoLoan(at, loanId, person.id)
       : { ok: false as const, why: 'There is no such loan.' };
     if (!undone.ok) return data({ problem: undone.why, dueOn: '' }, { status: 409 });
     throw redirect('/lend?undone=1');
@@ -103,7 +105,7 @@ export async function action({ request }: Route.ActionArgs) {
   const [copyId, familyId] = [form.get('copy'), form.get('family')];
   const dueOn = readDay(form.get('dueOn'));
   const kept = String(form.get('dueOn') ?? '');
-  const day = todayAtSchool();
+  const day = todayAtSchool(at);
   if (!isId(copyId) || !isId(familyId))
     return data({ problem: 'Choose a copy and a family first.', dueOn: kept }, { status: 400 });
   if (!dueOn || daysBetween(day, dueOn) < 0 || daysBetween(day, dueOn) > 366)
@@ -114,7 +116,7 @@ export async function action({ request }: Route.ActionArgs) {
       },
       { status: 400 },
     );
-  const result = await lend({ copyId, familyId, lentOn: day, dueOn, personId: person.id });
+  const result = await lend(at, { copyId, familyId, lentOn: day, dueOn, personId: person.id });
   if (!result.ok)
     return data(
       {

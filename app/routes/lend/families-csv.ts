@@ -5,8 +5,8 @@ import type { Route } from './+types/families-csv';
 
 /** All families as CSV; it imports again to the same. */
 export async function loader({ request }: Route.LoaderArgs) {
-  await requireRole(request, 'coordinator');
-  return new Response(familiesToCsv(await listFamilies()), {
+  const { at } = await requireRole(request, 'coordinator');
+  return new Response(familiesToCsv(await listFamilies(at)), {
     headers: {
       'Content-Type': 'text/csv; charset=utf-8',
       'Content-Disposition': 'attachment; filename="families.csv"',

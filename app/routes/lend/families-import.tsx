@@ -28,6 +28,7 @@ interface Preview {
 
 export async function action({ request }: Route.ActionArgs) {
   const person = await requireRole(request, 'coordinator');
+  const { at } = person;
   const form = await request.formData();
   const file = form.get('file');
   const refuse = (problem: string) => data<Preview>({ problem, text: '', rows: [] }, { status: 400 });
@@ -40,11 +41,12 @@ export async function action({ request }: Route.ActionArgs) {
     );
   if (!text.trim()) return refuse('Choose a file first.');
   if (text.length > MAX_CSV_BYTES) return refuse('This list is too long to be read at once.');
-  const existing = await familyNames();
+  const existing = await familyNames(at);
   const read = await readFamilies(text, existing);
   if (!read.ok) return refuse(read.problem);
   if (form.get('intent') !== 'import') return data<Preview>({ text, rows: read.rows });
   const added = await importFamilies(
+    at,
     read.rows.flatMap((row) => row.family ?? []),
     person.id,
   );

@@ -21,7 +21,7 @@ const MOST_TEXT = 80;
 const PAUSE_MS = 200;
 
 export async function loader({ request }: Route.LoaderArgs) {
-  await requireRole(request, 'coordinator');
+  const { at } = await requireRole(request, 'coordinator');
   const search = new URL(request.url).searchParams;
   const text = (search.get('find') ?? '').slice(0, MOST_TEXT);
   const asked = search.get('sort') ?? '';
@@ -29,8 +29,8 @@ export async function loader({ request }: Route.LoaderArgs) {
   const first = firstOf(search, SIZE);
   const addedId = search.get('added');
   const [page, added] = await Promise.all([
-    pageOfFamilies({ text, sort, first, most: SIZE }),
-    isId(addedId) ? findFamily(addedId) : undefined,
+    pageOfFamilies(at, { text, sort, first, most: SIZE }),
+    isId(addedId) ? findFamily(at, addedId) : undefined,
   ]);
   return {
     ...page,

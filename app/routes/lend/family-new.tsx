@@ -2,7 +2,6 @@ import { data, redirect } from 'react-router';
 import { checkForm, type FieldErrors } from '~/core/check/check';
 import { familySchema, type FamilyFields } from '~/core/lending/families';
 import { createFamily } from '~/data/queries/families';
-import { findSchool } from '~/data/queries/people';
 import { requireRole } from '~/server/people/session';
 import { Faint, Heading, Margin, Panel, Stack, Workplace } from '~/app/ui/Page';
 import { KeptHere } from '~/app/ui/Changes';
@@ -13,15 +12,16 @@ import type { Route } from './+types/family-new';
 export const meta: Route.MetaFunction = () => [{ title: 'Add a family · Fern Basket' }];
 
 export async function loader({ request }: Route.LoaderArgs) {
-  await requireRole(request, 'coordinator');
-  return { languages: (await findSchool())!.languages };
+  const { school } = await requireRole(request, 'coordinator');
+  return { languages: school.languages };
 }
 
 export async function action({ request }: Route.ActionArgs) {
   const person = await requireRole(request, 'coordinator');
+  const { at } = person;
   const checked = checkForm(familySchema, await request.formData());
   if (!checked.ok) return data({ errors: checked.errors }, { status: 400 });
-  const made = await createFamily(checked.value, person.id);
+  const made = await createFamily(at, checked.value, person.id);
   if (!made)
     return data(
       { errors: { name: `There is a family called “${checked.value.name}” already.` } as FieldErrors },

@@ -6,7 +6,6 @@ import { familySchema, type FamilyFields } from '~/core/lending/families';
 import { showTag } from '~/core/kits/tag';
 import { familyFields, findFamily, forgetFamily, updateFamily } from '~/data/queries/families';
 import { listLoansOfFamily } from '~/data/queries/lending';
-import { findSchool } from '~/data/queries/people';
 import { changesOf, lateOf } from '~/server/changes';
 import { versionIn } from '~/server/forms';
 import { isId } from '~/server/ids';
@@ -27,28 +26,29 @@ export const meta: Route.MetaFunction = ({ loaderData }) => [
 ];
 
 export async function loader({ request, params }: Route.LoaderArgs) {
-  await requireRole(request, 'coordinator');
-  const family = isId(params.familyId) ? await findFamily(params.familyId) : undefined;
+  const { at, school } = await requireRole(request, 'coordinator');
+  const family = isId(params.familyId) ? await findFamily(at, params.familyId) : undefined;
   if (!family) throw notFound('This family');
   const { id, version } = family;
   return {
     id,
     version,
     family: familyFields(family),
-    changes: await changesOf('family', id),
-    loans: await listLoansOfFamily(id),
-    languages: (await findSchool())!.languages,
-    today: today(),
+    changes: await changesOf(at, 'family', id),
+    loans: await listLoansOfFamily(at, id),
+    languages: school.languages,
+    today: today(at),
   };
 }
 
 export async function action({ request, params }: Route.ActionArgs) {
   const person = await requireRole(request, 'coordinator');
+  const { at } = person;
   const id = params.familyId;
-  if (!isId(id) || !(await findFamily(id))) throw notFound('This family');
+  if (!isId(id) || !(await findFamily(at, id))) throw notFound('This family');
   const form = await request.formData();
   if (form.get('intent') === 'forget') {
-    if (!(await forgetFamily(id, person.id)))
+    if (!(await forgetFamily(at, id, person.id)))
       return refuse({
         status: 409,
         problem: 'A copy is still out with this family. Take it back first; nothing was changed.',
@@ -63,14 +63,14 @@ export async function action({ request, params }: Route.ActionArgs) {
       status: 400,
       errors: { '': 'This page does not know what it was opened on. Load it again; nothing was changed.' },
     });
-  const saved = await updateFamily(id, checked.value, openedOn, person.id);
+  const saved = await updateFamily(at, id, checked.value, openedOn, person.id);
   if (!saved)
     return refuse({
       status: 409,
       errors: { name: `There is a family called “${checked.value.name}” already.` },
     });
   if (saved === 'gone') throw notFound('This family');
-  if (!saved.ok) return refuse({ status: 409, late: lateOf(saved.stale) });
+  if (!saved.ok) return refuse({ status: 409, late: lateOf(at, saved.stale) });
   const merged = saved.taken.map(({ field }) => `&merged=${field}`).join('');
   throw redirect(`/lend/families/${id}?saved=1${merged}`);
 }

@@ -9,10 +9,12 @@ import { nextStep, sentenceFor, type Heard } from '~/core/listening/sentence';
 import { showDay } from '~/core/lending/due';
 import { showTag } from '~/core/kits/tag';
 import { count } from '~/core/words/numbers';
+import type { SchoolHandle } from '~/data/db';
 import { addAnswer, listAnswers, markRead, type AnswerRow } from '~/data/queries/listening';
 import { findCopy } from '~/data/queries/kits';
 import { lastLoanOf } from '~/data/queries/lending';
 import { isId } from '~/server/ids';
+import { dayAt } from '~/server/today';
 import { recipeOf } from '~/server/threads';
 import { requireRole } from '~/server/people/session';
 import { Button, ButtonLink } from '~/app/ui/Button';
@@ -53,8 +55,8 @@ async function group(rows: AnswerRow[]) {
 }
 
 export async function loader({ request }: Route.LoaderArgs) {
-  await requireRole(request, 'coordinator');
-  const heardOf = await group(await listAnswers());
+  const { at } = await requireRole(request, 'coordinator');
+  const heardOf = await group(await listAnswers(at));
   const oneOf = async ({ kitName, subject, expected, plan, rows }: (typeof heardOf)[number]) => {
     const heard: Heard[] = rows.map((row) => ({
       familyId: row.familyId,
@@ -74,7 +76,7 @@ export async function loader({ request }: Route.LoaderArgs) {
         .slice(0, MOST_SHOWN)
         .map(({ answer, familyName, tag }) => ({
           ...answer,
-          sentAt: answer.sentAt.toISOString().slice(0, 10),
+          sentAt: dayAt(at, answer.sentAt),
           isNew: answer.readAt === null,
           familyName,
           tag,
@@ -88,29 +90,33 @@ export async function loader({ request }: Route.LoaderArgs) {
 }
 
 export async function action({ request }: Route.ActionArgs) {
-  await requireRole(request, 'coordinator');
+  const { at } = await requireRole(request, 'coordinator');
   const form = await request.formData();
   if (form.get('intent') === 'slip')
-    return keepSlip(visible(String(form.get('slip') ?? '')), visible(String(form.get('words') ?? ''), true));
-  await markRead(form.getAll('answer').filter(isId), form.get('intent') !== 'unread');
+    return keepSlip(
+      at,
+      visible(String(form.get('slip') ?? '')),
+      visible(String(form.get('words') ?? ''), true),
+    );
+  await markRead(at, form.getAll('answer').filter(isId), form.get('intent') !== 'unread');
   return null;
 }
 
 /** Stores what a paper slip says, as an answer of the family that had the bag last. */
-async function keepSlip(slip: string, words: string) {
+async function keepSlip(at: SchoolHandle, slip: string, words: string) {
   const refuse = (problem: string, status = 400) => data<SlipAnswered>({ problem, slip, words }, { status });
   const reading = readSlip(slip);
   if (!reading.ok) return refuse(reading.problem);
   if (words.length > MOST_WORDS) return refuse(`There is room for ${MOST_WORDS} characters.`);
-  const copy = await findCopy({ tag: reading.tag });
-  const last = copy && (await lastLoanOf(copy.id));
+  const copy = await findCopy(at, { tag: reading.tag });
+  const last = copy && (await lastLoanOf(at, copy.id));
   if (!last)
     return refuse(
       `${showTag(reading.tag)} was never lent, so nobody can have filled in its slip. Look at the number again.`,
       409,
     );
   const { id: loanId, familyName, language } = last;
-  const kept = await addAnswer({
+  const kept = await addAnswer(at, {
     ...reading.answer,
     childDid: words,
     anythingElse: '',

@@ -8,7 +8,6 @@ import { showTag } from '~/core/kits/tag';
 import { labelSheets } from '~/core/pack/labels';
 import { MARGIN_MM } from '~/core/paper/sheet';
 import { findCopy } from '~/data/queries/kits';
-import { findSchool } from '~/data/queries/people';
 import { listShortages } from '~/data/queries/counts';
 import { strandOf } from '~/data/queries/lending';
 import { isId } from '~/server/ids';
@@ -29,10 +28,9 @@ export const meta: Route.MetaFunction = ({ loaderData }) => [
 ];
 
 export async function loader({ request, params }: Route.LoaderArgs) {
-  await requireRole(request, 'coordinator', 'helper');
-  const copy = isId(params.copyId) ? await findCopy({ id: params.copyId }) : undefined;
+  const { at, school } = await requireRole(request, 'coordinator', 'helper');
+  const copy = isId(params.copyId) ? await findCopy(at, { id: params.copyId }) : undefined;
   if (!copy) throw notFound('This copy');
-  const school = (await findSchool())!;
   const link = familyLink(request, copy.linkKey);
   const labels = labelSheets(
     [
@@ -65,9 +63,9 @@ export async function loader({ request, params }: Route.LoaderArgs) {
       ...sheet,
       heightMm: Math.max(...sheet.pieces!.map(({ y, h }) => y + h)) + MARGIN_MM,
     })),
-    strand: await strandOf(copy.id),
-    shortages: await listShortages(copy.id),
-    today: today(),
+    strand: await strandOf(at, copy.id),
+    shortages: await listShortages(at, copy.id),
+    today: today(at),
   };
 }
 

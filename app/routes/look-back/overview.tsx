@@ -31,27 +31,28 @@ export const meta: Route.MetaFunction = () => [{ title: 'Look back · Fern Baske
 const DAYS_BACK = 90;
 
 export async function loader({ request }: Route.LoaderArgs) {
-  await requireRole(request, 'coordinator');
-  const since = daysAfter(today(), -DAYS_BACK);
+  const { at } = await requireRole(request, 'coordinator');
+  const since = daysAfter(today(at), -DAYS_BACK);
   return {
     since,
-    reach: await reachSince(since),
-    answered: await answeredSince(since),
-    shortages: await listShortages(),
+    reach: await reachSince(at, since),
+    answered: await answeredSince(at, since),
+    shortages: await listShortages(at),
   };
 }
 
 export async function action({ request }: Route.ActionArgs) {
   const person = await requireRole(request, 'coordinator');
+  const { at } = person;
   const form = await request.formData();
   const copyId = form.get('copy');
   if (!isId(copyId)) return data({ said: 'nothing' as const, copyId: '' }, { status: 400 });
   if (form.get('intent') === 'undo') {
-    const undone = await undoMend(copyId, person.id);
+    const undone = await undoMend(at, copyId, person.id);
     const said = undone ? ('undone' as const) : ('tooLate' as const);
     return data({ said, copyId }, { status: undone ? 200 : 409 });
   }
-  const mended = await mend(copyId, person.id);
+  const mended = await mend(at, copyId, person.id);
   return data({ said: mended ? ('mended' as const) : ('nothing' as const), copyId });
 }
 

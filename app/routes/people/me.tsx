@@ -17,15 +17,15 @@ import type { Route } from './+types/me';
 export const meta: Route.MetaFunction = () => [{ title: 'Your sign-in · Fern Basket' }];
 
 export async function loader({ request }: Route.LoaderArgs) {
-  const { id, name, role } = await requireRole(request, 'coordinator', 'helper', 'reader');
+  const { id, name, role, at } = await requireRole(request, 'coordinator', 'helper', 'reader');
   const sessions = await listSessions(id, await sessionHash(request));
   return {
     name,
     role,
     sessions: sessions.map(({ createdAt, usedAt, ...one }) => ({
       ...one,
-      since: showTime(createdAt),
-      used: showTime(usedAt),
+      since: showTime(at, createdAt),
+      used: showTime(at, usedAt),
     })),
   };
 }

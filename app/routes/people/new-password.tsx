@@ -42,7 +42,9 @@ export async function action({ request, params, context }: Route.ActionArgs) {
     await hashPassword(String(form.get('password'))),
   );
   if (!personId) throw gone();
-  throw redirect('/', { headers: await signIn(request, personId) });
+  const headers = await signIn(request, personId);
+  if (!headers) throw gone();
+  throw redirect('/', { headers });
 }
 
 export default function NewPassword({ loaderData, actionData }: Route.ComponentProps) {

@@ -1,27 +1,30 @@
+import { getLocalTimeZone } from '@internationalized/date';
 import { data, Form, redirect, useNavigation } from 'react-router';
 import { checkForm } from '~/core/check/check';
-import { setUpSchema } from '~/core/lending/school';
-import { LANGUAGES, type Language } from '~/core/words/languages';
-import { findSchool, setUpSchool } from '~/data/queries/people';
+import { isTimeZone, languagesIn, setUpSchema, timeZones } from '~/core/lending/school';
+import { setUpSchool, whoseDoor } from '~/data/queries/schools';
 import { hashPassword } from '~/server/people/password';
 import { signIn } from '~/server/people/session';
 import { Button } from '~/app/ui/Button';
-import { Choice, TextBox, TickBox } from '~/app/ui/fields';
+import { TextBox } from '~/app/ui/fields';
 import { Said } from '~/app/ui/Notices';
-import { Row, Stack } from '~/app/ui/Page';
+import { Stack } from '~/app/ui/Page';
+import { AboutSchool } from './AboutSchool';
 import { Door } from './Door';
 import { NewPasswordFields } from './NewPasswordFields';
 import type { Route } from './+types/set-up';
 
+const NO_ZONE = 'Choose a place from the list, such as America/Halifax.';
+
 export const meta: Route.MetaFunction = () => [{ title: 'Set up · Fern Basket' }];
 
 export async function loader() {
-  if (await findSchool()) throw redirect('/');
-  return null;
+  if ((await whoseDoor()) !== undefined) throw redirect('/');
+  return { timeZones: timeZones(), here: getLocalTimeZone() };
 }
 
 export async function action({ request }: Route.ActionArgs) {
-  if (await findSchool()) throw redirect('/');
+  if ((await whoseDoor()) !== undefined) throw redirect('/');
   const form = await request.formData();
   const kept = {
     schoolName: String(form.get('schoolName') ?? ''),
@@ -29,21 +32,20 @@ export async function action({ request }: Route.ActionArgs) {
   };
   const checked = checkForm(setUpSchema, form);
   const errors = checked.ok ? {} : checked.errors;
-  const languages = form.getAll('languages').filter((code): code is Language => String(code) in LANGUAGES);
-  if (!languages.includes('en')) languages.unshift('en');
   if (form.get('password') !== form.get('again')) errors.again = 'The two passwords are not the same.';
+  if (checked.ok && !isTimeZone(checked.value.timeZone)) errors.timeZone = NO_ZONE;
   if (!checked.ok || Object.keys(errors).length) return data({ kept, errors }, { status: 400 });
-  const { password: _, ...rest } = checked.value;
-  const person = await setUpSchool({
-    ...rest,
-    languages,
-    passwordHash: await hashPassword(String(form.get('password'))),
+  const { schoolName: name, paper, timeZone, personName } = checked.value;
+  const made = await setUpSchool({
+    school: { name, paper, timeZone, languages: languagesIn(form.getAll('languages')) },
+    person: { name: personName, passwordHash: await hashPassword(String(form.get('password'))) },
   });
-  if (!person) throw redirect('/sign-in');
-  throw redirect('/', { headers: await signIn(request, person.id) });
+  const headers = made && (await signIn(request, made.person.id));
+  if (!headers) throw redirect('/sign-in');
+  throw redirect('/', { headers });
 }
 
-export default function SetUp({ actionData }: Route.ComponentProps) {
+export default function SetUp({ loaderData, actionData }: Route.ComponentProps) {
   const busy = useNavigation().state !== 'idle';
   const errors: Record<string, string> = actionData?.errors ?? {};
   return (
@@ -65,31 +67,7 @@ export default function SetUp({ actionData }: Route.ComponentProps) {
             error={errors.schoolName}
             autoFocus
           />
-          <Choice
-            name="paper"
-            label="Paper in the printer"
-            defaultValue="letter"
-            error={errors.paper}
-            options={[
-              { value: 'letter', label: 'Letter' },
-              { value: 'a4', label: 'A4' },
-            ]}
-          />
-          <fieldset style={{ border: 0, margin: 0, padding: 0 }}>
-            <legend style={{ fontWeight: 700, padding: 0 }}>Languages of your families</legend>
-            <Row>
-              {(Object.keys(LANGUAGES) as Language[]).map((code) => (
-                <TickBox
-                  key={code}
-                  name="languages"
-                  value={code}
-                  defaultSelected={code === 'en' || code === 'es'}
-                >
-                  {LANGUAGES[code].name}
-                </TickBox>
-              ))}
-            </Row>
-          </fieldset>
+          <AboutSchool {...loaderData} errors={errors} />
           <TextBox
             name="personName"
             label="Your name"

@@ -2,7 +2,8 @@ import { data, Form, redirect, useNavigation } from 'react-router';
 import { checkForm } from '~/core/check/check';
 import { visible } from '~/core/check/keepable';
 import { signInSchema } from '~/core/people/forms';
-import { findPersonByName, findSchool } from '~/data/queries/people';
+import { findPersonByName } from '~/data/queries/people';
+import { whoseDoor } from '~/data/queries/schools';
 import { trySignIn } from '~/server/limits';
 import { ownPath } from '~/server/links';
 import { passwordFits } from '~/server/people/password';
@@ -20,10 +21,10 @@ export const meta: Route.MetaFunction = () => [{ title: 'Sign in · Fern Basket'
 const safeNext = (request: Request): string => ownPath(new URL(request.url).searchParams.get('next'));
 
 export async function loader({ request }: Route.LoaderArgs) {
-  const school = await findSchool();
-  if (!school) throw redirect('/set-up');
+  const school = await whoseDoor();
+  if (school === undefined) throw redirect('/set-up');
   if (await whoIs(request)) throw redirect(safeNext(request));
-  return { school: school.name };
+  return { school };
 }
 
 export async function action({ request, context }: Route.ActionArgs) {
@@ -62,7 +63,10 @@ export async function action({ request, context }: Route.ActionArgs) {
     );
   }
   await attempt.succeeded();
-  throw redirect(safeNext(request), { headers: await signIn(request, person.id) });
+  const headers = await signIn(request, person.id);
+  // Their last access was ended in this very moment.
+  if (!headers) throw redirect('/sign-in');
+  throw redirect(safeNext(request), { headers });
 }
 
 export default function SignIn({ loaderData, actionData }: Route.ComponentProps) {

@@ -21,34 +21,39 @@ import type { Route } from './+types/staff-list';
 export const meta: Route.MetaFunction = () => [{ title: 'People · Fern Basket' }];
 
 export async function loader({ request }: Route.LoaderArgs) {
-  await requireRole(request, 'coordinator');
-  const people = await listPeople();
-  const changes = await Promise.all(people.map(({ id }) => changesOf('person', id)));
+  const { at } = await requireRole(request, 'coordinator');
+  const people = await listPeople(at);
+  const changes = await Promise.all(people.map(({ id }) => changesOf(at, 'person', id)));
   return { people: people.map((one, i) => ({ ...one, changes: changes[i]! })) };
 }
 
 export async function action({ request }: Route.ActionArgs) {
   const coordinator = await requireRole(request, 'coordinator');
+  const { at } = coordinator;
   const form = await request.formData();
   const name = visible(String(form.get('name') ?? '')).slice(0, 80);
   const refuse = (errors: FieldErrors, status: number) => data({ errors, name, link: undefined }, { status });
   if (form.get('intent') === 'link') {
     const id = form.get('person');
-    const key = isId(id) ? await givePasswordLink(id, coordinator.id) : undefined;
+    const key = isId(id) ? await givePasswordLink(at, id, coordinator.id) : undefined;
     if (!key) return refuse({ end: 'This person is not here any more.' }, 409);
     // Told once: only its hash is kept.
     return data({ errors: {} as FieldErrors, name: '', link: { id, address: passwordLinkOf(request, key) } });
   }
   if (form.get('intent') === 'end') {
     const id = form.get('person');
-    if (isId(id) && (await deactivatePerson(id, coordinator.id))) throw redirect('/people?ended=1');
+    if (isId(id) && (await deactivatePerson(at, id, coordinator.id))) throw redirect('/people?ended=1');
     return refuse({ end: 'A school needs a coordinator, so this access stays.' }, 409);
   }
   const checked = checkForm(personSchema, form);
   if (!checked.ok) return refuse(checked.errors, 400);
   try {
     const passwordHash = await hashPassword(String(form.get('password')));
-    await createPerson({ name: checked.value.name, role: checked.value.role, passwordHash }, coordinator.id);
+    await createPerson(
+      at,
+      { name: checked.value.name, role: checked.value.role, passwordHash },
+      coordinator.id,
+    );
   } catch (error) {
     if (refusedBy(error) !== 'person_name_is_taken') throw error;
     return refuse(

@@ -85,15 +85,15 @@ export async function action({ request, params, context }: Route.ActionArgs) {
   // The answer belongs to the loan that its form was opened for, whoever has the basket by now.
   const loanId = form.get('loan');
   if (!isId(loanId)) return refuse('error.anew', 400);
-  if (!(await mayStillAnswer(page.copy.id, loanId))) return refuse('refuse.notOut', 403);
+  if (!(await mayStillAnswer(page.at, page.copy.id, loanId))) return refuse('refuse.notOut', 403);
   if (!(await mayAnswerNow(loanId))) return refuse('refuse.busy', 429);
   const checked = checkForm(answerSchema, form);
   if (!checked.ok) return refuse('error.top', 400, mistakes(checked.errors));
   if (isEmpty(checked.value)) return refuse('error.empty', 400);
   // Pressed twice, or sent again after going back: the same words of the same day are one answer.
-  const said = JSON.stringify([loanId, today(), Object.entries(checked.value).sort()]);
+  const said = JSON.stringify([loanId, today(page.at), Object.entries(checked.value).sort()]);
   const sendKey = createHash('sha256').update(said).digest('base64url');
-  await addAnswer({ ...checked.value, sendKey, loanId, language: page.language });
+  await addAnswer(page.at, { ...checked.value, sendKey, loanId, language: page.language });
   throw redirect(`/p/${params.linkKey}/answer?lang=${page.language}&sent=1`);
 }
 

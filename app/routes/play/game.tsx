@@ -37,7 +37,10 @@ export async function loader({ request, params, context }: Route.LoaderArgs) {
       { status: page.status },
     );
   const recipe = await recipeOf(page.copy.plan);
-  const checked = await checkedLanguages(recipe.variants.map(({ variant }) => open(variant).game));
+  const checked = await checkedLanguages(
+    page.at,
+    recipe.variants.map(({ variant }) => open(variant).game),
+  );
   const reading = readingOf(language);
   const shown = {
     language,

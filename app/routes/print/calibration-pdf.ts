@@ -2,7 +2,6 @@ import { calibrationSheets } from '~/core/paper/calibration';
 import { PAPERS, type Paper } from '~/core/paper/sheet';
 import { LANGUAGES, type Language } from '~/core/words/languages';
 import { readingOf } from '~/core/words/readings';
-import { findSchool } from '~/data/queries/people';
 import { requireRole } from '~/server/people/session';
 import { measure } from '~/server/print/fonts';
 import { pdfOf } from '~/server/print/pdf';
@@ -10,8 +9,7 @@ import type { Route } from './+types/calibration-pdf';
 
 /** The calibration page alone: it belongs to a printer and not to a pack. Two pages need no thread of their own. */
 export async function loader({ request }: Route.LoaderArgs) {
-  await requireRole(request, 'coordinator', 'helper');
-  const school = (await findSchool())!;
+  const { school } = await requireRole(request, 'coordinator', 'helper');
   const search = new URL(request.url).searchParams;
   const asked = search.get('paper');
   const paper: Paper = asked && asked in PAPERS ? (asked as Paper) : school.paper;

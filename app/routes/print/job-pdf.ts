@@ -6,8 +6,8 @@ import type { Route } from './+types/job-pdf';
 
 /** The finished PDF of a print job. */
 export async function loader({ request, params }: Route.LoaderArgs) {
-  await requireRole(request, 'coordinator', 'helper');
-  const job = isId(params.jobId) ? await printedPdf(params.jobId) : undefined;
+  const { at } = await requireRole(request, 'coordinator', 'helper');
+  const job = isId(params.jobId) ? await printedPdf(at, params.jobId) : undefined;
   if (!job) throw notFound('This PDF');
   const name = job.title.replace(/[^\p{L}\p{N}]+/gu, '-').replace(/^-|-$/g, '');
   return new Response(new Uint8Array(job.pdf), {

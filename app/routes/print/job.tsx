@@ -2,6 +2,7 @@ import { useEffect } from 'react';
 import { Form, redirect, useNavigation, useRevalidator } from 'react-router';
 import styled from 'styled-components';
 import { count } from '~/core/words/numbers';
+import type { SchoolHandle } from '~/data/db';
 import { markPrinted } from '~/data/queries/kits';
 import { findPrintJob, tellPrintJob } from '~/data/queries/print';
 import { isId } from '~/server/ids';
@@ -16,17 +17,17 @@ import type { Route } from './+types/job';
 
 export const meta: Route.MetaFunction = () => [{ title: 'A pack as PDF · Fern Basket' }];
 
-async function jobOf(id: string) {
+async function jobOf(at: SchoolHandle, id: string) {
   // A job whose server was stopped goes on here, for whoever looks at it first.
-  if (isId(id)) await takeOver(id);
-  const job = isId(id) ? await findPrintJob(id) : undefined;
+  if (isId(id)) await takeOver(at, id);
+  const job = isId(id) ? await findPrintJob(at, id) : undefined;
   if (!job) throw notFound('This print job');
   return job;
 }
 
 export async function loader({ request, params }: Route.LoaderArgs) {
-  await requireRole(request, 'coordinator', 'helper');
-  const { id, query, title, state, pagesDone, pages, problem } = await jobOf(params.jobId);
+  const { at } = await requireRole(request, 'coordinator', 'helper');
+  const { id, query, title, state, pagesDone, pages, problem } = await jobOf(at, params.jobId);
   const search = new URLSearchParams(query);
   return {
     id,
@@ -42,14 +43,14 @@ export async function loader({ request, params }: Route.LoaderArgs) {
 }
 
 export async function action({ request, params }: Route.ActionArgs) {
-  await requireRole(request, 'coordinator', 'helper');
+  const { at } = await requireRole(request, 'coordinator', 'helper');
   const form = await request.formData();
-  const job = await jobOf(params.jobId);
+  const job = await jobOf(at, params.jobId);
   if (form.get('intent') === 'stop') {
-    await tellPrintJob(job.id, { state: 'stopped' });
+    await tellPrintJob(at, job.id, { state: 'stopped' });
     throw redirect(`/print?${job.query}`);
   }
-  await markPrinted(new URLSearchParams(job.query).getAll('copy').filter(isId));
+  await markPrinted(at, new URLSearchParams(job.query).getAll('copy').filter(isId));
   throw redirect('/print?marked=1');
 }
 

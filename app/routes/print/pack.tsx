@@ -4,7 +4,7 @@ import { showTag } from '~/core/kits/tag';
 import { LANGUAGES } from '~/core/words/languages';
 import { count } from '~/core/words/numbers';
 import { listCopies, markPrinted } from '~/data/queries/kits';
-import { findSchool, schoolMark, schoolPrinting, schoolVersions, setSchoolMark } from '~/data/queries/people';
+import { schoolMark, schoolPrinting, schoolVersions, setSchoolMark } from '~/data/queries/schools';
 import { isId } from '~/server/ids';
 import { familyLink, isLoopback } from '~/server/links';
 import { requireRole } from '~/server/people/session';
@@ -35,15 +35,15 @@ export const meta: Route.MetaFunction = () => [{ title: 'Print · Fern Basket' }
 const TYPING_MS = 500;
 export async function loader({ request }: Route.LoaderArgs) {
   const person = await requireRole(request, 'coordinator', 'helper');
+  const { at, school } = person;
   warmUp();
   const search = new URL(request.url).searchParams;
-  const school = (await findSchool())!;
-  const order = await readOrder(search, school);
-  const every = await listCopies();
+  const order = await readOrder(at, search, school);
+  const every = await listCopies(at);
   const [first] = order.copies;
-  const task = await taskOf(request, order, school);
+  const task = await taskOf(at, request, order, school);
   const loans = loansIn(search);
-  const printing = await schoolPrinting();
+  const printing = await schoolPrinting(at);
   const waits = order.scope === 'lost' && !order.lost;
   const preview =
     waits || Object.keys(order.errors).length ? undefined : await previewOf(task, loans, printing);
@@ -82,10 +82,10 @@ export async function loader({ request }: Route.LoaderArgs) {
       (order.lost && preview?.pages.length === 0
         ? 'This piece belongs to none of the chosen kits. Choose another one.'
         : undefined),
-    unchecked: await uncheckedIn(order),
+    unchecked: await uncheckedIn(at, order),
     missing: missingIn(order),
-    marked: (await schoolMark()) !== null,
-    markVersion: (await schoolVersions()).mark,
+    marked: (await schoolMark(at)) !== null,
+    markVersion: (await schoolVersions(at)).mark,
     link: first ? familyLink(request, first.linkKey) : undefined,
     loopback: first ? isLoopback(familyLink(request, first.linkKey)) : false,
     query: search.toString(),
@@ -95,38 +95,38 @@ export async function loader({ request }: Route.LoaderArgs) {
 
 export async function action({ request }: Route.ActionArgs) {
   const person = await requireRole(request, 'coordinator', 'helper');
+  const { at, school } = person;
   const form = await request.formData();
   const refuse = (problem: string) => data<{ problem?: string }>({ problem }, { status: 400 });
   if (form.get('intent') === 'draw') {
     const search = new URL(request.url).searchParams;
     search.delete('index');
-    const school = (await findSchool())!;
-    const order = await readOrder(search, school);
+    const order = await readOrder(at, search, school);
     if (order.copies.length === 0) return refuse('Choose at least one copy.');
     if (Object.keys(order.errors).length) return refuse('Look at the measures of the label sheet first.');
-    const task = await taskOf(request, order, school);
+    const task = await taskOf(at, request, order, school);
     // What cannot be printed is said here, before anything is drawn.
-    const { problem } = await previewOf(task, loansIn(search), await schoolPrinting());
+    const { problem } = await previewOf(task, loansIn(search), await schoolPrinting(at));
     if (problem) return refuse(problem);
     // The job keeps the very copies, also when others are built meanwhile.
     search.delete('copy');
     search.delete('run');
     for (const { id } of order.copies) search.append('copy', id);
-    throw redirect(`/print/jobs/${await startJob(task, search.toString(), person.id)}`);
+    throw redirect(`/print/jobs/${await startJob(at, task, search.toString(), person.id)}`);
   }
   if (form.get('intent') === 'mark' || form.get('intent') === 'noMark') {
     const file = form.get('picture');
     const bytes = file instanceof File ? new Uint8Array(await file.arrayBuffer()) : new Uint8Array();
     const mark = form.get('intent') === 'mark' ? await readMark(bytes) : undefined;
     if (mark && !mark.ok) return refuse(mark.problem);
-    const kept = await setSchoolMark(mark?.ok ? mark.data : null, versionIn(form) ?? 0, person.id);
+    const kept = await setSchoolMark(at, mark?.ok ? mark.data : null, versionIn(form) ?? 0, person.id);
     if (!kept)
       return refuse('Somebody else changed the picture meanwhile. Look at it once more, then choose again.');
     return data<{ problem?: string }>({});
   }
   const ids = form.getAll('copy').filter(isId);
   if (ids.length === 0) return refuse('Choose at least one copy.');
-  await markPrinted(ids);
+  await markPrinted(at, ids);
   throw redirect(`/print?marked=1`);
 }
 

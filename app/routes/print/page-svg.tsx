@@ -1,5 +1,5 @@
 import { renderToStaticMarkup } from 'react-dom/server';
-import { findSchool, schoolPrinting } from '~/data/queries/people';
+import { schoolPrinting } from '~/data/queries/schools';
 import { requireRole } from '~/server/people/session';
 import { notFound } from '~/server/refusals';
 import { fontFaces } from '~/server/print/fonts';
@@ -9,14 +9,13 @@ import type { Route } from './+types/page-svg';
 
 /** One page of the preview as SVG, to scale and with its fonts inside. */
 export async function loader({ request }: Route.LoaderArgs) {
-  await requireRole(request, 'coordinator', 'helper');
+  const { at, school } = await requireRole(request, 'coordinator', 'helper');
   const search = new URL(request.url).searchParams;
-  const school = (await findSchool())!;
-  const order = await readOrder(search, school);
+  const order = await readOrder(at, search, school);
   const { pages } = await previewOf(
-    await taskOf(request, order, school),
+    await taskOf(at, request, order, school),
     loansIn(search),
-    await schoolPrinting(),
+    await schoolPrinting(at),
   );
   const number = Number(search.get('page'));
   const sheet = pages[number - 1];

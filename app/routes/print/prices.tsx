@@ -10,7 +10,7 @@ import {
 } from '~/core/pack/cost';
 import { centsIn, plain } from '~/core/words/numbers';
 import type { FieldErrors } from '~/core/check/check';
-import { schoolPrinting, schoolVersions, setSchoolPrinting } from '~/data/queries/people';
+import { schoolPrinting, schoolVersions, setSchoolPrinting } from '~/data/queries/schools';
 import { changesOf, lateOf } from '~/server/changes';
 import { versionIn } from '~/server/forms';
 import { requireRole } from '~/server/people/session';
@@ -29,17 +29,18 @@ export const meta: Route.MetaFunction = () => [{ title: 'Prices and times of pri
 const packAt = (request: Request): string => `/print${new URL(request.url).search}`;
 
 export async function loader({ request }: Route.LoaderArgs) {
-  await requireRole(request, 'coordinator');
+  const { at } = await requireRole(request, 'coordinator');
   return {
-    printing: await schoolPrinting(),
-    version: (await schoolVersions()).printing,
+    printing: await schoolPrinting(at),
+    version: (await schoolVersions(at)).printing,
     back: packAt(request),
-    changes: await changesOf('prices', 'school'),
+    changes: await changesOf(at, 'prices', 'school'),
   };
 }
 
 export async function action({ request }: Route.ActionArgs) {
   const person = await requireRole(request, 'coordinator');
+  const { at } = person;
   const form = await request.formData();
   const refuse = (status: number, errors: FieldErrors, late?: Late<Typed>) =>
     data({ errors, late }, { status });
@@ -50,9 +51,9 @@ export async function action({ request }: Route.ActionArgs) {
     return refuse(400, {
       '': 'This page does not know what it was opened on. Load it again; nothing was changed.',
     });
-  const saved = await setSchoolPrinting(checked.value, openedOn, person.id);
+  const saved = await setSchoolPrinting(at, checked.value, openedOn, person.id);
   if (!saved.ok) {
-    const { clashes, merged, taken, ...late } = lateOf(saved.stale);
+    const { clashes, merged, taken, ...late } = lateOf(at, saved.stale);
     return refuse(
       409,
       {},

@@ -38,34 +38,36 @@ const counted = (parts: KitPart[]): KitPart[] =>
   parts.filter((part) => materialOf(part.material).kind !== 'printed');
 
 export async function loader({ request, params }: Route.LoaderArgs) {
-  await requireRole(request, 'coordinator', 'helper');
-  const loan = isId(params.loanId) ? await findLoan(params.loanId) : undefined;
+  const { at } = await requireRole(request, 'coordinator', 'helper');
+  const loan = isId(params.loanId) ? await findLoan(at, params.loanId) : undefined;
   if (!loan) throw notFound('This loan');
-  const copy = (await findCopy({ id: loan.copyId }))!;
-  return { loan, parts: counted(copy.parts), today: today() };
+  const copy = (await findCopy(at, { id: loan.copyId }))!;
+  return { loan, parts: counted(copy.parts), today: today(at) };
 }
 
 export async function action({ request, params }: Route.ActionArgs) {
   const person = await requireRole(request, 'coordinator', 'helper');
-  const loan = isId(params.loanId) ? await findLoan(params.loanId) : undefined;
+  const { at } = person;
+  const loan = isId(params.loanId) ? await findLoan(at, params.loanId) : undefined;
   if (!loan) throw notFound('This loan');
   const form = await request.formData();
   if (form.get('intent') === 'due') {
     const dueOn = readDay(form.get('dueOn'));
-    if (!dueOn || daysBetween(today(), dueOn) < 0 || daysBetween(today(), dueOn) > 366) {
+    if (!dueOn || daysBetween(today(at), dueOn) < 0 || daysBetween(today(at), dueOn) > 366) {
       const errors: Record<string, string> = { dueOn: 'Choose a day from today to a year from now.' };
       return data({ errors, problem: undefined }, { status: 400 });
     }
     const was = readDay(form.get('was'));
-    if (await changeDue(loan.id, dueOn, person.id, was)) throw redirect(`/take-back/${loan.id}?due=changed`);
-    const now = await findLoan(loan.id);
+    if (await changeDue(at, loan.id, dueOn, person.id, was))
+      throw redirect(`/take-back/${loan.id}?due=changed`);
+    const now = await findLoan(at, loan.id);
     const problem =
       now && now.closedAs === null
         ? `Somebody else made it due on ${showDay(now.dueOn)} meanwhile. Look, and change it again if need be.`
         : 'This copy is home already; its due date stays.';
     return data({ errors: {} as Record<string, string>, problem }, { status: 409 });
   }
-  const parts = counted((await findCopy({ id: loan.copyId }))!.parts);
+  const parts = counted((await findCopy(at, { id: loan.copyId }))!.parts);
   const errors: Record<string, string> = {};
   const counts = parts.map((part) => {
     const text = String(form.get(part.material) ?? '').trim();
@@ -74,7 +76,7 @@ export async function action({ request, params }: Route.ActionArgs) {
     return { material: part.material, expected: part.quantity, counted: number };
   });
   if (Object.keys(errors).length) return data({ errors, problem: undefined }, { status: 400 });
-  if (!(await takeBack({ loanId: loan.id, returnedOn: today(), counts, personId: person.id })))
+  if (!(await takeBack(at, { loanId: loan.id, returnedOn: today(at), counts, personId: person.id })))
     return data(
       { errors, problem: 'This copy was taken back already, at another desk. Your count was not needed.' },
       { status: 409 },

@@ -32,18 +32,18 @@ export const meta: Route.MetaFunction = () => [{ title: 'Take back · Fern Baske
 const SIZE = 50;
 
 export async function loader({ request }: Route.LoaderArgs) {
-  await requireRole(request, 'coordinator', 'helper');
+  const { at } = await requireRole(request, 'coordinator', 'helper');
   const search = new URL(request.url).searchParams;
   const homeId = search.get('home');
   const first = firstOf(search, SIZE);
   const [home, now, out, closed, longest] = await Promise.all([
-    isId(homeId) ? findLoan(homeId) : undefined,
-    copiesNow(today()),
-    pageOfOut(first, SIZE),
-    listClosed(6),
-    pageOfOut(0, 1),
+    isId(homeId) ? findLoan(at, homeId) : undefined,
+    copiesNow(at, today(at)),
+    pageOfOut(at, first, SIZE),
+    listClosed(at, 6),
+    pageOfOut(at, 0, 1),
   ]);
-  const short = home ? await listShortages(home.copyId) : [];
+  const short = home ? await listShortages(at, home.copyId) : [];
   return {
     now,
     out,
@@ -55,15 +55,16 @@ export async function loader({ request }: Route.LoaderArgs) {
       (one) =>
         `${one.expected - one.counted} ${one.expected - one.counted === 1 ? materialOf(one.material).name : materialOf(one.material).plural}`,
     ),
-    today: today(),
+    today: today(at),
   };
 }
 
 export async function action({ request }: Route.ActionArgs) {
   const person = await requireRole(request, 'coordinator', 'helper');
+  const { at } = person;
   const loanId = (await request.formData()).get('loan');
   const undone: Undone = isId(loanId)
-    ? await undoReturn(loanId, person.id)
+    ? await undoReturn(at, loanId, person.id)
     : { ok: false, why: 'There is no such loan.' };
   return data(undone, { status: undone.ok ? 200 : 409 });
 }

@@ -27,8 +27,8 @@ const languageIn = (request: Request): Worded => {
 };
 
 export async function loader({ request, params }: Route.LoaderArgs) {
-  await requireRole(request, 'coordinator', 'reader');
-  const gameRef = await requireGame(params.gameId);
+  const { at } = await requireRole(request, 'coordinator', 'reader');
+  const gameRef = await requireGame(at, params.gameId);
   const game = gameFor(gameRef);
   const target = languageIn(request);
   const args = exampleArgs(game);
@@ -40,14 +40,15 @@ export async function loader({ request, params }: Route.LoaderArgs) {
       english: say(ENGLISH, game.words, id, args[id]),
       said: say(readingOf(target), game.words, id, args[id]),
     })),
-    checks: await lineChecks(game),
-    changes: await changesOf('wording', gameRef.gameId),
+    checks: await lineChecks(at, game),
+    changes: await changesOf(at, 'wording', gameRef.gameId),
   };
 }
 
 export async function action({ request, params }: Route.ActionArgs) {
   const person = await requireRole(request, 'coordinator', 'reader');
-  const game = gameFor(await requireGame(params.gameId));
+  const { at } = person;
+  const game = gameFor(await requireGame(at, params.gameId));
   const language = languageIn(request);
   const form = await request.formData();
   // Of each line the form says what it showed when it was opened: only what was changed since is an opinion.
@@ -63,7 +64,7 @@ export async function action({ request, params }: Route.ActionArgs) {
       { saved: 0, clashes: [], problem: 'Load this page again; nothing was changed.' },
       { status: 400 },
     );
-  const { saved, clashes } = await saveLineWords(game, language, lines, person.id);
+  const { saved, clashes } = await saveLineWords(at, game, language, lines, person.id);
   return data({ saved, clashes, problem: undefined }, { status: clashes.length ? 409 : 200 });
 }
 

@@ -9,8 +9,8 @@ import type { Route } from './+types/games';
 export const meta: Route.MetaFunction = () => [{ title: 'Word · Fern Basket' }];
 
 export async function loader({ request }: Route.LoaderArgs) {
-  await requireRole(request, 'coordinator', 'reader');
-  return { games: await uncheckedLines() };
+  const { at } = await requireRole(request, 'coordinator', 'reader');
+  return { games: await uncheckedLines(at) };
 }
 
 export default function Games({ loaderData }: Route.ComponentProps) {

@@ -1,0 +1,43 @@
+/** What a school shows the others of its district: whole, so that it stands there without anything else of hers. */
+import type { AgeBand, Params } from '../games/kit/types';
+import type { OwnGame } from '../own/definition';
+import type { Paper } from '../paper/sheet';
+import type { Assurance } from './assurance';
+
+export interface SharedVariant {
+  gameId: string;
+  name: string;
+  params: Params;
+  own: OwnGame | null;
+  ageBand: AgeBand;
+}
+
+export interface SharedKit {
+  kind: 'kit';
+  name: string;
+  ageBand: AgeBand;
+  players: number;
+  paper: Paper;
+  assurance: Assurance;
+  variants: SharedVariant[];
+}
+
+export interface SharedGame {
+  kind: 'own game';
+  definition: OwnGame;
+}
+
+/** The word of fluent readers on the lines of one language. */
+export interface SharedWording {
+  kind: 'wording';
+  lines: { gameId: string; messageId: string; message: string; right: boolean; note: string; by: string }[];
+}
+
+export type Shared = SharedKit | SharedGame | SharedWording;
+export type SharedKind = Shared['kind'];
+
+export const SHARED_NAMES: Record<SharedKind, string> = {
+  kit: 'Kit',
+  'own game': 'Game of our own',
+  wording: 'Checked wording',
+};
