@@ -46,6 +46,13 @@ export default [
       route(':loanId', 'routes/take-back/check.tsx'),
     ]),
     route('people', 'routes/people/staff-list.tsx'),
+    route('school', 'routes/people/school.tsx'),
+    route('schools', 'routes/people/schools.tsx'),
+    ...prefix('district', [
+      index('routes/district/overview.tsx'),
+      route('shared', 'routes/district/shared.tsx'),
+      route('move', 'routes/district/move.tsx'),
+    ]),
     route('me', 'routes/people/me.tsx'),
     route('listen', 'routes/listen/answers.tsx'),
     route('look-back', 'routes/look-back/overview.tsx'),

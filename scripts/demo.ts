@@ -40,7 +40,9 @@ try {
   stops.push(web.stop);
   console.log(`\nOpen ${web.address}`);
   for (const person of DEMO_PEOPLE)
-    console.log(`  ${person.role.padEnd(13)} name "${person.name}", password "${person.password}"`);
+    console.log(
+      `  ${person.role.padEnd(13)} name "${person.name}", password "${person.password}" (${person.of})`,
+    );
   if (!loaded) console.log('The data of the last run was kept. For new demo data: npm run demo -- --fresh');
   console.log('Ctrl-C stops everything.');
   await web.ended;

@@ -1,5 +1,27 @@
+import { data } from 'react-router';
+
 /** What every form of a thing that others may change too carries: the version it was opened on. */
 export function versionIn(form: FormData): number | undefined {
   const text = form.get('version');
   return typeof text === 'string' && /^[1-9]\d{0,8}$/.test(text) ? Number(text) : undefined;
+}
+
+/** What is wrong with a form that carries no version. */
+export const UNKNOWN_VERSION =
+  'This page does not know what it was opened on. Load it again; nothing was changed.';
+
+/** Does what the pressed button asks for, by its `intent`. Throws a 400 page for an intent that no button has. */
+export function byIntent<R>(form: FormData, actions: Record<string, () => R>): R {
+  const intent = form.get('intent');
+  const name = typeof intent === 'string' ? intent : '';
+  const action = Object.hasOwn(actions, name) ? actions[name] : undefined;
+  if (!action)
+    throw data(
+      {
+        title: 'This was not understood',
+        text: 'Load the page again and press once more; nothing was changed.',
+      },
+      { status: 400 },
+    );
+  return action();
 }

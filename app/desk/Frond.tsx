@@ -48,6 +48,10 @@ const Bar = styled.header`
     padding-inline-start: 0.6rem;
     flex: none;
   }
+  .who .school {
+    max-width: 11rem;
+    font-weight: 700;
+  }
   .who button {
     border: 0;
     padding: 0;
@@ -124,10 +128,12 @@ const Leaves = styled.ul`
 interface FrondProps {
   waiting: Record<StationKey, number>;
   person: { name: string; role: Role };
+  /** The school that is open, and whether there are others to open. */
+  school: { name: string; among: number };
 }
 
 /** The way about: one stem, a leaf for each station in working order, with the count of what waits there. */
-export const Frond = ({ waiting, person }: FrondProps) => (
+export const Frond = ({ waiting, person, school }: FrondProps) => (
   <Bar>
     <div className="inner">
       <svg className="stem" viewBox="0 0 1280 66" preserveAspectRatio="none" aria-hidden>
@@ -161,6 +167,13 @@ export const Frond = ({ waiting, person }: FrondProps) => (
         </Leaves>
       </nav>
       <form className="who" method="post" action="/sign-out" onSubmit={() => forgetDrafts()}>
+        {school.among > 1 && (
+          <div className="school">
+            <NavLink to="/schools" aria-label={`${school.name}: open another school`}>
+              {school.name}
+            </NavLink>
+          </div>
+        )}
         <div>
           <NavLink to={person.role === 'coordinator' ? '/people' : '/me'}>{person.name}</NavLink>
         </div>

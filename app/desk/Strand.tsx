@@ -1,15 +1,15 @@
-import { Hammer, House, Send, Wrench } from 'lucide-react';
+import { Hammer, House, Send, Truck, Wrench } from 'lucide-react';
 import styled from 'styled-components';
 import { showDay } from '~/core/lending/due';
 import { color } from '~/app/ui/theme';
 
 export interface StrandPoint {
   on: string;
-  kind: 'built' | 'lent' | 'home' | 'mended';
+  kind: 'built' | 'lent' | 'home' | 'mended' | 'moved';
   note: string;
 }
 
-const MARKS = { built: Hammer, lent: Send, home: House, mended: Wrench };
+const MARKS = { built: Hammer, lent: Send, home: House, mended: Wrench, moved: Truck };
 const Line = styled.ol`
   display: flex;
   overflow-x: auto;

@@ -7,6 +7,7 @@ import { today } from '~/server/today';
 import { Fault, faultOf } from '~/app/ui/Fault';
 import { Frond } from '~/app/desk/Frond';
 import { ReadyProvider, ScanLine, type ReadyAction } from '~/app/desk/ScanLine';
+import { OtherSchool, useOpenElsewhere } from '~/app/desk/OtherSchool';
 import { forgetDrafts, PersonContext } from '~/app/ui/remember';
 import { color } from '~/app/ui/theme';
 import type { Route } from './+types/staff';
@@ -15,8 +16,10 @@ import type { Route } from './+types/staff';
 export async function loader({ request }: Route.LoaderArgs) {
   const person = await requireRole(request, 'coordinator', 'helper', 'reader');
   const { at } = person;
+  const { id, name, role, school, schools } = person;
   return {
-    person: { id: person.id, name: person.name, role: person.role },
+    person: { id, name, role },
+    school: { id: school.id, name: school.name, among: schools },
     waiting: await waiting(at, today(at)),
   };
 }
@@ -42,22 +45,24 @@ const Progress = styled.div`
 export default function Staff({ loaderData }: Route.ComponentProps) {
   const [ready, setReady] = useState<ReadyAction>();
   const busy = useNavigation().state === 'loading';
-  const { person } = loaderData;
+  const { person, school } = loaderData;
+  const elsewhere = useOpenElsewhere(person.id, school.id);
   // What somebody else had left in this browser is not for the eyes of the next person.
   useEffect(() => forgetDrafts(person.id), [person.id]);
   return (
-    <PersonContext value={person.id}>
+    <PersonContext value={`${person.id}:${school.id}`}>
       <a className="visually-hidden" href="#work">
         Skip to the work
       </a>
       {busy && <Progress role="progressbar" aria-label="Loading" />}
       <Frond {...loaderData} />
       <ReadyProvider value={setReady}>
-        <div id="work">
+        {elsewhere && <OtherSchool here={school} />}
+        <div id="work" inert={elsewhere}>
           <Outlet />
         </div>
       </ReadyProvider>
-      {person.role !== 'reader' && <ScanLine ready={ready} />}
+      {person.role !== 'reader' && !elsewhere && <ScanLine ready={ready} />}
     </PersonContext>
   );
 }

@@ -313,11 +313,13 @@ const Native = styled.select`
 `;
 
 /** One of many, in the browser's own list: it works on every device and with every reader. */
-export function Pick({ label, hint, error, options, onChange, ...props }: ChoiceProps) {
+export function Pick({ label, labelHidden, hint, error, options, onChange, ...props }: ChoiceProps) {
   const id = useId();
   return (
     <div>
-      <Title htmlFor={id}>{label}</Title>
+      <Title htmlFor={id} className={labelHidden ? 'visually-hidden' : undefined}>
+        {label}
+      </Title>
       <Native
         {...props}
         id={id}

@@ -98,7 +98,11 @@ describe('the frond', () => {
   const frond = (role: (typeof ROLES)[number], path = '/print') =>
     drawn(
       <MemoryRouter initialEntries={[path]}>
-        <Frond waiting={waiting} person={{ name: 'Maren', role }} />
+        <Frond
+          waiting={waiting}
+          person={{ name: 'Maren', role }}
+          school={{ name: 'Kittiwake Bay Elementary', among: 1 }}
+        />
       </MemoryRouter>,
     );
   it('has a leaf for each station in working order, with what waits there', () => {

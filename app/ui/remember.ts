@@ -1,11 +1,12 @@
 import { createContext, use, useCallback, useEffect, useRef, useState } from 'react';
 import { merge, same } from '~/core/check/merge';
 
-/** Who is signed in: what a browser keeps belongs to one person. */
+/** Who is signed in, and for which school: what a browser keeps belongs to both. */
 export const PersonContext = createContext('');
 
 const PREFIX = 'fern:';
-const nameOfDraft = (person: string, key: string): string => `${PREFIX}${person}:${key}`;
+/** Under which name a browser keeps something for a person. */
+export const nameOfDraft = (person: string, key: string): string => `${PREFIX}${person}:${key}`;
 
 /** Throws away what this browser keeps, but for what belongs to `person`. */
 export function forgetDrafts(person?: string): void {

@@ -20,6 +20,8 @@ export function isTimeZone(name: string): boolean {
   }
 }
 
+export const NO_TIME_ZONE = 'Choose a place from the list, such as America/Halifax.';
+
 export interface SchoolFields {
   name: string;
   paper: Paper;
@@ -34,6 +36,7 @@ const about = {
   timeZone: Line(60, { title: 'Time zone' }),
 };
 export const schoolSchema = Type.Object(about);
+export const districtSchema = Type.Object({ districtName: Line(120, { title: 'Name of the district' }) });
 
 /** The languages of families that a form names; English is the source of all wording. */
 export const languagesIn = (named: readonly unknown[]): Language[] =>

@@ -1,6 +1,6 @@
 /**
  * The demo scenario: Kittiwake Bay Elementary, an invented school in an invented ferry town, in the middle of a
- * term. Every name is made up; every day is counted from the day it is loaded.
+ * term, and Lantern Hill Elementary, a small one up the hill that has just begun. Every name is made up; every day is counted from the day it is loaded.
  */
 import { randomBytes } from 'node:crypto';
 import { getLocalTimeZone } from '@internationalized/date';
@@ -20,21 +20,35 @@ import {
   createVariant,
   findCopy,
   findKit,
+  listKits,
   markPrinted,
   saveKit,
   type CopyRow,
 } from '../queries/kits';
 import { lend, takeBack } from '../queries/lending';
 import { addAnswer, listAnswers, markRead } from '../queries/listening';
-import { createPerson, type Person } from '../queries/people';
-import { boundTo, setUpSchool, whoseDoor } from '../queries/schools';
+import { admit, createPerson, type Person } from '../queries/people';
+import { boundTo, makeSchool, nameDistrict, setUpSchool, whoseDoor, type School } from '../queries/schools';
+import { offers, share, take } from '../queries/sharing';
 import { answer } from '../schema';
 
-export const DEMO_PEOPLE: { name: string; role: Role; password: string }[] = [
-  { name: 'Maren', role: 'coordinator', password: 'fern-and-twine' },
-  { name: 'Tobin', role: 'helper', password: 'scissors-and-glue' },
-  { name: 'Ilaria', role: 'reader', password: 'word-for-word' },
+interface DemoPerson {
+  name: string;
+  role: Role;
+  password: string;
+  /** Where they sign in to. */
+  of: string;
+}
+const KITTIWAKE = 'Kittiwake Bay Elementary';
+const LANTERN = 'Lantern Hill Elementary';
+export const DEMO_PEOPLE: readonly DemoPerson[] = [
+  { name: 'Maren', role: 'coordinator', password: 'fern-and-twine', of: KITTIWAKE },
+  { name: 'Tobin', role: 'helper', password: 'scissors-and-glue', of: `${KITTIWAKE} and ${LANTERN}` },
+  { name: 'Ilaria', role: 'reader', password: 'word-for-word', of: KITTIWAKE },
+  { name: 'Soren', role: 'coordinator', password: 'lamp-and-ladder', of: LANTERN },
+  { name: 'Runa', role: 'coordinator', password: 'tide-and-timber', of: 'the district of both' },
 ];
+const demoPerson = (name: string): DemoPerson => DEMO_PEOPLE.find((one) => one.name === name)!;
 
 const FAMILIES: { name: string; language: Language; underThree?: boolean; allergens?: string }[] = [
   { name: 'Familia Arroyo Vela', language: 'es', underThree: true },
@@ -140,6 +154,8 @@ async function moreGames(at: SchoolHandle, createdBy: string): Promise<void> {
 export interface Demo {
   /** Kittiwake Bay Elementary. */
   at: SchoolHandle;
+  /** Lantern Hill Elementary. */
+  sister: SchoolHandle;
 }
 
 /** Loads the scenario when there is no school yet. Answers the ways to its schools, or undefined when it did nothing. */
@@ -149,27 +165,20 @@ export async function loadDemoWhenEmpty(
   if ((await whoseDoor()) !== undefined) return undefined;
   const timeZone = getLocalTimeZone();
   const day = dayIn(timeZone, new Date());
-  const [maren, ...others] = DEMO_PEOPLE;
+  const hashOf = (name: string): Promise<string> => hashPassword(demoPerson(name).password);
+  // Who sets the first school up coordinates the district.
   const made = (await setUpSchool({
-    school: {
-      name: 'Kittiwake Bay Elementary',
-      paper: 'letter',
-      languages: ['en', 'es', 'ar', 'pt'],
-      timeZone,
-    },
-    person: { name: maren!.name, passwordHash: await hashPassword(maren!.password) },
+    school: { name: KITTIWAKE, paper: 'letter', languages: ['en', 'es', 'ar', 'pt'], timeZone },
+    person: { name: 'Runa', passwordHash: await hashOf('Runa') },
   }))!;
-  const by = made.person.id;
+  await nameDistrict(made.school.districtId, 'Schools of the ferry towns');
   const at = atSchool(boundTo(made.school));
-  const helpers: Person[] = [];
-  for (const one of others)
-    helpers.push(
-      await createPerson(
-        at,
-        { name: one.name, role: one.role, passwordHash: await hashPassword(one.password) },
-        by,
-      ),
-    );
+  const add = async (to: SchoolHandle, name: string): Promise<Person> =>
+    createPerson(to, { name, role: demoPerson(name).role, passwordHash: await hashOf(name) }, made.person.id);
+  const maren = await add(at, 'Maren');
+  const tobin = await add(at, 'Tobin');
+  await add(at, 'Ilaria');
+  const by = maren.id;
   const families: Family[] = [];
   for (const [i, one] of FAMILIES.entries()) {
     families.push(
@@ -246,7 +255,7 @@ export async function loadDemoWhenEmpty(
       kit: (await findKit(at, kitId))!,
       count,
       builtOn,
-      builtBy: helpers[0]!.id,
+      builtBy: tobin.id,
       newTag: () => randomTag(random),
       newLinkKey: () => randomBytes(16).toString('base64url'),
     });
@@ -285,7 +294,7 @@ export async function loadDemoWhenEmpty(
         expected: part.quantity,
         counted: part.quantity - (missing[part.material] ?? 0),
       })),
-      personId: helpers[0]!.id,
+      personId: tobin.id,
     });
   const heard = async (
     loanId: string,
@@ -358,5 +367,69 @@ export async function loadDemoWhenEmpty(
     missing: '',
     anythingElse: '¿Hay una canasta más corta?',
   });
-  return { at };
+  const sister = await lanternHill(made, timeZone, day, tobin.id, add);
+  return { at, sister };
+}
+
+/** The small school up the hill: it follows a kit of Kittiwake Bay, took a copy of another, and lends its first baskets. */
+async function lanternHill(
+  { school, person: runa }: { school: School; person: Person },
+  timeZone: string,
+  day: string,
+  helper: string,
+  add: (to: SchoolHandle, name: string) => Promise<Person>,
+): Promise<SchoolHandle> {
+  const first = atSchool(boundTo(school));
+  const made = (await makeSchool(
+    school.districtId,
+    { name: LANTERN, paper: 'letter', languages: ['en', 'es'], timeZone },
+    runa.id,
+  ))!;
+  const at = atSchool(boundTo(made));
+  const soren = await add(at, 'Soren');
+  await admit(at, helper, 'helper', runa.id);
+  const families: Family[] = [];
+  for (const [name, language] of [
+    ['Family Larkspur', 'en'],
+    ['Familia Montaluz', 'es'],
+    ['Family Nettlewood', 'en'],
+    ['Familia Olmo Verde', 'es'],
+  ] as const)
+    families.push(
+      (await createFamily(at, { name, language, reach: '', underThree: false, allergens: '' }, soren.id))!,
+    );
+  for (const kit of await listKits(first))
+    if (kit.name === 'First splits' || kit.name === 'Rainy afternoon')
+      await share(first, 'kit', kit.id, runa.id);
+  const shown = await offers(at);
+  const takeIt = async (name: string, follows: boolean): Promise<string> => {
+    const took = await take(at, shown.find((one) => one.name === name)!.id, follows, soren.id);
+    if (!took.ok) throw new Error(`The demo could not take ${name}.`);
+    return took.thingId;
+  };
+  const kitId = await takeIt('First splits', true);
+  await takeIt('Rainy afternoon', false);
+  const random = seeded(4_711);
+  const { tags } = await buildCopies(at, {
+    kit: (await findKit(at, kitId))!,
+    count: 3,
+    builtOn: daysAfter(day, -9),
+    builtBy: soren.id,
+    newTag: () => randomTag(random),
+    newLinkKey: () => randomBytes(16).toString('base64url'),
+  });
+  const copies = await Promise.all(tags.map(async (tag) => (await findCopy(at, { tag }))!));
+  await markPrinted(
+    at,
+    copies.map((one) => one.id),
+  );
+  for (const i of [0, 1])
+    await lend(at, {
+      copyId: copies[i]!.id,
+      familyId: families[i]!.id,
+      lentOn: daysAfter(day, -5 + i),
+      dueOn: daysAfter(day, -5 + i + LOAN_DAYS),
+      personId: soren.id,
+    });
+  return at;
 }

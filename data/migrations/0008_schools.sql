@@ -46,6 +46,7 @@ CREATE TABLE "membership" (
 );--> statement-breakpoint
 -- The one school there was becomes the first of a district, and every row becomes its row.
 ALTER TABLE "school" DROP CONSTRAINT "there_is_one_school";--> statement-breakpoint
+-- The one school there was becomes the first of a district, and every row becomes its row.
 ALTER TABLE "school" ALTER COLUMN "id" DROP DEFAULT, ALTER COLUMN "id" SET DATA TYPE uuid USING gen_random_uuid();--> statement-breakpoint
 ALTER TABLE "school" ALTER COLUMN "id" SET DEFAULT gen_random_uuid();--> statement-breakpoint
 ALTER TABLE "school" ADD COLUMN "district_id" uuid;--> statement-breakpoint
@@ -67,6 +68,7 @@ ALTER TABLE "copy" DROP CONSTRAINT "copy_tag_is_taken";--> statement-breakpoint
 ALTER TABLE "copy" DROP CONSTRAINT "copy_linkKey_unique";--> statement-breakpoint
 ALTER TABLE "answer" DROP CONSTRAINT "answer_was_sent";--> statement-breakpoint
 ALTER TABLE "person" DROP CONSTRAINT "person_has_a_role";--> statement-breakpoint
+ALTER TABLE "part_count" DROP CONSTRAINT "part_count_has_a_cause";--> statement-breakpoint
 ALTER TABLE "build_run" DROP CONSTRAINT "build_run_kit_id_kit_id_fk";--> statement-breakpoint
 ALTER TABLE "copy" DROP CONSTRAINT "copy_kit_id_kit_id_fk";--> statement-breakpoint
 ALTER TABLE "copy" DROP CONSTRAINT "copy_build_run_id_build_run_id_fk";--> statement-breakpoint
@@ -219,6 +221,7 @@ CREATE INDEX "answer_by_loan" ON "answer" USING btree ("school_id","loan_id");--
 CREATE INDEX "answer_new" ON "answer" USING btree ("school_id","sent_at") WHERE "answer"."read_at" is null;--> statement-breakpoint
 CREATE INDEX "wording_check_by_game" ON "wording_check" USING btree ("school_id","game_id","language","message_id","at");--> statement-breakpoint
 ALTER TABLE "copy" ADD CONSTRAINT "moved_somewhere" CHECK (("copy"."moved_at" is null) = ("copy"."moved_to" is null));--> statement-breakpoint
+ALTER TABLE "part_count" ADD CONSTRAINT "part_count_has_a_cause" CHECK ("part_count"."cause" in ('return', 'mend', 'undone', 'moved'));--> statement-breakpoint
 ALTER TABLE "person" DROP COLUMN "role";--> statement-breakpoint
 -- The second lock: a role that does not own the tables sees the rows of the school it is bound to, and no others.
 ALTER TABLE "answer" ENABLE ROW LEVEL SECURITY;--> statement-breakpoint

@@ -16,7 +16,9 @@ export type Thing =
   | 'picture'
   | 'person'
   | 'wording'
-  | 'school';
+  | 'school'
+  | 'sharing'
+  | 'copy';
 type Kind = (typeof change.$inferSelect)['kind'];
 type Fields = object;
 

@@ -15,7 +15,7 @@ export interface Count {
 export async function record(
   tx: SchoolHandle,
   copyId: string,
-  cause: 'return' | 'mend' | 'undone',
+  cause: (typeof partCount.$inferInsert)['cause'],
   counts: Count[],
   personId: string | null,
   loanId: string | null,

@@ -5,6 +5,7 @@ import type { OwnGame } from '~/core/own/definition';
 import { type SchoolHandle, transaction, unlessTaken } from '../db';
 import { materialAtHand, ownGame, school } from '../schema';
 import { ours } from './ours';
+import { followed, passOn } from './sharing';
 import { log, saveOver, type Saving } from './changes';
 
 export interface StoredGame {
@@ -60,7 +61,7 @@ export function changeOwnGame(
   mine: OwnGame,
   openedOn: number,
   personId: string,
-): Promise<Saving<OwnGame> | 'gone' | undefined> {
+): Promise<Saving<OwnGame> | 'gone' | 'follows' | undefined> {
   return unlessTaken('own_game_name_is_taken', () =>
     transaction(at, async (tx) => {
       const [now] = await tx
@@ -69,6 +70,7 @@ export function changeOwnGame(
         .where(and(ours(tx, ownGame), eq(ownGame.id, id)))
         .for('update');
       if (!now || now.archivedAt) return 'gone' as const;
+      if (await followed(tx, 'own game', id)) return 'follows' as const;
       return saveOver(tx, {
         thing: 'own game',
         thingId: id,
@@ -77,11 +79,13 @@ export function changeOwnGame(
         now: { version: now.version, fields: now.definition },
         personId,
         fits: (definition) => checkOwnGame(definition).ok,
-        write: (definition, version) =>
-          tx
+        write: async (definition, version) => {
+          await tx
             .update(ownGame)
             .set({ name: definition.name.en, definition, version, changedAt: new Date() })
-            .where(and(ours(tx, ownGame), eq(ownGame.id, id))),
+            .where(and(ours(tx, ownGame), eq(ownGame.id, id)));
+          await passOn(tx, 'own game', id, personId);
+        },
       });
     }),
   );
@@ -95,8 +99,9 @@ export function archiveOwnGame(at: SchoolHandle, id: string, personId: string | 
       .set({ archivedAt: new Date() })
       .where(and(ours(tx, ownGame), eq(ownGame.id, id), isNull(ownGame.archivedAt)))
       .returning({ version: ownGame.version });
-    if (gone)
-      await log(tx, { thing: 'own game', thingId: id, kind: 'removed', version: gone.version, personId });
+    if (!gone) return;
+    await log(tx, { thing: 'own game', thingId: id, kind: 'removed', version: gone.version, personId });
+    await passOn(tx, 'own game', id, personId);
   });
 }
 

@@ -8,6 +8,7 @@ import { type SchoolHandle, transaction, unlessTaken } from '../db';
 import { buildRun, copy, family, kit, kitVariant, loan, variant } from '../schema';
 import { ours } from './ours';
 import { log, saveOver, type Saving } from './changes';
+import { followed, passOn } from './sharing';
 import { sound, soundPlan } from './sound';
 
 export type Variant = typeof variant.$inferSelect;
@@ -163,7 +164,7 @@ export function saveKit(
 
 /**
  * Changes a kit whose form was opened on a version of it. Answers undefined when the name is taken, `gone` when there
- * is no such kit. Throws VariantGone.
+ * is no such kit, `follows` when it is changed by the school it comes from. Throws VariantGone.
  */
 export function changeKit(
   at: SchoolHandle,
@@ -171,7 +172,7 @@ export function changeKit(
   mine: KitInput,
   openedOn: number,
   personId: string | null = null,
-): Promise<Saving<KitInput> | 'gone' | undefined> {
+): Promise<Saving<KitInput> | 'gone' | 'follows' | undefined> {
   return unlessTaken('kit_name_is_taken', () =>
     transaction(at, async (tx) => {
       await lockVariants(tx, mine.variantIds);
@@ -181,6 +182,7 @@ export function changeKit(
         .where(and(ours(tx, kit), eq(kit.id, id)))
         .for('update');
       if (!now) return 'gone' as const;
+      if (await followed(tx, 'kit', id)) return 'follows' as const;
       const { name, ageBand, players, paper, assurance, version } = now;
       const inside = await tx
         .select({ id: kitVariant.variantId })
@@ -203,6 +205,7 @@ export function changeKit(
             .where(and(ours(tx, kit), eq(kit.id, id)));
           await tx.delete(kitVariant).where(and(ours(tx, kitVariant), eq(kitVariant.kitId, id)));
           await putIn(tx, id, wanted);
+          await passOn(tx, 'kit', id, personId);
         },
       });
     }),
@@ -319,6 +322,8 @@ export interface CopyRow {
   buildRunId: string;
   builtOn: string;
   printedAt: Date | null;
+  /** It belongs to another school now; this row tells what happened to it here. */
+  moved: boolean;
   plan: KitPlan;
   parts: KitPart[];
   /** The open loan, when the copy is out. */
@@ -336,6 +341,7 @@ const copyRows = (at: SchoolHandle) =>
       buildRunId: copy.buildRunId,
       builtOn: buildRun.builtOn,
       printedAt: copy.printedAt,
+      moved: sql<boolean>`${copy.movedAt} is not null`,
       plan: buildRun.plan,
       parts: buildRun.parts,
       loan: {

@@ -1,7 +1,7 @@
 import { and, asc, desc, eq, gt, isNull, sql } from 'drizzle-orm';
 import { dayIn } from '~/core/lending/due';
 import { refusedBy, type SchoolHandle, transaction } from '../db';
-import { answer, buildRun, copy, family, kit, loan, loanEvent, partCount } from '../schema';
+import { answer, buildRun, change, copy, family, kit, loan, loanEvent, partCount } from '../schema';
 import { ours } from './ours';
 import { record, takeBackCounts, type Count } from './counts';
 import { lockCopy, lockCopyOf, lockFamily } from './locks';
@@ -327,7 +327,7 @@ async function laterThan(
 
 export interface StrandEvent {
   on: string;
-  kind: 'built' | 'lent' | 'home' | 'mended';
+  kind: 'built' | 'lent' | 'home' | 'mended' | 'moved';
   note: string;
 }
 
@@ -356,6 +356,12 @@ export async function strandOf(at: SchoolHandle, copyId: string): Promise<Strand
   }
   for (const mended of mends)
     events.push({ on: dayIn(at.timeZone, mended.at), kind: 'mended', note: 'Parts put back' });
-  const order = ['built', 'lent', 'home', 'mended'];
+  const moves = await at
+    .select({ moment: change.at, after: change.after })
+    .from(change)
+    .where(and(ours(at, change), eq(change.thing, 'copy'), eq(change.thingId, copyId)));
+  for (const { moment, after } of moves)
+    events.push({ on: dayIn(at.timeZone, moment), kind: 'moved', note: `Moved ${String(after?.moved)}` });
+  const order = ['built', 'lent', 'home', 'mended', 'moved'];
   return events.sort((a, b) => a.on.localeCompare(b.on) || order.indexOf(a.kind) - order.indexOf(b.kind));
 }

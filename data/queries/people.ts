@@ -55,8 +55,8 @@ export function deactivatePerson(at: SchoolHandle, id: string, by: string | null
       .for('update');
     const who = active.find((one) => one.id === id);
     if (!who) return 'gone';
-    if (who.districtId) return 'district';
     if (!active.some((one) => one.id !== id && one.role === 'coordinator')) return 'last';
+    if (who.districtId) return 'district';
     await leave(tx, at, id, by);
     return 'ended';
   });

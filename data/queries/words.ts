@@ -11,6 +11,7 @@ import { readingOf } from '~/core/words/readings';
 import { type SchoolHandle, transaction } from '../db';
 import { person, wordingCheck } from '../schema';
 import { ours } from './ours';
+import { passOn } from './sharing';
 import { log } from './changes';
 import { listOwnGames } from './games';
 
@@ -133,7 +134,10 @@ export function saveLineWords(
       }
       return [{ messageId, language, right, note, personId }];
     });
-    if (rows.length) await insertChecks(tx, game, rows);
+    if (rows.length) {
+      await insertChecks(tx, game, rows);
+      await passOn(tx, 'wording', language, personId);
+    }
     return { saved: rows.length, clashes };
   });
 }

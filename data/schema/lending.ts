@@ -19,7 +19,7 @@ import { oneOf } from './one-of';
 import { person } from './people';
 import { ofSameSchool, schoolId } from './schools';
 
-const CAUSES = ['return', 'mend', 'undone'] as const;
+const CAUSES = ['return', 'mend', 'undone', 'moved'] as const;
 
 const EVENTS = ['lent', 'dueChanged', 'returned', 'undone', 'reopened'] as const;
 

@@ -65,6 +65,13 @@ export async function changeOwn(
       ok: false,
       errors: { '': 'This game was put away meanwhile, so it was not changed. Your text is still here.' },
     };
+  if (saved === 'follows')
+    return {
+      ok: false,
+      errors: {
+        '': 'This game follows another school and is changed there. Stop following it first; your text is still here.',
+      },
+    };
   return saved.ok ? saved : { ok: false, errors: {}, stale: saved.stale };
 }
 

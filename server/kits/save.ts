@@ -39,6 +39,17 @@ export async function saveKitForm(
         status: 409,
         errors: { name: `There is a kit called “${input.name}” already. Choose another name.` },
       };
+    if (saved === 'gone' || saved === 'follows')
+      return {
+        ok: false,
+        status: 409,
+        errors: {
+          '':
+            saved === 'gone'
+              ? 'This kit is not there any more. What you typed is still here.'
+              : 'This kit follows another school and is changed there. Stop following it first; what you typed is still here.',
+        },
+      };
     if (typeof saved === 'string') return { ok: true, id: saved, taken: [] };
     return saved.ok
       ? { ok: true, id: id!, taken: saved.taken.map(({ field }) => field) }

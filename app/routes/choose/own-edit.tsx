@@ -9,8 +9,10 @@ import { changesOf, lateOf } from '~/server/changes';
 import { versionIn } from '~/server/forms';
 import { changeOwn } from '~/server/games/own';
 import { isId } from '~/server/ids';
+import { followed, stopFollowing } from '~/data/queries/sharing';
 import { requireRole } from '~/server/people/session';
 import { notFound } from '~/server/refusals';
+import { Follows } from '~/app/desk/Follows';
 import { Button } from '~/app/ui/Button';
 import { Changes, type Late } from '~/app/ui/Changes';
 import { Faint, Row, Wide } from '~/app/ui/Page';
@@ -30,7 +32,12 @@ async function storedGame(at: SchoolHandle, ownId: string) {
 export async function loader({ request, params }: Route.LoaderArgs) {
   const { at } = await requireRole(request, 'coordinator');
   const stored = await storedGame(at, params.ownId);
-  return { ...stored, ...showable(stored.definition), changes: await changesOf(at, 'own game', stored.id) };
+  return {
+    ...stored,
+    ...showable(stored.definition),
+    changes: await changesOf(at, 'own game', stored.id),
+    follows: await followed(at, 'own game', stored.id),
+  };
 }
 
 export async function action({ request, params }: Route.ActionArgs) {
@@ -38,6 +45,10 @@ export async function action({ request, params }: Route.ActionArgs) {
   const { at } = person;
   const { id } = await storedGame(at, params.ownId);
   const form = await request.formData();
+  if (form.get('intent') === 'stopFollowing') {
+    await stopFollowing(at, 'own game', id, person.id);
+    throw redirect(`/choose/own/${id}`);
+  }
   if (form.get('intent') === 'archive') {
     await archiveOwnGame(at, id, person.id);
     throw redirect('/choose');
@@ -57,6 +68,11 @@ export async function action({ request, params }: Route.ActionArgs) {
 export default function EditOwnGame({ loaderData, actionData }: Route.ComponentProps) {
   return (
     <>
+      {loaderData.follows && (
+        <Wide style={{ paddingBottom: 0 }} as="div">
+          <Follows school={loaderData.follows} what="This game" />
+        </Wide>
+      )}
       <OwnGameForm
         key={`${loaderData.id} ${loaderData.version}`}
         title={loaderData.definition.name.en || 'A game of your own'}

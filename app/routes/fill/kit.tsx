@@ -13,10 +13,12 @@ import { secureRandom } from '~/server/random';
 import { isId } from '~/server/ids';
 import { saveKitForm } from '~/server/kits/save';
 import { newLinkKey } from '~/server/links';
+import { followed, stopFollowing } from '~/data/queries/sharing';
 import { requireRole } from '~/server/people/session';
 import { notFound } from '~/server/refusals';
 import { recipeOf } from '~/server/threads';
 import { today } from '~/server/today';
+import { Follows } from '~/app/desk/Follows';
 import { Button, ButtonLink } from '~/app/ui/Button';
 import { Changes, DraftNote, TooLate, type Late } from '~/app/ui/Changes';
 import { NumberBox } from '~/app/ui/fields';
@@ -56,6 +58,7 @@ export async function loader({ request, params }: Route.LoaderArgs) {
     formKey: crypto.randomUUID(),
     variants: await listVariants(at),
     mayChange: person.role === 'coordinator',
+    follows: await followed(at, 'kit', kit.id),
     today: today(at),
   };
 }
@@ -67,6 +70,10 @@ export async function action({ request, params }: Route.ActionArgs) {
   const { at } = person;
   const kit = isId(params.kitId) ? await findKit(at, params.kitId) : undefined;
   if (!kit) throw notFound('This kit');
+  if (form.get('intent') === 'stopFollowing') {
+    await stopFollowing(at, 'kit', kit.id, person.id);
+    throw redirect(`/fill/${kit.id}`);
+  }
   if (form.get('intent') === 'undoBuild') {
     const run = form.get('run');
     if (isId(run) && (await undoBuild(at, run, kit.id))) throw redirect(`/fill/${kit.id}?undone=1`);
@@ -110,7 +117,7 @@ export default function KitPage({ loaderData, actionData }: Route.ComponentProps
   const fresh = copies.filter((copy) => copy.buildRunId === run);
   const { recipe } = loaderData;
   const errors: FieldErrors = actionData?.errors ?? {};
-  if (mayChange && changing)
+  if (mayChange && changing && !loaderData.follows)
     return (
       <Change
         key={`${kit.id} ${kit.version}`}
@@ -127,7 +134,8 @@ export default function KitPage({ loaderData, actionData }: Route.ComponentProps
         <Heading
           title={kit.name}
           action={
-            mayChange && (
+            mayChange &&
+            !loaderData.follows && (
               <ButtonLink quiet href={`/fill/${kit.id}?change=1`}>
                 Change this kit
               </ButtonLink>
@@ -174,6 +182,7 @@ export default function KitPage({ loaderData, actionData }: Route.ComponentProps
               ` Somebody else had changed meanwhile, and it stays: ${search.getAll('merged').map(kitFields(variants).label).join(', ')}.`}
           </Said>
         )}
+        {loaderData.follows && mayChange && <Follows school={loaderData.follows} what="This kit" />}
         <Contents recipe={recipe} />
         <Panel aria-labelledby="build">
           <BuildForm formKey={loaderData.formKey} error={actionData?.build ? errors.copies : undefined} />

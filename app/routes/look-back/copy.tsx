@@ -78,13 +78,20 @@ export default function CopyPage({ loaderData }: Route.ComponentProps) {
         <Heading
           title={`Copy ${showTag(copy.tag)}`}
           action={
-            <ButtonLink href={copy.loan ? `/take-back/${copy.loan.id}` : `/lend?copy=${copy.tag}`}>
-              {copy.loan ? 'Take this copy back' : 'Lend this copy'}
-            </ButtonLink>
+            !copy.moved && (
+              <ButtonLink href={copy.loan ? `/take-back/${copy.loan.id}` : `/lend?copy=${copy.tag}`}>
+                {copy.loan ? 'Take this copy back' : 'Lend this copy'}
+              </ButtonLink>
+            )
           }
         >
           <Link to={`/fill/${copy.kitId}`}>{copy.kitName}</Link>,{' '}
-          {copy.loan ? `with ${copy.loan.familyName}, ${dueWords(copy.loan.dueOn, today)}` : 'at school'}.
+          {copy.moved
+            ? 'at another school now'
+            : copy.loan
+              ? `with ${copy.loan.familyName}, ${dueWords(copy.loan.dueOn, today)}`
+              : 'at school'}
+          .
         </Heading>
         <Panel aria-label="Life">
           <Strand points={strand} />
@@ -97,9 +104,11 @@ export default function CopyPage({ loaderData }: Route.ComponentProps) {
               <SheetView key={i} sheet={sheet} label={`Labels of ${showTag(copy.tag)}, sheet ${i + 1}`} />
             ))}
             <Row>
-              <ButtonLink quiet href={`/print?copy=${copy.id}`}>
-                Print its pack
-              </ButtonLink>
+              {!copy.moved && (
+                <ButtonLink quiet href={`/print?copy=${copy.id}`}>
+                  Print its pack
+                </ButtonLink>
+              )}
               <a href={link} target="_blank" rel="noreferrer">
                 Open the family page
               </a>
@@ -131,7 +140,7 @@ export default function CopyPage({ loaderData }: Route.ComponentProps) {
             }
           />
         </Entries>
-        {!copy.printed && <State tone="wait">pack not printed</State>}
+        {!copy.printed && !copy.moved && <State tone="wait">pack not printed</State>}
       </Margin>
     </Workplace>
   );

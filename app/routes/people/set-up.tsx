@@ -1,7 +1,7 @@
 import { getLocalTimeZone } from '@internationalized/date';
 import { data, Form, redirect, useNavigation } from 'react-router';
 import { checkForm } from '~/core/check/check';
-import { isTimeZone, languagesIn, setUpSchema, timeZones } from '~/core/lending/school';
+import { isTimeZone, languagesIn, NO_TIME_ZONE, setUpSchema, timeZones } from '~/core/lending/school';
 import { setUpSchool, whoseDoor } from '~/data/queries/schools';
 import { hashPassword } from '~/server/people/password';
 import { signIn } from '~/server/people/session';
@@ -13,8 +13,6 @@ import { AboutSchool } from './AboutSchool';
 import { Door } from './Door';
 import { NewPasswordFields } from './NewPasswordFields';
 import type { Route } from './+types/set-up';
-
-const NO_ZONE = 'Choose a place from the list, such as America/Halifax.';
 
 export const meta: Route.MetaFunction = () => [{ title: 'Set up · Fern Basket' }];
 
@@ -33,7 +31,7 @@ export async function action({ request }: Route.ActionArgs) {
   const checked = checkForm(setUpSchema, form);
   const errors = checked.ok ? {} : checked.errors;
   if (form.get('password') !== form.get('again')) errors.again = 'The two passwords are not the same.';
-  if (checked.ok && !isTimeZone(checked.value.timeZone)) errors.timeZone = NO_ZONE;
+  if (checked.ok && !isTimeZone(checked.value.timeZone)) errors.timeZone = NO_TIME_ZONE;
   if (!checked.ok || Object.keys(errors).length) return data({ kept, errors }, { status: 400 });
   const { schoolName: name, paper, timeZone, personName } = checked.value;
   const made = await setUpSchool({

@@ -2,10 +2,18 @@ import { data, Form, redirect, useNavigation, useSearchParams } from 'react-rout
 import { checkForm, type FieldErrors } from '~/core/check/check';
 import { visible } from '~/core/check/keepable';
 import { LINK_HOURS, personSchema } from '~/core/people/forms';
-import { ROLE_NAMES } from '~/core/people/role';
+import { ROLE_NAMES, ROLES } from '~/core/people/role';
 import { refusedBy } from '~/data/db';
-import { createPerson, deactivatePerson, listPeople } from '~/data/queries/people';
+import {
+  admit,
+  createPerson,
+  deactivatePerson,
+  listPeople,
+  peopleOfSisters,
+  type Ending,
+} from '~/data/queries/people';
 import { changesOf } from '~/server/changes';
+import { byIntent } from '~/server/forms';
 import { isId } from '~/server/ids';
 import { passwordLinkOf } from '~/server/links';
 import { givePasswordLink } from '~/server/people/passwords';
@@ -13,55 +21,74 @@ import { hashPassword } from '~/server/people/password';
 import { requireRole } from '~/server/people/session';
 import { Button, ButtonLink } from '~/app/ui/Button';
 import { Changes, plainValue, type FieldWords } from '~/app/ui/Changes';
-import { Choice, TextBox } from '~/app/ui/fields';
+import { Choice, Pick, TextBox } from '~/app/ui/fields';
 import { Said } from '~/app/ui/Notices';
-import { Faint, Heading, Row, Panel, Stack, TableFrame, Workplace } from '~/app/ui/Page';
+import { Faint, Heading, Row, Panel, Stack, State, TableFrame, Workplace } from '~/app/ui/Page';
 import type { Route } from './+types/staff-list';
 
 export const meta: Route.MetaFunction = () => [{ title: 'People · Fern Basket' }];
 
 export async function loader({ request }: Route.LoaderArgs) {
-  const { at } = await requireRole(request, 'coordinator');
-  const people = await listPeople(at);
+  const { at, ofDistrict } = await requireRole(request, 'coordinator');
+  const [people, sisters] = await Promise.all([listPeople(at), ofDistrict ? peopleOfSisters(at) : []]);
   const changes = await Promise.all(people.map(({ id }) => changesOf(at, 'person', id)));
-  return { people: people.map((one, i) => ({ ...one, changes: changes[i]! })) };
+  return { people: people.map((one, i) => ({ ...one, changes: changes[i]! })), sisters, ofDistrict };
 }
 
+const STAYS: Record<Exclude<Ending, 'ended'>, string> = {
+  gone: 'This person is not here any more.',
+  last: 'A school needs a coordinator, so this access stays.',
+  district: 'They coordinate the district, so they stay in all of its schools.',
+};
+
 export async function action({ request }: Route.ActionArgs) {
-  const coordinator = await requireRole(request, 'coordinator');
-  const { at } = coordinator;
+  const { at, id: me, ofDistrict } = await requireRole(request, 'coordinator');
   const form = await request.formData();
   const name = visible(String(form.get('name') ?? '')).slice(0, 80);
+  const id = form.get('person');
   const refuse = (errors: FieldErrors, status: number) => data({ errors, name, link: undefined }, { status });
-  if (form.get('intent') === 'link') {
-    const id = form.get('person');
-    const key = isId(id) ? await givePasswordLink(at, id, coordinator.id) : undefined;
-    if (!key) return refuse({ end: 'This person is not here any more.' }, 409);
-    // Told once: only its hash is kept.
-    return data({ errors: {} as FieldErrors, name: '', link: { id, address: passwordLinkOf(request, key) } });
-  }
-  if (form.get('intent') === 'end') {
-    const id = form.get('person');
-    if (isId(id) && (await deactivatePerson(at, id, coordinator.id))) throw redirect('/people?ended=1');
-    return refuse({ end: 'A school needs a coordinator, so this access stays.' }, 409);
-  }
-  const checked = checkForm(personSchema, form);
-  if (!checked.ok) return refuse(checked.errors, 400);
-  try {
-    const passwordHash = await hashPassword(String(form.get('password')));
-    await createPerson(
-      at,
-      { name: checked.value.name, role: checked.value.role, passwordHash },
-      coordinator.id,
-    );
-  } catch (error) {
-    if (refusedBy(error) !== 'person_name_is_taken') throw error;
-    return refuse(
-      { name: `Somebody called “${checked.value.name}” is here already. Choose another name.` },
-      409,
-    );
-  }
-  throw redirect(`/people?added=${encodeURIComponent(checked.value.name)}`);
+  return byIntent(form, {
+    link: async () => {
+      const key = isId(id) ? await givePasswordLink(at, id, me) : undefined;
+      if (!key)
+        return refuse(
+          { end: 'This person gets no link here: they have left, or coordinate the district.' },
+          409,
+        );
+      // Told once: only its hash is kept.
+      return data({
+        errors: {} as FieldErrors,
+        name: '',
+        link: { id, address: passwordLinkOf(request, key) },
+      });
+    },
+    end: async () => {
+      const ending = isId(id) ? await deactivatePerson(at, id, me) : 'gone';
+      if (ending !== 'ended') return refuse({ end: STAYS[ending] }, 409);
+      throw redirect('/people?ended=1');
+    },
+    admit: async () => {
+      const role = ROLES.find((one) => one === form.get('role'));
+      const who = ofDistrict && isId(id) && role && (await admit(at, id, role, me));
+      if (!who) return refuse({ sister: 'Choose somebody of another school of your district.' }, 409);
+      throw redirect('/people?admitted=1');
+    },
+    '': async () => {
+      const checked = checkForm(personSchema, form);
+      if (!checked.ok) return refuse(checked.errors, 400);
+      try {
+        const passwordHash = await hashPassword(String(form.get('password')));
+        await createPerson(at, { name: checked.value.name, role: checked.value.role, passwordHash }, me);
+      } catch (error) {
+        if (refusedBy(error) !== 'person_name_is_taken') throw error;
+        return refuse(
+          { name: `Somebody called “${checked.value.name}” is here already. Choose another name.` },
+          409,
+        );
+      }
+      throw redirect(`/people?added=${encodeURIComponent(checked.value.name)}`);
+    },
+  });
 }
 
 const PERSON_FIELDS: FieldWords = { label: (field) => field, show: (_, value) => plainValue(value) };
@@ -77,9 +104,17 @@ export default function People({ loaderData, actionData }: Route.ComponentProps)
         <Heading
           title="People"
           action={
-            <ButtonLink quiet href="/me">
-              Your own sign-in
-            </ButtonLink>
+            <Row $gap="0.6rem">
+              <ButtonLink quiet href="/me">
+                Your own sign-in
+              </ButtonLink>
+              <ButtonLink quiet href="/school">
+                This school
+              </ButtonLink>
+              <ButtonLink quiet href={loaderData.ofDistrict ? '/district' : '/district/shared'}>
+                {loaderData.ofDistrict ? 'District' : 'What schools share'}
+              </ButtonLink>
+            </Row>
           }
         >
           Who may sign in, and what is each of them here for?
@@ -101,6 +136,11 @@ export default function People({ loaderData, actionData }: Route.ComponentProps)
         {!actionData && added && (
           <Said kind="done" word="Added" live>
             {added} can sign in now. Hand over the password in person.
+          </Said>
+        )}
+        {!actionData && search.has('admitted') && (
+          <Said kind="done" word="Let in" live>
+            They sign in as before, and find this school among theirs.
           </Said>
         )}
         {!actionData && search.has('ended') && (
@@ -133,6 +173,7 @@ export default function People({ loaderData, actionData }: Route.ComponentProps)
                           One-time link
                         </Button>
                       </Form>
+                      {person.byDistrict && <State tone="note">coordinates the district</State>}
                       <Form method="post">
                         <input type="hidden" name="intent" value="end" />
                         <input type="hidden" name="person" value={person.id} />
@@ -149,39 +190,66 @@ export default function People({ loaderData, actionData }: Route.ComponentProps)
           </table>
         </TableFrame>
       </Stack>
-      <Panel aria-labelledby="add">
-        <Form method="post" key={added ?? ''}>
-          <Stack>
-            <h2 id="add">Add a person</h2>
-            <TextBox
-              name="name"
-              label="Name"
-              defaultValue={actionData?.name}
-              error={errors.name}
-              maxLength={80}
-            />
-            <Choice
-              name="role"
-              label="Role"
-              defaultValue="helper"
-              error={errors.role}
-              options={Object.entries(ROLE_NAMES).map(([value, label]) => ({ value, label }))}
-            />
-            <TextBox
-              name="password"
-              label="Password"
-              inputType="password"
-              autoComplete="new-password"
-              error={errors.password}
-              hint="At least 12 characters."
-            />
-            <Button type="submit" isPending={busy}>
-              Add this person
-            </Button>
-            <Faint>A helper builds, prints, lends and takes back. A fluent reader sees words only.</Faint>
-          </Stack>
-        </Form>
-      </Panel>
+      <Stack>
+        <Panel aria-labelledby="add">
+          <Form method="post" key={added ?? ''}>
+            <Stack>
+              <h2 id="add">Add a person</h2>
+              <TextBox
+                name="name"
+                label="Name"
+                defaultValue={actionData?.name}
+                error={errors.name}
+                maxLength={80}
+              />
+              <Choice
+                name="role"
+                label="Role"
+                defaultValue="helper"
+                error={errors.role}
+                options={Object.entries(ROLE_NAMES).map(([value, label]) => ({ value, label }))}
+              />
+              <TextBox
+                name="password"
+                label="Password"
+                inputType="password"
+                autoComplete="new-password"
+                error={errors.password}
+                hint="At least 12 characters."
+              />
+              <Button type="submit" isPending={busy}>
+                Add this person
+              </Button>
+              <Faint>A helper builds, prints, lends and takes back. A fluent reader sees words only.</Faint>
+            </Stack>
+          </Form>
+        </Panel>
+        {loaderData.sisters.length > 0 && (
+          <Panel aria-labelledby="admit">
+            <Form method="post">
+              <input type="hidden" name="intent" value="admit" />
+              <Stack>
+                <h2 id="admit">Let in somebody of another school</h2>
+                <Pick
+                  name="person"
+                  label="Person"
+                  options={loaderData.sisters.map((one) => ({ value: one.id, label: one.name }))}
+                  error={errors.sister}
+                />
+                <Choice
+                  name="role"
+                  label="Role here"
+                  defaultValue="helper"
+                  options={Object.entries(ROLE_NAMES).map(([value, label]) => ({ value, label }))}
+                />
+                <Button type="submit" quiet isPending={busy}>
+                  Let them in
+                </Button>
+              </Stack>
+            </Form>
+          </Panel>
+        )}
+      </Stack>
     </Workplace>
   );
 }
