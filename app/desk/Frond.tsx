@@ -49,8 +49,21 @@ const Bar = styled.header`
     flex: none;
   }
   .who .school {
-    max-width: 11rem;
+    max-width: 13rem;
+    overflow: hidden;
+    text-overflow: ellipsis;
+    white-space: nowrap;
     font-weight: 700;
+  }
+  .who .person {
+    display: flex;
+    flex-direction: column;
+    align-items: end;
+  }
+  .who .school + .person {
+    flex-direction: row;
+    justify-content: end;
+    gap: 0.9rem;
   }
   .who button {
     border: 0;
@@ -174,10 +187,10 @@ export const Frond = ({ waiting, person, school }: FrondProps) => (
             </NavLink>
           </div>
         )}
-        <div>
+        <div className="person">
           <NavLink to={person.role === 'coordinator' ? '/people' : '/me'}>{person.name}</NavLink>
+          <button type="submit">Sign out</button>
         </div>
-        <button type="submit">Sign out</button>
       </form>
     </div>
   </Bar>

@@ -495,7 +495,9 @@ export const offers = (at: SchoolHandle): Promise<Offer[]> =>
       name: shared.name,
       schoolName: shared.schoolName,
       changedAt: shared.changedAt,
-      takenAs: sql<string | null>`max(${taken.thingId})`,
+      takenAs: sql<
+        string | null
+      >`coalesce(max(${taken.thingId}) filter (where ${taken.follows}), max(${taken.thingId}))`,
       follows: sql<boolean>`coalesce(bool_or(${taken.follows}), false)`,
     })
     .from(shared)

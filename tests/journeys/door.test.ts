@@ -35,6 +35,12 @@ const ACCESS: Record<
   'routes/people/sign-out.ts': { read: PUBLIC, send: PUBLIC },
   'routes/people/new-password.tsx': { read: PUBLIC, send: PUBLIC },
   'routes/people/me.tsx': { read: all, send: all },
+  'routes/people/school.tsx': { read: one, send: one },
+  'routes/people/schools.tsx': { read: all, send: all },
+  // For coordinators of the district only: the first coordinator of an installation is one.
+  'routes/district/overview.tsx': { read: one, send: one },
+  'routes/district/shared.tsx': { read: one, send: one },
+  'routes/district/move.tsx': { read: one, send: one },
   'routes/choose/shelf.tsx': { read: one },
   'routes/choose/bench.tsx': { read: one, send: one },
   'routes/choose/store.tsx': { read: one, send: one },

@@ -29,10 +29,15 @@ import type { Route } from './+types/staff-list';
 export const meta: Route.MetaFunction = () => [{ title: 'People · Fern Basket' }];
 
 export async function loader({ request }: Route.LoaderArgs) {
-  const { at, ofDistrict } = await requireRole(request, 'coordinator');
+  const { at, ofDistrict, schools } = await requireRole(request, 'coordinator');
   const [people, sisters] = await Promise.all([listPeople(at), ofDistrict ? peopleOfSisters(at) : []]);
   const changes = await Promise.all(people.map(({ id }) => changesOf(at, 'person', id)));
-  return { people: people.map((one, i) => ({ ...one, changes: changes[i]! })), sisters, ofDistrict };
+  return {
+    people: people.map((one, i) => ({ ...one, changes: changes[i]! })),
+    sisters,
+    ofDistrict,
+    several: schools > 1,
+  };
 }
 
 const STAYS: Record<Exclude<Ending, 'ended'>, string> = {
@@ -163,7 +168,14 @@ export default function People({ loaderData, actionData }: Route.ComponentProps)
               {loaderData.people.map((person) => (
                 <tr key={person.id}>
                   <td>{person.name}</td>
-                  <td>{ROLE_NAMES[person.role]}</td>
+                  <td>
+                    {ROLE_NAMES[person.role]}
+                    {person.byDistrict && loaderData.several && (
+                      <div>
+                        <State tone="note">of the district</State>
+                      </div>
+                    )}
+                  </td>
                   <td>
                     <Row $gap="0.5rem">
                       <Form method="post">
@@ -173,7 +185,6 @@ export default function People({ loaderData, actionData }: Route.ComponentProps)
                           One-time link
                         </Button>
                       </Form>
-                      {person.byDistrict && <State tone="note">coordinates the district</State>}
                       <Form method="post">
                         <input type="hidden" name="intent" value="end" />
                         <input type="hidden" name="person" value={person.id} />
