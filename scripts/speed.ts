@@ -1,16 +1,23 @@
 /**
- * `npm run speed [-- reckoning|pages]`: how long things take on this machine, against what is wanted. `pages` asks a
- * built server for every page, with the demo schools and with the large district of `npm run seed-big`.
+ * `npm run speed [-- reckoning|pages] [--schools 60]`: how long things take on this machine, against what is wanted. `pages` asks a
+ * built server for every page, with the demo schools and with the large district of `npm run seed-big`, its rows in so
+ * many schools.
  */
+import { parseArgs } from 'node:util';
 import { Trouble } from './lib/say.ts';
 import { sayMissed } from './speed/rows.ts';
 
-const part = process.argv[2];
 try {
+  const { values, positionals } = parseArgs({
+    allowPositionals: true,
+    options: { schools: { type: 'string' } },
+  });
+  const [part] = positionals;
+  const schools = values.schools === undefined ? undefined : Number(values.schools);
   if (part !== undefined && part !== 'reckoning' && part !== 'pages')
     throw new Trouble(`There is no part “${part}”.`, 'npm run speed -- pages');
   if (part !== 'pages') await (await import('./speed/reckoning.ts')).measureReckoning();
-  if (part !== 'reckoning') await (await import('./speed/pages.ts')).measurePages();
+  if (part !== 'reckoning') await (await import('./speed/pages.ts')).measurePages(schools);
   sayMissed();
   process.exit(0);
 } catch (error) {

@@ -3,7 +3,7 @@ import { Outlet, useNavigation } from 'react-router';
 import styled from 'styled-components';
 import { waiting } from '~/data/queries/waiting';
 import { requireRole } from '~/server/people/session';
-import { today } from '~/server/today';
+import { copiesOf } from '~/server/once';
 import { Fault, faultOf } from '~/app/ui/Fault';
 import { Frond } from '~/app/desk/Frond';
 import { ReadyProvider, ScanLine, type ReadyAction } from '~/app/desk/ScanLine';
@@ -20,7 +20,7 @@ export async function loader({ request }: Route.LoaderArgs) {
   return {
     person: { id, name, role },
     school: { id: school.id, name: school.name, among: schools },
-    waiting: await waiting(at, today(at)),
+    waiting: await waiting(at, await copiesOf(at)),
   };
 }
 

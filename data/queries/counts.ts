@@ -79,17 +79,25 @@ export const shortCopies = (at: SchoolHandle) => sql`
   select distinct ever.copy_id from ${ever(at)} where last.counted < last.expected`;
 
 /**
- * Parts that copies lack now, by their latest counts; of one copy or of all. Only what was ever short is looked at
- * again, so that the many complete counts of the years are not read.
+ * Parts that copies lack now, by their latest counts; of one copy, or of so many copies by tag. Only what was ever
+ * short is looked at again, so that the many complete counts of the years are not read.
  */
-export async function listShortages(at: SchoolHandle, copyId?: string): Promise<Shortage[]> {
+export async function listShortages(
+  at: SchoolHandle,
+  copyId?: string,
+  page: { first: number; most: number } = { first: 0, most: 10_000 },
+): Promise<Shortage[]> {
   const { rows } = await at.execute<Shortage & Record<string, unknown>>(sql`
-    select c.id as "copyId", c.tag, k.name as "kitName", last.material, last.expected, last.counted
-    from ${ever(at, copyId)}
-    join copy c on c.school_id = ${at.schoolId} and c.id = ever.copy_id and c.moved_at is null
-    join kit k on k.school_id = ${at.schoolId} and k.id = c.kit_id
-    where last.counted < last.expected
-    order by c.id, last.material`);
+    select "copyId", tag, "kitName", material, expected, counted
+    from (
+      select c.id as "copyId", c.tag, k.name as "kitName", last.material, last.expected, last.counted,
+        dense_rank() over (order by c.tag) as nth
+      from ${ever(at, copyId)}
+      join copy c on c.school_id = ${at.schoolId} and c.id = ever.copy_id and c.moved_at is null
+      join kit k on k.school_id = ${at.schoolId} and k.id = c.kit_id
+      where last.counted < last.expected) each
+    where nth > ${page.first} and nth <= ${page.first + page.most}
+    order by tag, material`);
   return rows;
 }
 

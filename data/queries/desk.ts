@@ -46,8 +46,8 @@ export interface HomeCopy {
   short: boolean;
 }
 
-/** Copies at school, those that can go out at once before the others. */
-export async function copiesAtSchool(at: SchoolHandle, most: number): Promise<HomeCopy[]> {
+/** Copies at school, those that can go out at once before the others; with `named` those of this tag or kit. */
+export async function copiesAtSchool(at: SchoolHandle, most: number, named = ''): Promise<HomeCopy[]> {
   const printed = sql<boolean>`${copy.printedAt} is not null`;
   const short = sql<boolean>`lacks.copy_id is not null`;
   return at
@@ -59,6 +59,9 @@ export async function copiesAtSchool(at: SchoolHandle, most: number): Promise<Ho
       and(
         ours(at, copy),
         isNull(copy.movedAt),
+        named
+          ? sql`(position(lower(${named}) in lower(${kit.name})) > 0 or position(upper(replace(${named}, '-', '')) in ${copy.tag}) > 0)`
+          : undefined,
         sql`not exists (select 1 from ${loan} l where l.school_id = ${at.schoolId} and l.copy_id = ${copy.id} and l.closed_as is null)`,
       ),
     )

@@ -1,11 +1,11 @@
-import { and, desc, eq, inArray, isNull, sql } from 'drizzle-orm';
+import { and, asc, desc, eq, inArray, isNull, sql } from 'drizzle-orm';
 import type { Answer } from '~/core/listening/answer';
 import type { KitPlan } from '~/core/kits/recipe';
 import { type SchoolHandle, transaction } from '../db';
-import { answer, buildRun, copy, family, kit, loan } from '../schema';
+import { answer, copy, family, kit, loan } from '../schema';
+import { plansOf } from './kits';
 import { ours } from './ours';
 import { lockCopyOf, lockFamily } from './locks';
-import { soundPlan } from './sound';
 
 /**
  * Stores an answer. The same `sendKey` a second time changes nothing, and answers false; so does a loan that was
@@ -45,30 +45,34 @@ export interface AnswerRow {
 const MOST_ANSWERS = 1000;
 
 /** The newest answers in order of arrival, with what they are about. */
-export const listAnswers = async (at: SchoolHandle): Promise<AnswerRow[]> =>
-  (
-    await at
-      .select({
-        answer,
-        familyId: loan.familyId,
-        familyName: family.name,
-        tag: copy.tag,
-        kitId: kit.id,
-        kitName: kit.name,
-        plan: buildRun.plan,
-      })
-      .from(answer)
-      .innerJoin(loan, eq(loan.id, answer.loanId))
-      .innerJoin(family, eq(family.id, loan.familyId))
-      .innerJoin(copy, eq(copy.id, loan.copyId))
-      .innerJoin(buildRun, eq(buildRun.id, copy.buildRunId))
-      .innerJoin(kit, eq(kit.id, copy.kitId))
-      .where(ours(at, answer))
-      .orderBy(desc(answer.sentAt))
-      .limit(MOST_ANSWERS)
-  )
-    .reverse()
-    .map((row) => ({ ...row, plan: soundPlan(row.plan) }));
+export async function listAnswers(at: SchoolHandle): Promise<AnswerRow[]> {
+  const newest = at
+    .select({ schoolId: answer.schoolId, id: answer.id })
+    .from(answer)
+    .where(ours(at, answer))
+    .orderBy(desc(answer.sentAt))
+    .limit(MOST_ANSWERS)
+    .as('newest');
+  const rows = await at
+    .select({
+      answer,
+      familyId: loan.familyId,
+      familyName: family.name,
+      tag: copy.tag,
+      kitId: kit.id,
+      kitName: kit.name,
+      runId: copy.buildRunId,
+    })
+    .from(newest)
+    .innerJoin(answer, and(eq(answer.schoolId, newest.schoolId), eq(answer.id, newest.id)))
+    .innerJoin(loan, and(eq(loan.schoolId, answer.schoolId), eq(loan.id, answer.loanId)))
+    .innerJoin(family, and(eq(family.schoolId, loan.schoolId), eq(family.id, loan.familyId)))
+    .innerJoin(copy, and(eq(copy.schoolId, loan.schoolId), eq(copy.id, loan.copyId)))
+    .innerJoin(kit, and(eq(kit.schoolId, copy.schoolId), eq(kit.id, copy.kitId)))
+    .orderBy(asc(answer.sentAt));
+  const runs = await plansOf(at, [...new Set(rows.map(({ runId }) => runId))]);
+  return rows.map(({ runId, ...row }) => ({ ...row, plan: runs.get(runId)!.plan }));
+}
 
 /** Marks answers as read, or as unread again. */
 export async function markRead(at: SchoolHandle, ids: string[], read: boolean): Promise<void> {

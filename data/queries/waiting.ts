@@ -1,7 +1,7 @@
 /** What waits at each station, for the leaves of the frond. */
 import { sql } from 'drizzle-orm';
 import { type SchoolHandle } from '../db';
-import { copiesNow } from './desk';
+import type { CopiesNow } from './desk';
 import { uncheckedLines } from './words';
 
 export interface Waiting {
@@ -23,14 +23,13 @@ export interface Waiting {
   lookBack: number;
 }
 
-export async function waiting(at: SchoolHandle, today: string): Promise<Waiting> {
-  const [counted, copies, unchecked] = await Promise.all([
+export async function waiting(at: SchoolHandle, copies: CopiesNow): Promise<Waiting> {
+  const [counted, unchecked] = await Promise.all([
     at.execute<Record<'choose' | 'fill' | 'listen', number>>(sql`
       select
         (select count(*)::int from variant v where v.school_id = ${at.schoolId} and v.archived_at is null and not exists (select 1 from kit_variant kv where kv.school_id = ${at.schoolId} and kv.variant_id = v.id)) as choose,
         (select count(*)::int from kit k where k.school_id = ${at.schoolId} and not exists (select 1 from copy c where c.school_id = ${at.schoolId} and c.kit_id = k.id and c.moved_at is null)) as fill,
         (select count(*)::int from answer where school_id = ${at.schoolId} and read_at is null) as listen`),
-    copiesNow(at, today),
     uncheckedLines(at),
   ]);
   return {

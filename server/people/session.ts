@@ -16,6 +16,7 @@ import {
   type SignedIn,
 } from '~/data/queries/sessions';
 import type { Role } from '~/core/people/role';
+import { once } from '../once';
 import { notAllowed } from '../refusals';
 import { browserWords } from './browser';
 
@@ -90,8 +91,10 @@ export type Signed = SignedIn & { at: SchoolHandle };
 /** The person signed in, or undefined. A session that is used goes on. */
 export async function whoIs(request: Request): Promise<Signed | undefined> {
   const token = await tokenOf(request);
-  if (!token) return undefined;
-  const tokenHash = hashOf(token);
+  return token ? once(`session ${token}`, () => signedIn(hashOf(token))) : undefined;
+}
+
+async function signedIn(tokenHash: string): Promise<Signed | undefined> {
   const found = await findSession(tokenHash);
   if (!found) return undefined;
   const { expiresAt, usedAt, ...person } = found;

@@ -41,6 +41,11 @@ export interface PrintOrder {
   errors: FieldErrors;
 }
 
+/** So many packs are drawn at once; a larger pile is printed in several. */
+export const MOST_COPIES_AT_ONCE = 200;
+/** The id of no copy. */
+const NOBODY = '00000000-0000-0000-0000-000000000000';
+
 const ITEMS = Object.keys(PACK_ITEMS) as PackItem[];
 /** A seed for everything that is mixed: the same order prints the same pages. */
 const SEED = 1;
@@ -67,9 +72,10 @@ export async function readOrder(
 ): Promise<PrintOrder> {
   const wanted = search.getAll('copy').filter(isId);
   const run = search.get('run');
-  const all = await listCopies(at);
-  const copies = all.filter((copy) =>
-    wanted.length ? wanted.includes(copy.id) : run ? copy.buildRunId === run : copy.printedAt === null,
+  const copies = await listCopies(
+    at,
+    wanted.length ? { ids: wanted } : run ? { runId: isId(run) ? run : NOBODY } : { unprinted: true },
+    MOST_COPIES_AT_ONCE,
   );
   const items = ITEMS.filter((item) => search.getAll('item').includes(item));
   const scope = oneOf<PackScope>(search.get('scope'), PACK_SCOPES, 'each');

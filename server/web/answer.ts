@@ -4,6 +4,7 @@ import { writeReadableStreamToWritable } from '@react-router/node';
 import type { Request as Asked, Response as Reply } from 'express';
 import { createRequestHandler, type AppLoadContext, type ServerBuild } from 'react-router';
 import { log, withoutKeys } from '../log';
+import { forOneRequest } from '../once';
 import { readBody } from './body';
 import { sayTrouble } from './kind';
 
@@ -38,7 +39,7 @@ export function answerWith(build: ServerBuild): Handler {
       ...(body ? { body: new Uint8Array(body) } : {}),
     });
     const answer = await Promise.race([
-      application(request, context),
+      forOneRequest(() => application(request, context)),
       pause(LONGEST_MS, undefined, { signal: gone.signal, ref: false }).catch(() => undefined),
     ]);
     if (reply.destroyed || reply.writableEnded) return;

@@ -21,6 +21,7 @@ import { createFamily, familyFields, forgetFamily, updateFamily } from '~/data/q
 import { changeKit, findKit, saveKit, VariantGone, archiveVariant } from '~/data/queries/kits';
 import { changeDue, findLoan, takeBack, undoLoan, undoReturn } from '~/data/queries/lending';
 import { addAnswer, listAnswers } from '~/data/queries/listening';
+import { copiesNow } from '~/data/queries/desk';
 import { waiting } from '~/data/queries/waiting';
 import { deactivatePerson, createPerson } from '~/data/queries/people';
 import { setSchoolMark, schoolVersions } from '~/data/queries/schools';
@@ -423,7 +424,11 @@ describe('years of a school', () => {
       [copy!.tag, 5],
     ]);
     expect(await listShortages(world.at, other!.id)).toEqual([]);
-    expect(await waiting(world.at, '2026-11-26')).toMatchObject({ lookBack: 1, lend: 2, listen: 1200 });
+    expect(await waiting(world.at, await copiesNow(world.at, '2026-11-26'))).toMatchObject({
+      lookBack: 1,
+      lend: 2,
+      listen: 1200,
+    });
   });
 });
 

@@ -24,6 +24,7 @@ import { findPersonByName } from '~/data/queries/people';
 import { setUpSchool } from '~/data/queries/schools';
 import { createSession, deleteSession, findSession } from '~/data/queries/sessions';
 import { answeredSince, reachSince } from '~/data/queries/reach';
+import { copiesNow } from '~/data/queries/desk';
 import { waiting } from '~/data/queries/waiting';
 import { addLineChecks, checkedLanguages, lineChecks, uncheckedLines } from '~/data/queries/words';
 import { lineKey } from '~/core/words/checks';
@@ -295,9 +296,9 @@ describe('answers', () => {
     ]);
     const [one, ...rest] = await listAnswers(at);
     expect(rest).toEqual([]);
-    expect((await waiting(at, '2026-11-24')).listen).toBe(1);
+    expect((await waiting(at, await copiesNow(at, '2026-11-24'))).listen).toBe(1);
     await markRead(at, [one!.answer.id], true);
-    expect(await waiting(at, '2026-11-24')).toMatchObject({
+    expect(await waiting(at, await copiesNow(at, '2026-11-24'))).toMatchObject({
       listen: 0,
       takeBack: 1,
       lend: 2,
@@ -356,7 +357,7 @@ describe('the demo', () => {
     expect(out.filter((loan) => loan.dueOn < today(at)).length).toBeGreaterThan(0);
     const [ferry] = await listOwnGames(at);
     expect(checkOwnGame(ferry!.definition)).toEqual({ ok: true, value: ferry!.definition });
-    const counts = await waiting(at, today(at));
+    const counts = await waiting(at, await copiesNow(at, today(at)));
     for (const [station, count] of Object.entries(counts))
       expect([station, count > 0]).toEqual([station, true]);
     expect(await passwordFits(PASSWORD, (await findPersonByName('Maren'))!.passwordHash)).toBe(false);

@@ -1,14 +1,14 @@
 import { data, Form, redirect, useNavigation, useSearchParams } from 'react-router';
 import { showTag } from '~/core/kits/tag';
 import { count } from '~/core/words/numbers';
-import { copiesAtSchool, copiesNow } from '~/data/queries/desk';
+import { copiesAtSchool } from '~/data/queries/desk';
 import { moveCopies } from '~/data/queries/moving';
 import { schoolsOfDistrict } from '~/data/queries/schools';
 import { isId } from '~/server/ids';
+import { copiesOf } from '~/server/once';
 import { requireDistrict } from '~/server/people/session';
-import { today } from '~/server/today';
 import { Button, ButtonLink } from '~/app/ui/Button';
-import { Pick, TickBox } from '~/app/ui/fields';
+import { Pick, TextBox, TickBox } from '~/app/ui/fields';
 import { Said } from '~/app/ui/Notices';
 import { Empty, Faint, Heading, Panel, Row, Stack, State, Tag, Wide } from '~/app/ui/Page';
 import type { Route } from './+types/move';
@@ -16,20 +16,22 @@ import type { Route } from './+types/move';
 export const meta: Route.MetaFunction = () => [{ title: 'Move copies · Fern Basket' }];
 
 /** So many copies are chosen from at once. */
-const IN_SIGHT = 200;
+const IN_SIGHT = 60;
 
 export async function loader({ request }: Route.LoaderArgs) {
   const { at, school } = await requireDistrict(request);
+  const named = (new URL(request.url).searchParams.get('named') ?? '').trim().slice(0, 80);
   const [schools, copies, now] = await Promise.all([
     schoolsOfDistrict(school.districtId),
-    copiesAtSchool(at, IN_SIGHT),
-    copiesNow(at, today(at)),
+    copiesAtSchool(at, IN_SIGHT, named),
+    copiesOf(at),
   ]);
   return {
     school: school.name,
     others: schools.filter((one) => one.id !== school.id).map(({ id, name }) => ({ id, name })),
     copies: copies.map(({ id, tag, kitName, short }) => ({ id, tag, kitName, short })),
     atSchool: now.home,
+    named,
   };
 }
 
@@ -54,7 +56,7 @@ export async function action({ request }: Route.ActionArgs) {
 }
 
 export default function Move({ loaderData, actionData }: Route.ComponentProps) {
-  const { school, others, copies, atSchool } = loaderData;
+  const { school, others, copies, atSchool, named } = loaderData;
   const [search] = useSearchParams();
   const busy = useNavigation().state !== 'idle';
   const moved = search.getAll('moved');
@@ -92,41 +94,63 @@ export default function Move({ loaderData, actionData }: Route.ComponentProps) {
           >
             Copies move between the schools of a district.
           </Empty>
-        ) : copies.length === 0 ? (
+        ) : atSchool === 0 ? (
           <Empty title="No copy is at school">A copy that is out moves when it is home again.</Empty>
         ) : (
-          <Form method="post" key={moved.join()}>
-            <Panel aria-labelledby="which">
-              <Stack>
-                <h2 id="which">At {school} now</h2>
-                <Row $gap="0.2rem 1.6rem">
-                  {copies.map((copy) => (
-                    <TickBox key={copy.id} name="copy" value={copy.id}>
-                      <Tag>{showTag(copy.tag)}</Tag> {copy.kitName}{' '}
-                      {copy.short && <State tone="hand">parts missing</State>}
-                    </TickBox>
-                  ))}
-                </Row>
-                {atSchool > copies.length && (
-                  <Faint>And {count(atSchool - copies.length, 'copy', 'copies')} more, after these.</Faint>
-                )}
+          <>
+            {(named || atSchool > copies.length) && (
+              <Form>
                 <Row style={{ alignItems: 'end' }}>
-                  <Pick
-                    name="school"
-                    label="They go to"
-                    options={others.map(({ id, name }) => ({ value: id, label: name }))}
+                  <TextBox
+                    key={named}
+                    name="named"
+                    label="Tag or kit"
+                    defaultValue={named}
+                    inputType="search"
                   />
-                  <Button type="submit" isPending={busy}>
-                    Move the ticked copies
+                  <Button type="submit" quiet>
+                    Look for it
                   </Button>
                 </Row>
-                <Faint>
-                  Their loans and what was counted stay in the books of {school}; a kit that the other school
-                  does not have yet comes along. Nothing has to be printed anew but the name of the school.
-                </Faint>
-              </Stack>
-            </Panel>
-          </Form>
+              </Form>
+            )}
+            <Form method="post" key={moved.join()}>
+              <Panel aria-labelledby="which">
+                <Stack>
+                  <h2 id="which">At {school} now</h2>
+                  {copies.length === 0 && <Faint>No copy of this tag or kit is at school.</Faint>}
+                  <Row $gap="0.2rem 1.6rem">
+                    {copies.map((copy) => (
+                      <TickBox key={copy.id} name="copy" value={copy.id}>
+                        <Tag>{showTag(copy.tag)}</Tag> {copy.kitName}{' '}
+                        {copy.short && <State tone="hand">parts missing</State>}
+                      </TickBox>
+                    ))}
+                  </Row>
+                  {atSchool > copies.length && (
+                    <Faint>
+                      And {count(atSchool - copies.length, 'copy', 'copies')} more: look for their tag or kit.
+                    </Faint>
+                  )}
+                  <Row style={{ alignItems: 'end' }}>
+                    <Pick
+                      name="school"
+                      label="They go to"
+                      options={others.map(({ id, name }) => ({ value: id, label: name }))}
+                    />
+                    <Button type="submit" isPending={busy}>
+                      Move the ticked copies
+                    </Button>
+                  </Row>
+                  <Faint>
+                    Their loans and what was counted stay in the books of {school}; a kit that the other
+                    school does not have yet comes along. Nothing has to be printed anew but the name of the
+                    school.
+                  </Faint>
+                </Stack>
+              </Panel>
+            </Form>
+          </>
         )}
       </Stack>
     </Wide>

@@ -7,7 +7,15 @@ import { dueWords, showDay } from '~/core/lending/due';
 import { randomTag, showTag } from '~/core/kits/tag';
 import { PAPERS } from '~/core/paper/sheet';
 import { count } from '~/core/words/numbers';
-import { buildCopies, findKit, listCopies, listVariants, planOf, undoBuild } from '~/data/queries/kits';
+import {
+  buildCopies,
+  findKit,
+  listVariants,
+  pageOfCopies,
+  planOf,
+  tagsOfRun,
+  undoBuild,
+} from '~/data/queries/kits';
 import { changesOf, lateOf } from '~/server/changes';
 import { secureRandom } from '~/server/random';
 import { isId } from '~/server/ids';
@@ -23,8 +31,9 @@ import { Button, ButtonLink } from '~/app/ui/Button';
 import { Changes, DraftNote, TooLate, type Late } from '~/app/ui/Changes';
 import { NumberBox } from '~/app/ui/fields';
 import { Said } from '~/app/ui/Notices';
-import { Empty, Faint, Heading, Row, Panel, Stack, State, TableFrame, Tag, Workplace } from '~/app/ui/Page';
+import { Empty, Faint, Heading, Row, Panel, Stack, State, Tag, Workplace } from '~/app/ui/Page';
 import { same } from '~/core/check/merge';
+import { firstOf, Pager, Table } from '~/app/ui/Table';
 import { useDraft } from '~/app/ui/remember';
 import { Contents, kitFields, KitForm, RecipeMargin, recipeOfDraft, shownOf, type KitDraft } from './KitForm';
 import type { Route } from './+types/kit';
@@ -33,32 +42,45 @@ export const meta: Route.MetaFunction = ({ loaderData }) => [
   { title: `${loaderData?.kit.name ?? 'Kit'} · Fern Basket` },
 ];
 
+/** Copies on one page. */
+const SIZE = 50;
+
 export async function loader({ request, params }: Route.LoaderArgs) {
   const person = await requireRole(request, 'coordinator', 'helper');
   const { at } = person;
   const kit = isId(params.kitId) ? await findKit(at, params.kitId) : undefined;
   if (!kit) throw notFound('This kit');
-  const copies = (await listCopies(at, { kitId: kit.id })).map(
-    ({ id, tag, builtOn, printedAt, loan, buildRunId }) => ({
+  const search = new URL(request.url).searchParams;
+  const first = firstOf(search, SIZE);
+  const run = search.get('run');
+  const [page, fresh, recipe, changes, variants, follows] = await Promise.all([
+    pageOfCopies(at, kit.id, first, SIZE),
+    isId(run) ? tagsOfRun(at, run) : [],
+    // Reckoned beside the thread that answers: a full basket takes a while.
+    recipeOf(planOf(kit)),
+    changesOf(at, 'kit', kit.id),
+    listVariants(at),
+    followed(at, 'kit', kit.id),
+  ]);
+  return {
+    kit,
+    recipe: shownOf(recipe),
+    copies: page.copies.map(({ id, tag, builtOn, printedAt, loan }) => ({
       id,
       tag,
       builtOn,
       printed: printedAt !== null,
-      loan,
-      buildRunId,
-    }),
-  );
-  return {
-    kit,
-    // Reckoned beside the thread that answers: a full basket takes a while.
-    recipe: shownOf(await recipeOf(planOf(kit))),
-    copies,
-    changes: await changesOf(at, 'kit', kit.id),
+      loan: loan && { familyName: loan.familyName, dueOn: loan.dueOn },
+    })),
+    found: page.found,
+    first,
+    fresh,
+    changes,
     /** Sent with the form: one form builds once, however often it is sent. */
     formKey: crypto.randomUUID(),
-    variants: await listVariants(at),
+    variants,
     mayChange: person.role === 'coordinator',
-    follows: await followed(at, 'kit', kit.id),
+    follows,
     today: today(at),
   };
 }
@@ -110,11 +132,10 @@ const refuse = (status: number, build: boolean, errors: FieldErrors, late?: Late
   data({ build, errors, late }, { status });
 
 export default function KitPage({ loaderData, actionData }: Route.ComponentProps) {
-  const { kit, copies, variants, mayChange } = loaderData;
+  const { kit, copies, fresh, variants, mayChange } = loaderData;
   const [search] = useSearchParams();
   const changing = search.has('change');
   const run = search.get('run');
-  const fresh = copies.filter((copy) => copy.buildRunId === run);
   const { recipe } = loaderData;
   const errors: FieldErrors = actionData?.errors ?? {};
   if (mayChange && changing && !loaderData.follows)
@@ -167,7 +188,7 @@ export default function KitPage({ loaderData, actionData }: Route.ComponentProps
             }
           >
             {fresh.length === 1 ? 'One copy has' : `${fresh.length} copies have`} a tag now:{' '}
-            {fresh.map((copy) => showTag(copy.tag)).join(', ')}.
+            {fresh.map(showTag).join(', ')}.
           </Said>
         )}
         {search.has('undone') && (
@@ -195,40 +216,38 @@ export default function KitPage({ loaderData, actionData }: Route.ComponentProps
                 Build the first ones above: each gets a tag and labels of its own.
               </Empty>
             ) : (
-              <TableFrame>
-                <table>
-                  <thead>
-                    <tr>
-                      <th>Tag</th>
-                      <th>Built</th>
-                      <th>Pack</th>
-                      <th>Where</th>
-                    </tr>
-                  </thead>
-                  <tbody>
-                    {copies.map((copy) => (
-                      <tr key={copy.id}>
-                        <td>
-                          <Link to={`/copies/${copy.id}`}>
-                            <Tag>{showTag(copy.tag)}</Tag>
-                          </Link>
-                        </td>
-                        <td>{showDay(copy.builtOn)}</td>
-                        <td>
-                          {copy.printed ? 'printed' : <Link to={`/print?copy=${copy.id}`}>print it</Link>}
-                        </td>
-                        <td>
-                          {copy.loan ? (
-                            `with ${copy.loan.familyName}, ${dueWords(copy.loan.dueOn, loaderData.today)}`
-                          ) : (
-                            <State tone="calm">at school</State>
-                          )}
-                        </td>
-                      </tr>
-                    ))}
-                  </tbody>
-                </table>
-              </TableFrame>
+              <>
+                <Table
+                  rows={copies}
+                  rowKey={({ id }) => id}
+                  columns={[
+                    {
+                      head: 'Tag',
+                      cell: ({ id, tag }) => (
+                        <Link to={`/copies/${id}`}>
+                          <Tag>{showTag(tag)}</Tag>
+                        </Link>
+                      ),
+                    },
+                    { head: 'Built', cell: ({ builtOn }) => showDay(builtOn) },
+                    {
+                      head: 'Pack',
+                      cell: ({ id, printed }) =>
+                        printed ? 'printed' : <Link to={`/print?copy=${id}`}>print it</Link>,
+                    },
+                    {
+                      head: 'Where',
+                      cell: ({ loan }) =>
+                        loan ? (
+                          `with ${loan.familyName}, ${dueWords(loan.dueOn, loaderData.today)}`
+                        ) : (
+                          <State tone="calm">at school</State>
+                        ),
+                    },
+                  ]}
+                />
+                <Pager first={loaderData.first} shown={copies.length} found={loaderData.found} size={SIZE} />
+              </>
             )}
           </Stack>
         </Panel>

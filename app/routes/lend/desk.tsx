@@ -8,10 +8,11 @@ import { LANGUAGES } from '~/core/words/languages';
 import { count } from '~/core/words/numbers';
 import { findFamily } from '~/data/queries/families';
 import { findCopy } from '~/data/queries/kits';
-import { copiesAtSchool, copiesNow, pageOfOut } from '~/data/queries/desk';
+import { copiesAtSchool, pageOfOut } from '~/data/queries/desk';
 import { listShortages } from '~/data/queries/counts';
 import { findLoan, lend, undoLoan } from '~/data/queries/lending';
 import { isId } from '~/server/ids';
+import { copiesOf } from '~/server/once';
 import { requireRole } from '~/server/people/session';
 import { readDay } from '~/server/days';
 import { today as todayAtSchool } from '~/server/today';
@@ -54,7 +55,7 @@ export async function loader({ request }: Route.LoaderArgs) {
     tag.kind === 'tag' ? findCopy(at, { tag: tag.tag }) : undefined,
     isId(familyId) ? findFamily(at, familyId) : undefined,
     isId(lentId) ? findLoan(at, lentId) : undefined,
-    copiesNow(at, day),
+    copiesOf(at),
     copiesAtSchool(at, IN_SIGHT),
     pageOfOut(at, 0, NEXT_DUE),
   ]);

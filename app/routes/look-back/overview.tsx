@@ -6,23 +6,14 @@ import { LANGUAGES } from '~/core/words/languages';
 import { listShortages, mend, undoMend } from '~/data/queries/counts';
 import { answeredSince, reachSince } from '~/data/queries/reach';
 import { isId } from '~/server/ids';
+import { byIntent } from '~/server/forms';
+import { copiesOf } from '~/server/once';
 import { requireRole } from '~/server/people/session';
 import { today } from '~/server/today';
 import { Button } from '~/app/ui/Button';
 import { Said } from '~/app/ui/Notices';
-import {
-  Empty,
-  Entered,
-  Entries,
-  Heading,
-  Margin,
-  Panel,
-  Stack,
-  State,
-  TableFrame,
-  Tag,
-  Workplace,
-} from '~/app/ui/Page';
+import { Empty, Entered, Entries, Heading, Margin, Panel, Stack, State, Tag, Workplace } from '~/app/ui/Page';
+import { firstOf, Pager, Table } from '~/app/ui/Table';
 import { ReachChart } from '~/app/desk/ReachChart';
 import type { Route } from './+types/overview';
 
@@ -30,34 +21,39 @@ export const meta: Route.MetaFunction = () => [{ title: 'Look back · Fern Baske
 
 const DAYS_BACK = 90;
 
+/** Copies on one page. */
+const SIZE = 40;
+
 export async function loader({ request }: Route.LoaderArgs) {
   const { at } = await requireRole(request, 'coordinator');
   const since = daysAfter(today(at), -DAYS_BACK);
-  return {
-    since,
-    reach: await reachSince(at, since),
-    answered: await answeredSince(at, since),
-    shortages: await listShortages(at),
-  };
+  const first = firstOf(new URL(request.url).searchParams, SIZE);
+  const [reach, answered, shortages, now] = await Promise.all([
+    reachSince(at, since),
+    answeredSince(at, since),
+    listShortages(at, undefined, { first, most: SIZE }),
+    copiesOf(at),
+  ]);
+  return { since, reach, answered, shortages, first, short: now.short };
 }
 
 export async function action({ request }: Route.ActionArgs) {
-  const person = await requireRole(request, 'coordinator');
-  const { at } = person;
+  const { at, id } = await requireRole(request, 'coordinator');
   const form = await request.formData();
   const copyId = form.get('copy');
   if (!isId(copyId)) return data({ said: 'nothing' as const, copyId: '' }, { status: 400 });
-  if (form.get('intent') === 'undo') {
-    const undone = await undoMend(at, copyId, person.id);
-    const said = undone ? ('undone' as const) : ('tooLate' as const);
-    return data({ said, copyId }, { status: undone ? 200 : 409 });
-  }
-  const mended = await mend(at, copyId, person.id);
-  return data({ said: mended ? ('mended' as const) : ('nothing' as const), copyId });
+  return byIntent<Promise<ReturnType<typeof data<{ said: Mending; copyId: string }>>>>(form, {
+    undo: async () => {
+      const undone = await undoMend(at, copyId, id);
+      return data({ said: undone ? 'undone' : 'tooLate', copyId }, { status: undone ? 200 : 409 });
+    },
+    '': async () => data({ said: (await mend(at, copyId, id)) ? 'mended' : 'nothing', copyId }),
+  });
 }
+type Mending = 'mended' | 'undone' | 'tooLate' | 'nothing';
 
 export default function Overview({ loaderData, actionData }: Route.ComponentProps) {
-  const { since, reach, answered, shortages } = loaderData;
+  const { since, reach, answered, shortages, first, short } = loaderData;
   const reached = reach.reduce((total, one) => total + one.reached, 0);
   const families = reached + reach.reduce((total, one) => total + one.notYet, 0);
   const copies = [...new Map(shortages.map((one) => [one.copyId, one])).values()];
@@ -113,56 +109,49 @@ export default function Overview({ loaderData, actionData }: Route.ComponentProp
                 Every copy that came home was complete, or its parts were put back.
               </Empty>
             ) : (
-              <TableFrame>
-                <table>
-                  <thead>
-                    <tr>
-                      <th>Tag</th>
-                      <th>Kit</th>
-                      <th>Missing</th>
-                      <th>
-                        <span className="visually-hidden">Action</span>
-                      </th>
-                    </tr>
-                  </thead>
-                  <tbody>
-                    {copies.map((copy) => (
-                      <tr key={copy.copyId}>
-                        <td>
-                          <Link to={`/copies/${copy.copyId}`}>
-                            <Tag>{showTag(copy.tag)}</Tag>
-                          </Link>
-                        </td>
-                        <td>{copy.kitName}</td>
-                        <td>
-                          {shortages
-                            .filter((one) => one.copyId === copy.copyId)
-                            .map((one) => (
-                              <div key={one.material}>
-                                <State tone="hand">
-                                  {one.expected - one.counted} of {one.expected}
-                                </State>{' '}
-                                {materialOf(one.material).plural}
-                              </div>
-                            ))}
-                        </td>
-                        <td>
-                          <Form method="post">
-                            <input type="hidden" name="copy" value={copy.copyId} />
-                            <Button
-                              type="submit"
-                              quiet
-                              aria-label={`The parts are back in ${showTag(copy.tag)}`}
-                            >
-                              The parts are back in
-                            </Button>
-                          </Form>
-                        </td>
-                      </tr>
-                    ))}
-                  </tbody>
-                </table>
-              </TableFrame>
+              <>
+                <Table
+                  rows={copies}
+                  rowKey={({ copyId }) => copyId}
+                  columns={[
+                    {
+                      head: 'Tag',
+                      cell: ({ copyId, tag }) => (
+                        <Link to={`/copies/${copyId}`}>
+                          <Tag>{showTag(tag)}</Tag>
+                        </Link>
+                      ),
+                    },
+                    { head: 'Kit', cell: ({ kitName }) => kitName },
+                    {
+                      head: 'Missing',
+                      cell: ({ copyId }) =>
+                        shortages
+                          .filter((one) => one.copyId === copyId)
+                          .map((one) => (
+                            <div key={one.material}>
+                              <State tone="hand">
+                                {one.expected - one.counted} of {one.expected}
+                              </State>{' '}
+                              {materialOf(one.material).plural}
+                            </div>
+                          )),
+                    },
+                    {
+                      head: <span className="visually-hidden">Action</span>,
+                      cell: ({ copyId, tag }) => (
+                        <Form method="post">
+                          <input type="hidden" name="copy" value={copyId} />
+                          <Button type="submit" quiet aria-label={`The parts are back in ${showTag(tag)}`}>
+                            The parts are back in
+                          </Button>
+                        </Form>
+                      ),
+                    },
+                  ]}
+                />
+                <Pager first={first} shown={copies.length} found={short} size={SIZE} />
+              </>
             )}
           </Stack>
         </Panel>

@@ -2,6 +2,7 @@ import { useState } from 'react';
 import styled from 'styled-components';
 import type { FieldErrors } from '~/core/check/check';
 import { showTag } from '~/core/kits/tag';
+import { count } from '~/core/words/numbers';
 import { LABEL_STOCKS, labelStockSchema, type LabelOrder } from '~/core/pack/stock';
 import { PACK_ITEMS, PACK_SCOPES, type PackItem, type PackScope } from '~/core/pack/choices';
 import type { PieceChoice } from '~/core/pack/pack';
@@ -53,6 +54,7 @@ const options = <T extends string>(labels: Record<T, string>) =>
 /** Everything that can be chosen about a pack; a change shows its pages at once. */
 export function PackChoices({
   choosable,
+  more,
   chosen,
   choices,
   pieces,
@@ -60,6 +62,8 @@ export function PackChoices({
   onChange,
 }: {
   choosable: readonly { id: string; tag: string; kitName: string; printed: boolean }[];
+  /** Copies that are not printed yet and not in this list. */
+  more: number;
   chosen: readonly string[];
   choices: Choices;
   pieces: readonly PieceChoice[];
@@ -88,6 +92,9 @@ export function PackChoices({
       <Group>
         <legend>Copies</legend>
         <Row $gap="0.2rem 1.4rem">{all}</Row>
+        {more > 0 && (
+          <Faint>And {count(more, 'copy', 'copies')} more to print, once these are marked as printed.</Faint>
+        )}
       </Group>
       <Choice
         onChange={onChange}

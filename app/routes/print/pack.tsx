@@ -3,10 +3,11 @@ import { data, Form, Link, redirect, useNavigation, useSubmit } from 'react-rout
 import { showTag } from '~/core/kits/tag';
 import { LANGUAGES } from '~/core/words/languages';
 import { count } from '~/core/words/numbers';
-import { listCopies, markPrinted } from '~/data/queries/kits';
+import { copyList, markPrinted } from '~/data/queries/kits';
 import { schoolMark, schoolPrinting, schoolVersions, setSchoolMark } from '~/data/queries/schools';
 import { isId } from '~/server/ids';
 import { familyLink, isLoopback } from '~/server/links';
+import { copiesOf } from '~/server/once';
 import { requireRole } from '~/server/people/session';
 import { startJob } from '~/server/print/jobs';
 import { warmUp } from '~/server/threads';
@@ -20,6 +21,7 @@ import {
   readOrder,
   taskOf,
   uncheckedIn,
+  MOST_COPIES_AT_ONCE,
 } from '~/server/print/order';
 import { Button, ButtonLink } from '~/app/ui/Button';
 import { Said } from '~/app/ui/Notices';
@@ -39,7 +41,7 @@ export async function loader({ request }: Route.LoaderArgs) {
   warmUp();
   const search = new URL(request.url).searchParams;
   const order = await readOrder(at, search, school);
-  const every = await listCopies(at);
+  const unprinted = await copyList(at, { unprinted: true }, MOST_COPIES_AT_ONCE);
   const [first] = order.copies;
   const task = await taskOf(at, request, order, school);
   const loans = loansIn(search);
@@ -50,9 +52,10 @@ export async function loader({ request }: Route.LoaderArgs) {
   return {
     copies: order.copies.map(({ id, tag, kitName }) => ({ id, tag, kitName })),
     // What can be chosen: the copies asked for, and all that are not printed yet.
-    choosable: every
-      .filter((copy) => copy.printedAt === null || order.copies.some((one) => one.id === copy.id))
-      .map(({ id, tag, kitName, printedAt }) => ({ id, tag, kitName, printed: printedAt !== null })),
+    choosable: [...new Map([...order.copies, ...unprinted].map((copy) => [copy.id, copy])).values()].map(
+      ({ id, tag, kitName, printedAt }) => ({ id, tag, kitName, printed: printedAt !== null }),
+    ),
+    more: (await copiesOf(at)).unprinted - unprinted.length,
     choices: {
       items: order.items,
       paper: order.paper,
@@ -213,6 +216,7 @@ export default function Pack({ loaderData, actionData }: Route.ComponentProps) {
           >
             <PackChoices
               choosable={choosable}
+              more={loaderData.more}
               chosen={copies.map(({ id }) => id)}
               choices={choices}
               pieces={loaderData.pieces}

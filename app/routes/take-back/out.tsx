@@ -2,10 +2,11 @@ import { Form, Link, data, useSearchParams } from 'react-router';
 import { dueWords, showDay } from '~/core/lending/due';
 import { showTag } from '~/core/kits/tag';
 import { listShortages } from '~/data/queries/counts';
-import { copiesNow, pageOfOut } from '~/data/queries/desk';
+import { pageOfOut } from '~/data/queries/desk';
 import { findLoan, listClosed, undoReturn, type Undone } from '~/data/queries/lending';
 import { isId } from '~/server/ids';
 import { materialOf } from '~/core/materials/catalogue';
+import { copiesOf } from '~/server/once';
 import { requireRole } from '~/server/people/session';
 import { today } from '~/server/today';
 import { Button, ButtonLink } from '~/app/ui/Button';
@@ -38,7 +39,7 @@ export async function loader({ request }: Route.LoaderArgs) {
   const first = firstOf(search, SIZE);
   const [home, now, out, closed, longest] = await Promise.all([
     isId(homeId) ? findLoan(at, homeId) : undefined,
-    copiesNow(at, today(at)),
+    copiesOf(at),
     pageOfOut(at, first, SIZE),
     listClosed(at, 6),
     pageOfOut(at, 0, 1),
