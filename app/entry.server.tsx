@@ -4,6 +4,7 @@ import { ServerRouter, type AppLoadContext, type EntryContext, type HandleErrorF
 import { ServerStyleSheet } from 'styled-components';
 import { databaseTrouble, sqlState } from '~/data/db';
 import { log, withoutKeys } from '~/server/log';
+import { afterFamilies } from '~/server/web/first';
 import { NonceContext } from './nonce';
 
 /** Renders a page whole, so that its styles stand in the head of the first HTML. */
@@ -16,6 +17,8 @@ export default async function handleRequest(
 ): Promise<Response> {
   const sheet = new ServerStyleSheet({ nonce: load.nonce });
   let responseStatus = status;
+  // To draw a page takes a while in one piece.
+  if (!new URL(request.url).pathname.startsWith('/p/')) await afterFamilies();
   try {
     const html = await new Promise<string>((resolve, reject) => {
       const { pipe } = renderToPipeableStream(

@@ -4,7 +4,7 @@ import type { Duplex } from 'node:stream';
 import * as build from 'virtual:react-router/server-build';
 import type { ServerBuild } from 'react-router';
 import { troubleWords } from '~/core/words/trouble';
-import { closeDatabase, databaseState } from '~/data/db';
+import { closeDatabase, databaseState, roleFault } from '~/data/db';
 import { beginDaily } from './backup/daily';
 import { log } from './log';
 import { leaveJobs } from './print/jobs';
@@ -54,6 +54,20 @@ async function tellDatabase(): Promise<void> {
     say('The database has no tables yet, or those of an older version. Run: npm run migrate');
   else if (database !== 'ready')
     say('The database does not answer yet. Pages say so until it does; nothing has to be restarted.');
+  await refuseStrongRole();
+}
+
+/** Does not serve with a role that could go round what keeps the schools apart. */
+async function refuseStrongRole(): Promise<void> {
+  try {
+    const fault = await roleFault();
+    if (!fault) return;
+    process.stderr.write(`${fault}\n`);
+    process.exit(1);
+  } catch {
+    // The database does not answer now: it is asked again.
+    setTimeout(() => void refuseStrongRole(), 5000).unref();
+  }
 }
 
 /** Lets requests end and gives print jobs away, then goes. */

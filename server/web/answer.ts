@@ -6,6 +6,7 @@ import { createRequestHandler, type AppLoadContext, type ServerBuild } from 'rea
 import { log, withoutKeys } from '../log';
 import { forOneRequest } from '../once';
 import { readBody } from './body';
+import { afterFamilies, forFamily } from './first';
 import { sayTrouble } from './kind';
 
 /** No page takes longer, whatever is the matter with the database. */
@@ -39,7 +40,10 @@ export function answerWith(build: ServerBuild): Handler {
       ...(body ? { body: new Uint8Array(body) } : {}),
     });
     const answer = await Promise.race([
-      forOneRequest(() => application(request, context)),
+      forOneRequest(() => {
+        const work = (): Promise<Response> => application(request, context);
+        return url.pathname.startsWith('/p/') ? forFamily(work) : afterFamilies().then(work);
+      }),
       pause(LONGEST_MS, undefined, { signal: gone.signal, ref: false }).catch(() => undefined),
     ]);
     if (reply.destroyed || reply.writableEnded) return;

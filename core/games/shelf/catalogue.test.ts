@@ -12,6 +12,10 @@ const found = (wish: Partial<Wish>, atHand: string[] = everything) =>
     .filter((entry) => meeting(entry, { ...ANYTHING, ...wish }, atHand).length > 0)
     .map((entry) => entry.gameId);
 
+it('is plain data, so that it can be written when the application is built', () => {
+  expect(JSON.parse(JSON.stringify(entries))).toEqual(entries);
+});
+
 describe('narrowing the shelf', () => {
   it('shows everything to who wishes nothing', () => {
     expect(found({})).toEqual(SHELF.map(({ id }) => id));
