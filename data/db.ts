@@ -90,21 +90,37 @@ async function bind(client: pg.PoolClient, { schoolId = '', districtId = '' }: S
 const handle = <S extends Scope>(scope: S, query: (...asked: Parameters<Query>) => unknown): Queryable & S =>
   Object.assign(drizzle({ query } as unknown as pg.Client, { casing: 'snake_case' }), scope);
 
+/** Takes a connection out of the pool for `work`. One that broke is thrown away. */
+async function borrowed<T>(
+  work: (client: pg.PoolClient, broke: (error: unknown) => void) => Promise<T>,
+): Promise<T> {
+  const client = await connectionPool().connect();
+  let lost: Error | undefined;
+  const broke = (error: unknown): void =>
+    void (lost ??= error instanceof Error ? error : new Error(String(error)));
+  // While it is out of the pool, its end is nobody's but ours to hear.
+  client.on('error', broke);
+  try {
+    return await work(client, broke);
+  } catch (error) {
+    if (databaseTrouble(error)) broke(error);
+    throw error;
+  } finally {
+    client.off('error', broke);
+    client.release(lost);
+  }
+}
+
+type Ask = (...asked: unknown[]) => Promise<unknown>;
+
 /** A handle that takes a connection of the pool for each query. */
 const pooled = <S extends Scope>(scope: S): Queryable & S =>
-  handle(scope, async (...asked) => {
-    const client = await connectionPool().connect();
-    let lost: Error | undefined;
-    try {
+  handle(scope, (...asked) =>
+    borrowed(async (client) => {
       await bind(client, scope);
-      return await (client.query as (...asked: unknown[]) => Promise<unknown>)(...asked);
-    } catch (error) {
-      if (databaseTrouble(error)) lost = error instanceof Error ? error : new Error(String(error));
-      throw error;
-    } finally {
-      client.release(lost);
-    }
-  });
+      return (client.query as Ask)(...asked);
+    }),
+  );
 
 const handles = new LRUCache<string, SchoolHandle>({ max: 500 });
 
@@ -155,45 +171,34 @@ export async function transaction<H extends SchoolHandle | Installation, T>(
   }
 }
 
-async function once<H extends SchoolHandle | Installation, T>(
-  at: H,
-  work: (tx: H) => Promise<T>,
-): Promise<T> {
-  const client = await connectionPool().connect();
-  let lost: Error | undefined;
-  // While it is out of the pool, its end is nobody's but ours to hear.
-  const hear = (error: Error): void => void (lost = error);
-  client.on('error', hear);
-  const within = <S extends Scope>(scope: S): Queryable & S => {
-    const made = handle(scope, async (...asked) => {
-      await bind(client, scope);
-      return (client.query as (...asked: unknown[]) => Promise<unknown>)(...asked);
-    });
-    others.set(made, ({ schoolId, districtId, timeZone }) => within({ schoolId, districtId, timeZone }));
-    return made;
-  };
-  try {
-    const { schoolId, districtId } = at;
-    await bind(client, { schoolId, districtId });
-    await client.query('begin');
-    const tx = within(
-      schoolId === undefined ? { districtId } : { schoolId, districtId, timeZone: at.timeZone },
-    );
-    const result = await work(tx as unknown as H);
-    await client.query('commit');
-    return result;
-  } catch (error) {
-    // What it was bound to inside may have been taken back with the rest.
-    boundTo.delete(client);
-    if (databaseTrouble(error)) lost ??= error instanceof Error ? error : new Error(String(error));
-    // A connection that cannot even roll back is thrown away.
-    else await client.query('rollback').catch((broken: Error) => (lost = broken));
-    throw error;
-  } finally {
-    client.off('error', hear);
-    client.release(lost);
-  }
-}
+const once = <H extends SchoolHandle | Installation, T>(at: H, work: (tx: H) => Promise<T>): Promise<T> =>
+  borrowed(async (client, broke) => {
+    const within = <S extends Scope>(scope: S): Queryable & S => {
+      const made = handle(scope, async (...asked) => {
+        await bind(client, scope);
+        return (client.query as Ask)(...asked);
+      });
+      others.set(made, ({ schoolId, districtId, timeZone }) => within({ schoolId, districtId, timeZone }));
+      return made;
+    };
+    try {
+      const { schoolId, districtId } = at;
+      await bind(client, { schoolId, districtId });
+      await client.query('begin');
+      const tx = within(
+        schoolId === undefined ? { districtId } : { schoolId, districtId, timeZone: at.timeZone },
+      );
+      const result = await work(tx as unknown as H);
+      await client.query('commit');
+      return result;
+    } catch (error) {
+      // What it was bound to inside may have been taken back with the rest.
+      boundTo.delete(client);
+      // A connection that cannot even roll back is thrown away.
+      if (!databaseTrouble(error)) await client.query('rollback').catch(broke);
+      throw error;
+    }
+  });
 
 /** A number for the lock under which one process at a time changes the schema. */
 const MIGRATING = 7_306_411;

@@ -42,7 +42,10 @@ export async function lendingRaces(field: Field, size: number): Promise<Row> {
     else if (kind === 2) {
       const loan = pickOf(await open());
       if (!loan) return;
-      answer = await desk.post(`/take-back/${loan.id}`, { 'two-colour-counter': String(random.whole(3, 6)) });
+      answer = await desk.post(`/take-back/${loan.id}`, {
+        ...Object.fromEntries(copies[0]!.parts.map((part) => [part.material, String(part.quantity)])),
+        'two-colour-counter': String(random.whole(3, 6)),
+      });
     } else if (kind === 3) {
       const loan = pickOf(await closed());
       if (!loan) return;

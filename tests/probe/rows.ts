@@ -5,6 +5,7 @@ import { brokenThings } from './broken';
 import { passwordLinks, passwordsTried, redirects, rolesEverywhere } from './door';
 import { connectionsEnded, databaseHeld, databaseKilled, serverKilled, serverStopped } from './falls';
 import type { Field, Row } from './field';
+import { behindProxy } from './proxy';
 import { largeBodies } from './bodies';
 import { malformedRequests } from './malformed';
 import { archivingWhileAdding, lendingRaces, sentAgain } from './races';
@@ -38,6 +39,7 @@ export const TRIALS: Record<string, Trial> = {
   connectionsEnded: { run: connectionsEnded, test: 2, probe: 10 },
   serverStopped: { run: serverStopped, test: 4, probe: 8 },
   serverKilled: { run: serverKilled, test: 2, probe: 6 },
+  behindProxy: { run: behindProxy, test: 2, probe: 6 },
   databaseKilled: { run: databaseKilled, test: 1, probe: 3 },
   databaseHeld: { run: databaseHeld, test: 6, probe: 20 },
 };
