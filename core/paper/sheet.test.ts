@@ -25,6 +25,22 @@ describe('setting text', () => {
     );
   });
 
+  it('breaks where the languages of the world break, and nowhere else', () => {
+    const broken = (text: string, width: number) => breakLines(text, width, measure, { sizePt: 11 });
+    const letter = measure('a', 'body', 11);
+    expect(broken('a ten-frame with dots', 8 * letter)).toEqual(['a ten-', 'frame', 'with', 'dots']);
+    // A number stays with its unit, a sign of punctuation with its word.
+    expect(broken('take 12\u00A0cm now', 8 * letter)).toEqual(['take', '12\u00A0cm', 'now']);
+    expect(broken('count, stop.', 6.5 * letter)).toEqual(['count,', 'stop.']);
+    // Where there are no blanks a line ends after any sign, but never before a full stop.
+    expect(broken('数一数有几个。', 6 * letter)).toEqual(['数一数有几', '个。']);
+    // What looks like one letter is not taken apart.
+    expect(broken('e\u0301e\u0301e\u0301e\u0301', 4.5 * letter)).toEqual([
+      'e\u0301e\u0301',
+      'e\u0301e\u0301',
+    ]);
+  });
+
   it('has the height of its lines', () => {
     const one = paragraph('one', 0, 0, 50, measure, { sizePt: 11 });
     const more = paragraph('one two three four five six seven eight', 0, 0, 20, measure, { sizePt: 11 });

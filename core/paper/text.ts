@@ -1,4 +1,5 @@
 /** Setting text: words into lines of a given width. Pure, given the measure of the fonts. */
+import LineBreaker from 'linebreak';
 import { LANGUAGES, type Language } from '~/core/words/languages';
 import { INK, PT_MM, type FontName, type Measure, type Shape } from './sheet';
 
@@ -29,32 +30,50 @@ export const line = (x: number, y: number, text: string, style: TextStyle): Shap
   language: style.language,
 });
 
-/** Breaks text into lines no wider than `widthMm`; a single word that is wider is broken between letters. */
+/** The pieces of a text between which a line may end. Source: Unicode Standard Annex 14. */
+function pieces(text: string): string[] {
+  const breaker = new LineBreaker(text);
+  const found: string[] = [];
+  let from = 0;
+  for (let at = breaker.nextBreak(); at; at = breaker.nextBreak()) {
+    found.push(text.slice(from, at.position));
+    from = at.position;
+  }
+  return found;
+}
+
+const letters = new Intl.Segmenter('und', { granularity: 'grapheme' });
+
+/**
+ * Breaks text into lines no wider than `widthMm`; what may not be broken and is wider is broken between letters. Blanks
+ * count as one, and none stands at the end of a line.
+ */
 export function breakLines(
   text: string,
   widthMm: number,
   measure: Measure,
   style: Pick<TextStyle, 'sizePt' | 'font'>,
 ): string[] {
-  const width = (piece: string): number => measure(piece, style.font ?? 'body', style.sizePt);
+  const fits = (piece: string): boolean =>
+    measure(piece.trimEnd(), style.font ?? 'body', style.sizePt) <= widthMm;
   const lines: string[] = [];
   let current = '';
-  for (const word of text.split(/[ \n\t]+/).filter(Boolean)) {
-    const longer = current ? `${current} ${word}` : word;
-    if (width(longer) <= widthMm) {
-      current = longer;
-      continue;
+  const add = (piece: string): void => {
+    if (current && !fits(current + piece)) {
+      lines.push(current.trimEnd());
+      current = '';
     }
-    if (current) lines.push(current);
-    current = word;
-    while (width(current) > widthMm && current.length > 1) {
-      let cut = current.length - 1;
-      while (cut > 1 && width(current.slice(0, cut)) > widthMm) cut--;
-      lines.push(current.slice(0, cut));
-      current = current.slice(cut);
+    current += piece;
+  };
+  for (const piece of pieces(text.trim().replace(/[ \n\t]+/g, ' ')))
+    if (fits(piece)) add(piece);
+    else {
+      // It begins a line of its own, and goes on where it has to.
+      if (current) lines.push(current.trimEnd());
+      current = '';
+      for (const { segment } of letters.segment(piece)) add(segment);
     }
-  }
-  if (current) lines.push(current);
+  if (current) lines.push(current.trimEnd());
   return lines;
 }
 
