@@ -1,11 +1,12 @@
 import type { MaterialId } from '~/core/materials/catalogue';
-import { ArrowDown, ArrowUp, Plus, Trash2 } from 'lucide-react';
+import { Plus, Trash2 } from 'lucide-react';
 import styled from 'styled-components';
 import type { FieldErrors } from '~/core/check/check';
 import { OWN_ARGUMENTS, OWN_MATERIALS, RULES, SHOWS, STEP_PARTS, type OwnGame } from '~/core/own/definition';
 import { Button } from '~/app/ui/Button';
 import { NumberBox, Pick, TextBox } from '~/app/ui/fields';
 import { Said } from '~/app/ui/Notices';
+import { Ordered } from '~/app/ui/Ordered';
 import { Faint, Row, Panel, Stack } from '~/app/ui/Page';
 import { color } from '~/app/ui/theme';
 
@@ -102,11 +103,13 @@ export function OwnParts({ own, change }: ListProps) {
 export function OwnSteps({ own, errors, change }: ListProps & { errors: FieldErrors }) {
   const step = (i: number, next: Partial<OwnGame['steps'][number]>): void =>
     change({ steps: own.steps.map((one, at) => (at === i ? { ...one, ...next } : one)) });
-  const move = (i: number, by: number): void => {
-    const steps = [...own.steps];
-    [steps[i], steps[i + by]] = [steps[i + by]!, steps[i]!];
-    change({ steps });
-  };
+  // Steps have no names of their own: each is known by its words, and alike ones by which of them it is.
+  const ids = own.steps.map((one, i) => {
+    const words = JSON.stringify(one);
+    return `${own.steps.slice(0, i).filter((before) => JSON.stringify(before) === words).length} ${words}`;
+  });
+  const order = (wanted: readonly string[]): void =>
+    change({ steps: wanted.map((id) => own.steps[ids.indexOf(id)]!) });
   return (
     <Panel aria-labelledby="its-steps">
       <h2 id="its-steps">Steps in both languages</h2>
@@ -157,22 +160,6 @@ export function OwnSteps({ own, errors, change }: ListProps & { errors: FieldErr
             <Tools>
               <Button
                 quiet
-                aria-label={`Move step ${i + 1} up`}
-                isDisabled={i === 0}
-                onPress={() => move(i, -1)}
-              >
-                <ArrowUp size={18} aria-hidden />
-              </Button>
-              <Button
-                quiet
-                aria-label={`Move step ${i + 1} down`}
-                isDisabled={i === own.steps.length - 1}
-                onPress={() => move(i, 1)}
-              >
-                <ArrowDown size={18} aria-hidden />
-              </Button>
-              <Button
-                quiet
                 aria-label={`Take step ${i + 1} out`}
                 onPress={() => change({ steps: own.steps.filter((_, at) => at !== i) })}
               >
@@ -182,6 +169,20 @@ export function OwnSteps({ own, errors, change }: ListProps & { errors: FieldErr
           </StepRow>
         ))}
       </ol>
+      {own.steps.length > 1 && (
+        <Stack $gap="0.3rem" style={{ marginTop: '0.8rem' }}>
+          <strong>Their order</strong>
+          <Ordered
+            label="Order of the steps"
+            items={own.steps.map((one, i) => ({
+              id: ids[i]!,
+              name: `${STEP_PARTS[one.part]}: ${one.en.slice(0, 70) || 'no words yet'}`,
+            }))}
+            onOrder={order}
+          />
+          <Faint>Drag a step by its grip; with the keyboard press Enter on the grip, then the arrows.</Faint>
+        </Stack>
+      )}
       {own.steps.length < 40 && (
         <Row style={{ marginTop: '0.8rem' }}>
           <Button

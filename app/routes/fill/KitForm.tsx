@@ -13,6 +13,7 @@ import { Choice, NumberBox, Pick, TextBox, TickBox } from '~/app/ui/fields';
 import { Notices, Said } from '~/app/ui/Notices';
 import { NotSaved } from '~/app/ui/NotSaved';
 import { Empty, Entered, Entries, Faint, Margin, Row, Panel, Stack } from '~/app/ui/Page';
+import { Ordered } from '~/app/ui/Ordered';
 import { Tray } from '~/app/desk/Tray';
 
 export interface KitDraft {
@@ -93,6 +94,10 @@ export function KitForm({ draft, version, onChange, onSubmit, variants, errors, 
   const busy = useNavigation().state !== 'idle';
   const toggle = (id: string, on: boolean): void =>
     onChange({ variantIds: on ? [...draft.variantIds, id] : draft.variantIds.filter((one) => one !== id) });
+  const inside = draft.variantIds.flatMap((id) => {
+    const found = variants.find((one) => one.id === id);
+    return found ? [{ id, name: found.name }] : [];
+  });
   return (
     <Form method="post" onSubmit={onSubmit}>
       <input type="hidden" name="intent" value="save" />
@@ -139,14 +144,28 @@ export function KitForm({ draft, version, onChange, onSubmit, variants, errors, 
           {variants.map((variant) => (
             <TickBox
               key={variant.id}
-              name="variantIds"
-              value={variant.id}
               isSelected={draft.variantIds.includes(variant.id)}
               onChange={(on) => toggle(variant.id, on)}
             >
               {variant.name} <Faint as="span">({AGE_BANDS[variant.ageBand]})</Faint>
             </TickBox>
           ))}
+          {draft.variantIds.map((id) => (
+            <input key={id} type="hidden" name="variantIds" value={id} />
+          ))}
+          {inside.length > 1 && (
+            <Stack $gap="0.3rem" style={{ marginTop: '0.8rem' }}>
+              <strong id="order">In this order they are explained and packed</strong>
+              <Ordered
+                label="Order of the games"
+                items={inside}
+                onOrder={(variantIds) => onChange({ variantIds })}
+              />
+              <Faint>
+                Drag a game by its grip; with the keyboard press Enter on the grip, then the arrows.
+              </Faint>
+            </Stack>
+          )}
           {errors.variantIds && (
             <Said kind="mind" word="Look here">
               {errors.variantIds}
