@@ -49,10 +49,10 @@ const Bar = styled.header`
     flex: none;
   }
   .who .school {
-    max-width: 13rem;
+    max-width: 9.5rem;
+    max-height: 2.5em;
     overflow: hidden;
-    text-overflow: ellipsis;
-    white-space: nowrap;
+    line-height: 1.2;
     font-weight: 700;
   }
   .who .person {
@@ -62,6 +62,7 @@ const Bar = styled.header`
   }
   .who .school + .person {
     flex-direction: row;
+    align-items: baseline;
     justify-content: end;
     gap: 0.9rem;
   }
