@@ -94,12 +94,14 @@ export function solve(
     .sort((a, b) => bits(a) - bits(b));
   const found = new Map<string, Way>();
   const seen = new Set<string>();
+  // What smaller subsets make is asked again and again by the larger ones.
+  const known = new Map<string, Found[]>();
   for (const mask of masks) {
     const used = cardsOf(cards, mask);
     // Equal cards make equal subsets: one of them is enough.
     if (seen.has(used.join())) continue;
     seen.add(used.join());
-    for (const node of reach(laid, mask, target, rules, new Map())) {
+    for (const node of reach(laid, mask, target, rules, known)) {
       const { text } = node;
       if (!found.has(text)) found.set(text, { text, cards: used });
       if (found.size > most) return { ways: [...found.values()].slice(0, most), more: true };
@@ -150,52 +152,73 @@ function* reach(
       if (bits(part) > bits(rest) || (bits(part) === bits(rest) && part > rest)) continue;
       for (const a of laid.values(part))
         for (const sign of rules.ops)
-          for (const { left, b } of partners(sign, a, target)) {
+          for (const { left, b } of partners(sign, a, target, () => laid.values(rest))) {
             if (!mayBe(laid, rest, b)) continue;
             const result = left ? apply(sign, a, b, rules.whole) : apply(sign, b, a, rules.whole);
             if (result === undefined || !near(result, target)) continue;
-            for (const x of reach(laid, part, a, rules, known))
-              for (const y of reach(laid, rest, b, rules, known))
-                add(left ? join(sign, x, y) : join(sign, y, x));
+            const xs = reach(laid, part, a, rules, known);
+            for (const x of xs)
+              for (const y of reach(laid, rest, b, rules, known)) {
+                const node = left ? join(sign, x, y) : join(sign, y, x);
+                if (node) add(node);
+              }
           }
     }
   known.set(key, [...made.values()]);
   yield* made.values();
 }
 
+const bothSides = (b: number): { left: boolean; b: number }[] => [
+  { left: true, b },
+  { left: false, b },
+];
+
 /** What the other side must be so that the step gives the target; `left`: `a` stands on the left. */
-function partners(sign: Sign, a: number, target: number): { left: boolean; b: number }[] {
+function partners(
+  sign: Sign,
+  a: number,
+  target: number,
+  any: () => Iterable<number>,
+): { left: boolean; b: number }[] {
   switch (sign) {
     case '+':
-      return [{ left: true, b: target - a }];
+      return bothSides(target - a);
     case '−':
       return [
         { left: true, b: a - target },
         { left: false, b: target + a },
       ];
     case '×':
-      return a !== 0 ? [{ left: true, b: target / a }] : [];
+      if (a !== 0) return bothSides(target / a);
+      // Nothing times anything is nothing.
+      return target === 0 ? [...any()].flatMap(bothSides) : [];
     case '÷':
       return [
         ...(target !== 0 ? [{ left: true, b: a / target }] : []),
+        ...(target === 0 && a === 0 ? [...any()].map((b) => ({ left: true, b })) : []),
         ...(a !== 0 ? [{ left: false, b: target * a }] : []),
       ];
   }
 }
 
-/** The step as a node; sums within sums and products within products become one. */
-function join(sign: Sign, x: Found, y: Found): Found {
+/** What is larger stands first; of what is equal, by how it is written. */
+const inOrder = (p: Found, q: Found): boolean =>
+  p.value > q.value || (p.value === q.value && p.text <= q.text);
+
+/**
+ * The step as a node. Sums within sums and products within products are one, and each has many last steps: it is made by
+ * the one that takes its last part, in the order in which it is written. For another step: undefined.
+ */
+function join(sign: Sign, x: Found, y: Found): Found | undefined {
   const kind = sign === '+' || sign === '−' ? 'sum' : 'product';
+  if (y.kind === kind) return undefined;
+  const { plus, minus } = x.kind === kind ? x : { plus: [x], minus: [] };
   const turned = sign === '−' || sign === '÷';
-  const of = (node: Found) =>
-    node.kind === kind ? { plus: node.plus, minus: node.minus } : { plus: [node], minus: [] };
-  const [a, b] = [of(x), of(y)];
-  const bigFirst = (list: readonly Found[]) =>
-    [...list].sort((p, q) => q.value - p.value || (p.text < q.text ? -1 : 1));
-  const plus = bigFirst([...a.plus, ...(turned ? b.minus : b.plus)]);
-  const minus = bigFirst([...a.minus, ...(turned ? b.plus : b.minus)]);
+  const before = (turned ? minus : plus).at(-1);
+  if ((!turned && minus.length) || (before && !inOrder(before, y))) return undefined;
   const value = apply(sign, x.value, y.value, false) ?? NaN;
-  return { kind, value, plus, minus, text: write(kind, plus, minus) };
+  const [more, less] = turned ? [plus, [...minus, y]] : [[...plus, y], minus];
+  return { kind, value, plus: more, minus: less, text: write(kind, more, less) };
 }
 
 function write(kind: 'sum' | 'product', plus: readonly Found[], minus: readonly Found[]): string {
