@@ -57,12 +57,18 @@ try {
     await page.setViewportSize(size);
     console.log(`  ${name}`);
   };
-  await shoot('sign-in', '/sign-in');
-  await page.goto(`${web.address}/sign-in`);
-  await page.getByLabel('Name').fill(DEMO_PEOPLE[0]!.name);
-  await page.getByLabel('Password').fill(DEMO_PEOPLE[0]!.password);
-  await page.getByRole('button', { name: 'Sign in' }).click();
-  await page.waitForURL('**/choose');
+  const signIn = async (name: string): Promise<void> => {
+    await page.goto(`${web.address}/sign-in`);
+    await page.getByLabel('Name').fill(name);
+    await page.getByLabel('Password').fill(DEMO_PEOPLE.find((one) => one.name === name)!.password);
+    await page.getByRole('button', { name: 'Sign in' }).click();
+    await page.waitForURL('**/choose');
+  };
+  await signIn('Runa');
+  await shoot('district', '/district');
+  await page.getByRole('button', { name: 'Sign out' }).click();
+  await page.waitForURL('**/sign-in');
+  await signIn('Maren');
   await shoot('choose-shelf', '/choose');
   const reckoned = async (): Promise<void> => {
     // The heavy figures are there when nothing is under way any more.

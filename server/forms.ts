@@ -11,7 +11,10 @@ export const UNKNOWN_VERSION =
   'This page does not know what it was opened on. Load it again; nothing was changed.';
 
 /** Does what the pressed button asks for, by its `intent`. Throws a 400 page for an intent that no button has. */
-export function byIntent<R>(form: FormData, actions: Record<string, () => R>): R {
+export function byIntent<A extends Record<string, () => unknown>>(
+  form: FormData,
+  actions: A,
+): ReturnType<A[keyof A]> {
   const intent = form.get('intent');
   const name = typeof intent === 'string' ? intent : '';
   const action = Object.hasOwn(actions, name) ? actions[name] : undefined;
@@ -23,5 +26,5 @@ export function byIntent<R>(form: FormData, actions: Record<string, () => R>): R
       },
       { status: 400 },
     );
-  return action();
+  return action() as ReturnType<A[keyof A]>;
 }

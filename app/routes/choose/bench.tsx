@@ -19,6 +19,7 @@ import { archiveVariant, createVariant, findVariant } from '~/data/queries/kits'
 import { requireGame } from '~/server/games/find';
 import { requireRole } from '~/server/people/session';
 import { notFound } from '~/server/refusals';
+import { byIntent } from '~/server/forms';
 import { isId } from '~/server/ids';
 import { reckoningOf } from '~/server/threads';
 import { Button, ButtonLink } from '~/app/ui/Button';
@@ -101,47 +102,51 @@ export async function action({ request, params }: Route.ActionArgs) {
   const person = await requireRole(request, 'coordinator');
   const { at } = person;
   const form = await request.formData();
-  if (form.get('intent') === 'archive') {
-    const id = form.get('variant');
-    const kits = isId(id) ? await archiveVariant(at, id, person.id) : [];
-    if (kits.length === 0) throw redirect('/choose');
-    const archive = `It is in ${kits.join(' and ')}. Take it out of there first; nothing was changed.`;
-    return data({ errors: { archive } as FieldErrors }, { status: 409 });
-  }
-  const { gameRef } = await benchOf(at, request, params.gameId);
-  const about = checkForm(variantSchema, form);
-  let input: unknown;
-  try {
-    input = readJson(String(form.get('params')));
-  } catch {
-    input = undefined;
-  }
-  const settings = check(gameFor(gameRef), input);
-  const errors: FieldErrors = {
-    ...(about.ok ? {} : about.errors),
-    ...(settings.ok ? {} : { params: Object.values(settings.errors).join(' ') }),
-    ...(isClosed(gameFor(gameRef))
-      ? { params: 'This game cannot be opened, so no variant of it is kept.' }
-      : {}),
-  };
-  if (!about.ok || !settings.ok || Object.keys(errors).length) return data({ errors }, { status: 400 });
-  const saved = await createVariant(at, {
-    gameId: params.gameId,
-    ...about.value,
-    params: settings.value.params,
-    ...(gameRef.own ? { own: gameRef.own } : {}),
-    createdBy: person.id,
+  return byIntent(form, {
+    archive: async () => {
+      const id = form.get('variant');
+      const kits = isId(id) ? await archiveVariant(at, id, person.id) : [];
+      if (kits.length === 0) throw redirect('/choose');
+      const archive = `It is in ${kits.join(' and ')}. Take it out of there first; nothing was changed.`;
+      return data({ errors: { archive } as FieldErrors }, { status: 409 });
+    },
+    '': async () => {
+      const { gameRef } = await benchOf(at, request, params.gameId);
+      const about = checkForm(variantSchema, form);
+      let input: unknown;
+      try {
+        input = readJson(String(form.get('params')));
+      } catch {
+        input = undefined;
+      }
+      const settings = check(gameFor(gameRef), input);
+      const errors: FieldErrors = {
+        ...(about.ok ? {} : about.errors),
+        ...(settings.ok ? {} : { params: Object.values(settings.errors).join(' ') }),
+        ...(isClosed(gameFor(gameRef))
+          ? { params: 'This game cannot be opened, so no variant of it is kept.' }
+          : {}),
+      };
+      if (!about.ok || !settings.ok || Object.keys(errors).length) return data({ errors }, { status: 400 });
+      const saved = await createVariant(at, {
+        gameId: params.gameId,
+        ...about.value,
+        params: settings.value.params,
+        ...(gameRef.own ? { own: gameRef.own } : {}),
+        createdBy: person.id,
+      });
+      if (!saved)
+        return data(
+          {
+            errors: {
+              name: `There is a variant called “${about.value.name}” already. Choose another name.`,
+            } as FieldErrors,
+          },
+          { status: 409 },
+        );
+      throw redirect(`/choose/${params.gameId}?variant=${saved.id}&saved=1`);
+    },
   });
-  if (!saved)
-    return data(
-      {
-        errors: {
-          name: `There is a variant called “${about.value.name}” already. Choose another name.`,
-        } as FieldErrors,
-      },
-      { status: 409 },
-    );
-  throw redirect(`/choose/${params.gameId}?variant=${saved.id}&saved=1`);
 }
 
 const Goal = lazy(() => import('~/app/game/Goal'));

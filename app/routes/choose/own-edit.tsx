@@ -6,7 +6,7 @@ import { ownGameId } from '~/core/own/ids';
 import type { SchoolHandle } from '~/data/db';
 import { archiveOwnGame, findOwnGame } from '~/data/queries/games';
 import { changesOf, lateOf } from '~/server/changes';
-import { versionIn } from '~/server/forms';
+import { byIntent, versionIn } from '~/server/forms';
 import { changeOwn } from '~/server/games/own';
 import { isId } from '~/server/ids';
 import { followed, stopFollowing } from '~/data/queries/sharing';
@@ -45,24 +45,28 @@ export async function action({ request, params }: Route.ActionArgs) {
   const { at } = person;
   const { id } = await storedGame(at, params.ownId);
   const form = await request.formData();
-  if (form.get('intent') === 'stopFollowing') {
-    await stopFollowing(at, 'own game', id, person.id);
-    throw redirect(`/choose/own/${id}`);
-  }
-  if (form.get('intent') === 'archive') {
-    await archiveOwnGame(at, id, person.id);
-    throw redirect('/choose');
-  }
-  const openedOn = versionIn(form);
-  const refuse = (status: number, errors: FieldErrors, late?: Late<OwnGame>) =>
-    data({ errors, late }, { status });
-  if (!openedOn)
-    return refuse(400, {
-      '': 'This page does not know what it was opened on. Load it again; nothing was changed.',
-    });
-  const kept = await changeOwn(at, id, String(form.get('definition') ?? ''), openedOn, person.id);
-  if (!kept.ok) return kept.stale ? refuse(409, {}, lateOf(at, kept.stale)) : refuse(400, kept.errors);
-  throw redirect(`/choose/${ownGameId(id)}`);
+  return byIntent(form, {
+    stopFollowing: async () => {
+      await stopFollowing(at, 'own game', id, person.id);
+      throw redirect(`/choose/own/${id}`);
+    },
+    archive: async () => {
+      await archiveOwnGame(at, id, person.id);
+      throw redirect('/choose');
+    },
+    '': async () => {
+      const openedOn = versionIn(form);
+      const refuse = (status: number, errors: FieldErrors, late?: Late<OwnGame>) =>
+        data({ errors, late }, { status });
+      if (!openedOn)
+        return refuse(400, {
+          '': 'This page does not know what it was opened on. Load it again; nothing was changed.',
+        });
+      const kept = await changeOwn(at, id, String(form.get('definition') ?? ''), openedOn, person.id);
+      if (!kept.ok) return kept.stale ? refuse(409, {}, lateOf(at, kept.stale)) : refuse(400, kept.errors);
+      throw redirect(`/choose/${ownGameId(id)}`);
+    },
+  });
 }
 
 export default function EditOwnGame({ loaderData, actionData }: Route.ComponentProps) {

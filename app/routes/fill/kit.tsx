@@ -18,6 +18,7 @@ import {
 } from '~/data/queries/kits';
 import { changesOf, lateOf } from '~/server/changes';
 import { secureRandom } from '~/server/random';
+import { byIntent } from '~/server/forms';
 import { isId } from '~/server/ids';
 import { saveKitForm } from '~/server/kits/save';
 import { newLinkKey } from '~/server/links';
@@ -92,39 +93,43 @@ export async function action({ request, params }: Route.ActionArgs) {
   const { at } = person;
   const kit = isId(params.kitId) ? await findKit(at, params.kitId) : undefined;
   if (!kit) throw notFound('This kit');
-  if (form.get('intent') === 'stopFollowing') {
-    await stopFollowing(at, 'kit', kit.id, person.id);
-    throw redirect(`/fill/${kit.id}`);
-  }
-  if (form.get('intent') === 'undoBuild') {
-    const run = form.get('run');
-    if (isId(run) && (await undoBuild(at, run, kit.id))) throw redirect(`/fill/${kit.id}?undone=1`);
-    return refuse(409, true, {
-      copies: 'One of these copies was printed or lent meanwhile, so they stay.',
-    });
-  }
-  if (build) {
-    const checked = checkForm(buildSchema, form);
-    if (!checked.ok) return refuse(400, true, checked.errors);
-    const formKey = form.get('formKey');
-    if (!isId(formKey))
-      return refuse(400, true, { copies: 'Load this page again, then build; nothing was built yet.' });
-    if (kit.variants.length === 0) return refuse(400, true, { copies: 'Put a game into this kit first.' });
-    const { runId } = await buildCopies(at, {
-      kit,
-      count: checked.value.copies,
-      builtOn: today(at),
-      builtBy: person.id,
-      formKey,
-      parts: (await recipeOf(planOf(kit))).parts,
-      newTag: () => randomTag(secureRandom),
-      newLinkKey,
-    });
-    throw redirect(`/fill/${kit.id}?run=${runId}`);
-  }
-  const saved = await saveKitForm(at, form, person.id, kit.id);
-  if (!saved.ok) return refuse(saved.status, false, saved.errors, saved.stale && lateOf(at, saved.stale));
-  throw redirect(`/fill/${kit.id}?saved=1${saved.taken.map((field) => `&merged=${field}`).join('')}`);
+  return byIntent(form, {
+    stopFollowing: async () => {
+      await stopFollowing(at, 'kit', kit.id, person.id);
+      throw redirect(`/fill/${kit.id}`);
+    },
+    undoBuild: async () => {
+      const run = form.get('run');
+      if (isId(run) && (await undoBuild(at, run, kit.id))) throw redirect(`/fill/${kit.id}?undone=1`);
+      return refuse(409, true, {
+        copies: 'One of these copies was printed or lent meanwhile, so they stay.',
+      });
+    },
+    build: async () => {
+      const checked = checkForm(buildSchema, form);
+      if (!checked.ok) return refuse(400, true, checked.errors);
+      const formKey = form.get('formKey');
+      if (!isId(formKey))
+        return refuse(400, true, { copies: 'Load this page again, then build; nothing was built yet.' });
+      if (kit.variants.length === 0) return refuse(400, true, { copies: 'Put a game into this kit first.' });
+      const { runId } = await buildCopies(at, {
+        kit,
+        count: checked.value.copies,
+        builtOn: today(at),
+        builtBy: person.id,
+        formKey,
+        parts: (await recipeOf(planOf(kit))).parts,
+        newTag: () => randomTag(secureRandom),
+        newLinkKey,
+      });
+      throw redirect(`/fill/${kit.id}?run=${runId}`);
+    },
+    save: async () => {
+      const saved = await saveKitForm(at, form, person.id, kit.id);
+      if (!saved.ok) return refuse(saved.status, false, saved.errors, saved.stale && lateOf(at, saved.stale));
+      throw redirect(`/fill/${kit.id}?saved=1${saved.taken.map((field) => `&merged=${field}`).join('')}`);
+    },
+  });
 }
 
 /** What was refused: a build, or a change. */

@@ -11,6 +11,7 @@ import { findCopy } from '~/data/queries/kits';
 import { copiesAtSchool, pageOfOut } from '~/data/queries/desk';
 import { listShortages } from '~/data/queries/counts';
 import { findLoan, lend, undoLoan } from '~/data/queries/lending';
+import { byIntent } from '~/server/forms';
 import { isId } from '~/server/ids';
 import { copiesOf } from '~/server/once';
 import { requireRole } from '~/server/people/session';
@@ -95,41 +96,45 @@ export async function action({ request }: Route.ActionArgs) {
   const person = await requireRole(request, 'coordinator', 'helper');
   const { at } = person;
   const form = await request.formData();
-  if (form.get('intent') === 'undo') {
-    const loanId = form.get('loan');
-    const undone = isId(loanId)
-      ? await undoLoan(at, loanId, person.id)
-      : { ok: false as const, why: 'There is no such loan.' };
-    if (!undone.ok) return data({ problem: undone.why, dueOn: '' }, { status: 409 });
-    throw redirect('/lend?undone=1');
-  }
-  const [copyId, familyId] = [form.get('copy'), form.get('family')];
-  const dueOn = readDay(form.get('dueOn'));
-  const kept = String(form.get('dueOn') ?? '');
-  const day = todayAtSchool(at);
-  if (!isId(copyId) || !isId(familyId))
-    return data({ problem: 'Choose a copy and a family first.', dueOn: kept }, { status: 400 });
-  if (!dueOn || daysBetween(day, dueOn) < 0 || daysBetween(day, dueOn) > 366)
-    return data(
-      {
-        problem: 'The due date must be a day from today to a year from now. Nothing was lent yet.',
-        dueOn: kept,
-      },
-      { status: 400 },
-    );
-  const result = await lend(at, { copyId, familyId, lentOn: day, dueOn, personId: person.id });
-  if (!result.ok)
-    return data(
-      {
-        problem:
-          result.reason === 'out'
-            ? 'This copy went out a moment ago, at another desk. Nothing was changed; choose another copy.'
-            : 'This copy or this family is not there any more. Nothing was changed.',
-        dueOn: kept,
-      },
-      { status: 409 },
-    );
-  throw redirect(`/lend?lent=${result.loanId}`);
+  return byIntent(form, {
+    undo: async () => {
+      const loanId = form.get('loan');
+      const undone = isId(loanId)
+        ? await undoLoan(at, loanId, person.id)
+        : { ok: false as const, why: 'There is no such loan.' };
+      if (!undone.ok) return data({ problem: undone.why, dueOn: '' }, { status: 409 });
+      throw redirect('/lend?undone=1');
+    },
+    '': async () => {
+      const [copyId, familyId] = [form.get('copy'), form.get('family')];
+      const dueOn = readDay(form.get('dueOn'));
+      const kept = String(form.get('dueOn') ?? '');
+      const day = todayAtSchool(at);
+      if (!isId(copyId) || !isId(familyId))
+        return data({ problem: 'Choose a copy and a family first.', dueOn: kept }, { status: 400 });
+      if (!dueOn || daysBetween(day, dueOn) < 0 || daysBetween(day, dueOn) > 366)
+        return data(
+          {
+            problem: 'The due date must be a day from today to a year from now. Nothing was lent yet.',
+            dueOn: kept,
+          },
+          { status: 400 },
+        );
+      const result = await lend(at, { copyId, familyId, lentOn: day, dueOn, personId: person.id });
+      if (!result.ok)
+        return data(
+          {
+            problem:
+              result.reason === 'out'
+                ? 'This copy went out a moment ago, at another desk. Nothing was changed; choose another copy.'
+                : 'This copy or this family is not there any more. Nothing was changed.',
+            dueOn: kept,
+          },
+          { status: 409 },
+        );
+      throw redirect(`/lend?lent=${result.loanId}`);
+    },
+  });
 }
 
 export default function Desk({ loaderData, actionData }: Route.ComponentProps) {

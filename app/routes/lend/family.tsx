@@ -7,7 +7,7 @@ import { showTag } from '~/core/kits/tag';
 import { familyFields, findFamily, forgetFamily, updateFamily } from '~/data/queries/families';
 import { listLoansOfFamily } from '~/data/queries/lending';
 import { changesOf, lateOf } from '~/server/changes';
-import { versionIn } from '~/server/forms';
+import { byIntent, versionIn } from '~/server/forms';
 import { isId } from '~/server/ids';
 import { requireRole } from '~/server/people/session';
 import { notFound } from '~/server/refusals';
@@ -47,32 +47,38 @@ export async function action({ request, params }: Route.ActionArgs) {
   const id = params.familyId;
   if (!isId(id) || !(await findFamily(at, id))) throw notFound('This family');
   const form = await request.formData();
-  if (form.get('intent') === 'forget') {
-    if (!(await forgetFamily(at, id, person.id)))
-      return refuse({
-        status: 409,
-        problem: 'A copy is still out with this family. Take it back first; nothing was changed.',
-      });
-    throw redirect('/lend/families?forgotten=1');
-  }
-  const checked = checkForm(familySchema, form);
-  if (!checked.ok) return refuse({ status: 400, errors: checked.errors });
-  const openedOn = versionIn(form);
-  if (!openedOn)
-    return refuse({
-      status: 400,
-      errors: { '': 'This page does not know what it was opened on. Load it again; nothing was changed.' },
-    });
-  const saved = await updateFamily(at, id, checked.value, openedOn, person.id);
-  if (!saved)
-    return refuse({
-      status: 409,
-      errors: { name: `There is a family called “${checked.value.name}” already.` },
-    });
-  if (saved === 'gone') throw notFound('This family');
-  if (!saved.ok) return refuse({ status: 409, late: lateOf(at, saved.stale) });
-  const merged = saved.taken.map(({ field }) => `&merged=${field}`).join('');
-  throw redirect(`/lend/families/${id}?saved=1${merged}`);
+  return byIntent(form, {
+    forget: async () => {
+      if (!(await forgetFamily(at, id, person.id)))
+        return refuse({
+          status: 409,
+          problem: 'A copy is still out with this family. Take it back first; nothing was changed.',
+        });
+      throw redirect('/lend/families?forgotten=1');
+    },
+    '': async () => {
+      const checked = checkForm(familySchema, form);
+      if (!checked.ok) return refuse({ status: 400, errors: checked.errors });
+      const openedOn = versionIn(form);
+      if (!openedOn)
+        return refuse({
+          status: 400,
+          errors: {
+            '': 'This page does not know what it was opened on. Load it again; nothing was changed.',
+          },
+        });
+      const saved = await updateFamily(at, id, checked.value, openedOn, person.id);
+      if (!saved)
+        return refuse({
+          status: 409,
+          errors: { name: `There is a family called “${checked.value.name}” already.` },
+        });
+      if (saved === 'gone') throw notFound('This family');
+      if (!saved.ok) return refuse({ status: 409, late: lateOf(at, saved.stale) });
+      const merged = saved.taken.map(({ field }) => `&merged=${field}`).join('');
+      throw redirect(`/lend/families/${id}?saved=1${merged}`);
+    },
+  });
 }
 
 /** What was refused, and why. */

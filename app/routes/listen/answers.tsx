@@ -13,6 +13,7 @@ import type { SchoolHandle } from '~/data/db';
 import { addAnswer, listAnswers, markRead, type AnswerRow } from '~/data/queries/listening';
 import { findCopy } from '~/data/queries/kits';
 import { lastLoanOf } from '~/data/queries/lending';
+import { byIntent } from '~/server/forms';
 import { isId } from '~/server/ids';
 import { dayAt } from '~/server/today';
 import { recipeOf } from '~/server/threads';
@@ -92,14 +93,16 @@ export async function loader({ request }: Route.LoaderArgs) {
 export async function action({ request }: Route.ActionArgs) {
   const { at } = await requireRole(request, 'coordinator');
   const form = await request.formData();
-  if (form.get('intent') === 'slip')
-    return keepSlip(
-      at,
-      visible(String(form.get('slip') ?? '')),
-      visible(String(form.get('words') ?? ''), true),
-    );
-  await markRead(at, form.getAll('answer').filter(isId), form.get('intent') !== 'unread');
-  return null;
+  const mark = async (read: boolean): Promise<null> => {
+    await markRead(at, form.getAll('answer').filter(isId), read);
+    return null;
+  };
+  return byIntent(form, {
+    slip: () =>
+      keepSlip(at, visible(String(form.get('slip') ?? '')), visible(String(form.get('words') ?? ''), true)),
+    unread: () => mark(false),
+    '': () => mark(true),
+  });
 }
 
 /** Stores what a paper slip says, as an answer of the family that had the bag last. */

@@ -41,16 +41,19 @@ export async function action({ request }: Route.ActionArgs) {
   const { at, id } = await requireRole(request, 'coordinator');
   const form = await request.formData();
   const copyId = form.get('copy');
-  if (!isId(copyId)) return data({ said: 'nothing' as const, copyId: '' }, { status: 400 });
-  return byIntent<Promise<ReturnType<typeof data<{ said: Mending; copyId: string }>>>>(form, {
+  if (!isId(copyId)) return data<Mended>({ said: 'nothing', copyId: '' }, { status: 400 });
+  return byIntent(form, {
     undo: async () => {
       const undone = await undoMend(at, copyId, id);
-      return data({ said: undone ? 'undone' : 'tooLate', copyId }, { status: undone ? 200 : 409 });
+      return data<Mended>({ said: undone ? 'undone' : 'tooLate', copyId }, { status: undone ? 200 : 409 });
     },
-    '': async () => data({ said: (await mend(at, copyId, id)) ? 'mended' : 'nothing', copyId }),
+    '': async () => data<Mended>({ said: (await mend(at, copyId, id)) ? 'mended' : 'nothing', copyId }),
   });
 }
-type Mending = 'mended' | 'undone' | 'tooLate' | 'nothing';
+interface Mended {
+  said: 'mended' | 'undone' | 'tooLate' | 'nothing';
+  copyId: string;
+}
 
 export default function Overview({ loaderData, actionData }: Route.ComponentProps) {
   const { since, reach, answered, shortages, first, short } = loaderData;

@@ -3,6 +3,7 @@ import type { FieldErrors } from '~/core/check/check';
 import { ROLE_NAMES } from '~/core/people/role';
 import { endSessions, listSessions } from '~/data/queries/sessions';
 import { showTime } from '~/server/changes';
+import { byIntent } from '~/server/forms';
 import { isId } from '~/server/ids';
 import { changeOwnPassword } from '~/server/people/passwords';
 import { requireRole, sessionHash } from '~/server/people/session';
@@ -34,18 +35,20 @@ export async function action({ request }: Route.ActionArgs) {
   const { id } = await requireRole(request, 'coordinator', 'helper', 'reader');
   const form = await request.formData();
   const here = await sessionHash(request);
-  if (form.get('intent') === 'endOthers') {
-    const ended = await endSessions(id, { keep: here });
-    throw redirect(`/me?ended=${ended}`);
-  }
-  if (form.get('intent') === 'end') {
-    const session = form.get('session');
-    const ended = isId(session) ? await endSessions(id, { id: session }) : 0;
-    throw redirect(`/me?ended=${ended}`);
-  }
-  const errors = await changeOwnPassword(id, form, here);
-  if (Object.keys(errors).length) return data({ errors }, { status: 400 });
-  throw redirect('/me?changed=1');
+  return byIntent(form, {
+    endOthers: async () => {
+      throw redirect(`/me?ended=${await endSessions(id, { keep: here })}`);
+    },
+    end: async () => {
+      const session = form.get('session');
+      throw redirect(`/me?ended=${isId(session) ? await endSessions(id, { id: session }) : 0}`);
+    },
+    '': async () => {
+      const errors = await changeOwnPassword(id, form, here);
+      if (Object.keys(errors).length) return data({ errors }, { status: 400 });
+      throw redirect('/me?changed=1');
+    },
+  });
 }
 
 export default function Me({ loaderData, actionData }: Route.ComponentProps) {

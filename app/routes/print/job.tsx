@@ -5,6 +5,7 @@ import { count } from '~/core/words/numbers';
 import type { SchoolHandle } from '~/data/db';
 import { markPrinted } from '~/data/queries/kits';
 import { findPrintJob, tellPrintJob } from '~/data/queries/print';
+import { byIntent } from '~/server/forms';
 import { isId } from '~/server/ids';
 import { takeOver } from '~/server/print/jobs';
 import { requireRole } from '~/server/people/session';
@@ -46,12 +47,16 @@ export async function action({ request, params }: Route.ActionArgs) {
   const { at } = await requireRole(request, 'coordinator', 'helper');
   const form = await request.formData();
   const job = await jobOf(at, params.jobId);
-  if (form.get('intent') === 'stop') {
-    await tellPrintJob(at, job.id, { state: 'stopped' });
-    throw redirect(`/print?${job.query}`);
-  }
-  await markPrinted(at, new URLSearchParams(job.query).getAll('copy').filter(isId));
-  throw redirect('/print?marked=1');
+  return byIntent(form, {
+    stop: async () => {
+      await tellPrintJob(at, job.id, { state: 'stopped' });
+      throw redirect(`/print?${job.query}`);
+    },
+    printed: async () => {
+      await markPrinted(at, new URLSearchParams(job.query).getAll('copy').filter(isId));
+      throw redirect('/print?marked=1');
+    },
+  });
 }
 
 const Bar = styled.progress`

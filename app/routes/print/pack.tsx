@@ -11,7 +11,7 @@ import { copiesOf } from '~/server/once';
 import { requireRole } from '~/server/people/session';
 import { startJob } from '~/server/print/jobs';
 import { warmUp } from '~/server/threads';
-import { versionIn } from '~/server/forms';
+import { byIntent, versionIn } from '~/server/forms';
 import { readMark } from '~/server/print/mark';
 import {
   loansIn,
@@ -101,36 +101,42 @@ export async function action({ request }: Route.ActionArgs) {
   const { at, school } = person;
   const form = await request.formData();
   const refuse = (problem: string) => data<{ problem?: string }>({ problem }, { status: 400 });
-  if (form.get('intent') === 'draw') {
-    const search = new URL(request.url).searchParams;
-    search.delete('index');
-    const order = await readOrder(at, search, school);
-    if (order.copies.length === 0) return refuse('Choose at least one copy.');
-    if (Object.keys(order.errors).length) return refuse('Look at the measures of the label sheet first.');
-    const task = await taskOf(at, request, order, school);
-    // What cannot be printed is said here, before anything is drawn.
-    const { problem } = await previewOf(task, loansIn(search), await schoolPrinting(at));
-    if (problem) return refuse(problem);
-    // The job keeps the very copies, also when others are built meanwhile.
-    search.delete('copy');
-    search.delete('run');
-    for (const { id } of order.copies) search.append('copy', id);
-    throw redirect(`/print/jobs/${await startJob(at, task, search.toString(), person.id)}`);
-  }
-  if (form.get('intent') === 'mark' || form.get('intent') === 'noMark') {
-    const file = form.get('picture');
-    const bytes = file instanceof File ? new Uint8Array(await file.arrayBuffer()) : new Uint8Array();
-    const mark = form.get('intent') === 'mark' ? await readMark(bytes) : undefined;
-    if (mark && !mark.ok) return refuse(mark.problem);
-    const kept = await setSchoolMark(at, mark?.ok ? mark.data : null, versionIn(form) ?? 0, person.id);
-    if (!kept)
-      return refuse('Somebody else changed the picture meanwhile. Look at it once more, then choose again.');
-    return data<{ problem?: string }>({});
-  }
-  const ids = form.getAll('copy').filter(isId);
-  if (ids.length === 0) return refuse('Choose at least one copy.');
-  await markPrinted(at, ids);
-  throw redirect(`/print?marked=1`);
+  const setMark = async (mark: string | null) => {
+    if (await setSchoolMark(at, mark, versionIn(form) ?? 0, person.id)) return data<{ problem?: string }>({});
+    return refuse('Somebody else changed the picture meanwhile. Look at it once more, then choose again.');
+  };
+  return byIntent(form, {
+    draw: async () => {
+      const search = new URL(request.url).searchParams;
+      search.delete('index');
+      const order = await readOrder(at, search, school);
+      if (order.copies.length === 0) return refuse('Choose at least one copy.');
+      if (Object.keys(order.errors).length) return refuse('Look at the measures of the label sheet first.');
+      const task = await taskOf(at, request, order, school);
+      // What cannot be printed is said here, before anything is drawn.
+      const { problem } = await previewOf(task, loansIn(search), await schoolPrinting(at));
+      if (problem) return refuse(problem);
+      // The job keeps the very copies, also when others are built meanwhile.
+      search.delete('copy');
+      search.delete('run');
+      for (const { id } of order.copies) search.append('copy', id);
+      throw redirect(`/print/jobs/${await startJob(at, task, search.toString(), person.id)}`);
+    },
+    mark: async () => {
+      const file = form.get('picture');
+      const mark = await readMark(
+        file instanceof File ? new Uint8Array(await file.arrayBuffer()) : new Uint8Array(),
+      );
+      return mark.ok ? setMark(mark.data) : refuse(mark.problem);
+    },
+    noMark: () => setMark(null),
+    '': async () => {
+      const ids = form.getAll('copy').filter(isId);
+      if (ids.length === 0) return refuse('Choose at least one copy.');
+      await markPrinted(at, ids);
+      throw redirect(`/print?marked=1`);
+    },
+  });
 }
 
 export default function Pack({ loaderData, actionData }: Route.ComponentProps) {

@@ -5,6 +5,7 @@ import { showTag } from '~/core/kits/tag';
 import { findCopy } from '~/data/queries/kits';
 import { changeDue, findLoan, takeBack } from '~/data/queries/lending';
 import { readDay } from '~/server/days';
+import { byIntent } from '~/server/forms';
 import { isId } from '~/server/ids';
 import { requireRole } from '~/server/people/session';
 import { notFound } from '~/server/refusals';
@@ -51,37 +52,44 @@ export async function action({ request, params }: Route.ActionArgs) {
   const loan = isId(params.loanId) ? await findLoan(at, params.loanId) : undefined;
   if (!loan) throw notFound('This loan');
   const form = await request.formData();
-  if (form.get('intent') === 'due') {
-    const dueOn = readDay(form.get('dueOn'));
-    if (!dueOn || daysBetween(today(at), dueOn) < 0 || daysBetween(today(at), dueOn) > 366) {
-      const errors: Record<string, string> = { dueOn: 'Choose a day from today to a year from now.' };
-      return data({ errors, problem: undefined }, { status: 400 });
-    }
-    const was = readDay(form.get('was'));
-    if (await changeDue(at, loan.id, dueOn, person.id, was))
-      throw redirect(`/take-back/${loan.id}?due=changed`);
-    const now = await findLoan(at, loan.id);
-    const problem =
-      now && now.closedAs === null
-        ? `Somebody else made it due on ${showDay(now.dueOn)} meanwhile. Look, and change it again if need be.`
-        : 'This copy is home already; its due date stays.';
-    return data({ errors: {} as Record<string, string>, problem }, { status: 409 });
-  }
-  const parts = counted((await findCopy(at, { id: loan.copyId }))!.parts);
-  const errors: Record<string, string> = {};
-  const counts = parts.map((part) => {
-    const text = String(form.get(part.material) ?? '').trim();
-    const number = /^\d{1,4}$/.test(text) ? Number(text) : Number.NaN;
-    if (!(number <= 999)) errors[part.material] = 'Count them: a whole number from 0 to 999.';
-    return { material: part.material, expected: part.quantity, counted: number };
+  return byIntent(form, {
+    due: async () => {
+      const dueOn = readDay(form.get('dueOn'));
+      if (!dueOn || daysBetween(today(at), dueOn) < 0 || daysBetween(today(at), dueOn) > 366) {
+        const errors: Record<string, string> = { dueOn: 'Choose a day from today to a year from now.' };
+        return data({ errors, problem: undefined }, { status: 400 });
+      }
+      const was = readDay(form.get('was'));
+      if (await changeDue(at, loan.id, dueOn, person.id, was))
+        throw redirect(`/take-back/${loan.id}?due=changed`);
+      const now = await findLoan(at, loan.id);
+      const problem =
+        now && now.closedAs === null
+          ? `Somebody else made it due on ${showDay(now.dueOn)} meanwhile. Look, and change it again if need be.`
+          : 'This copy is home already; its due date stays.';
+      return data({ errors: {} as Record<string, string>, problem }, { status: 409 });
+    },
+    '': async () => {
+      const parts = counted((await findCopy(at, { id: loan.copyId }))!.parts);
+      const errors: Record<string, string> = {};
+      const counts = parts.map((part) => {
+        const text = String(form.get(part.material) ?? '').trim();
+        const number = /^\d{1,4}$/.test(text) ? Number(text) : Number.NaN;
+        if (!(number <= 999)) errors[part.material] = 'Count them: a whole number from 0 to 999.';
+        return { material: part.material, expected: part.quantity, counted: number };
+      });
+      if (Object.keys(errors).length) return data({ errors, problem: undefined }, { status: 400 });
+      if (!(await takeBack(at, { loanId: loan.id, returnedOn: today(at), counts, personId: person.id })))
+        return data(
+          {
+            errors,
+            problem: 'This copy was taken back already, at another desk. Your count was not needed.',
+          },
+          { status: 409 },
+        );
+      throw redirect(`/take-back?home=${loan.id}`);
+    },
   });
-  if (Object.keys(errors).length) return data({ errors, problem: undefined }, { status: 400 });
-  if (!(await takeBack(at, { loanId: loan.id, returnedOn: today(at), counts, personId: person.id })))
-    return data(
-      { errors, problem: 'This copy was taken back already, at another desk. Your count was not needed.' },
-      { status: 409 },
-    );
-  throw redirect(`/take-back?home=${loan.id}`);
 }
 
 /** A refusal too is followed by a fresh look: another desk may have taken the copy back meanwhile. */
