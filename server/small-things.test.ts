@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { byIntent } from './forms';
 import { readDay } from './days';
 import { isId } from './ids';
 import { familyLink, isLoopback, newLinkKey } from './links';
@@ -64,5 +65,20 @@ describe('passwords', () => {
     expect(await passwordFits('twine', one)).toBe(true);
     expect(await passwordFits('twine', two)).toBe(true);
     expect(await passwordFits('Twine', two)).toBe(false);
+  });
+});
+
+describe('a button', () => {
+  const sent = (intent?: string): FormData => {
+    const form = new FormData();
+    if (intent !== undefined) form.set('intent', intent);
+    return form;
+  };
+  const actions = { stop: () => 'stopped', '': () => 'saved' };
+  it('does what it is there for, and what no button is there for is refused', () => {
+    expect([byIntent(sent('stop'), actions), byIntent(sent(), actions)]).toEqual(['stopped', 'saved']);
+    for (const strange of ['Stop', 'constructor', '__proto__', 'toString'])
+      expect(() => byIntent(sent(strange), actions)).toThrow();
+    expect(() => byIntent(sent(), { stop: () => 'stopped' })).toThrow();
   });
 });

@@ -1,6 +1,6 @@
 import { Bar, BarChart, LabelList, XAxis, YAxis } from 'recharts';
 import styled from 'styled-components';
-import { TableFrame } from '~/app/ui/Page';
+import { Table } from '~/app/ui/Table';
 import { color, type } from '~/app/ui/theme';
 
 export interface ReachBar {
@@ -81,26 +81,15 @@ export const ReachChart = ({ bars }: { bars: readonly ReachBar[] }) => {
       </div>
       <details>
         <summary>Show as a table</summary>
-        <TableFrame>
-          <table>
-            <thead>
-              <tr>
-                <th>Home language</th>
-                <th>Reached</th>
-                <th>Not yet</th>
-              </tr>
-            </thead>
-            <tbody>
-              {bars.map((bar) => (
-                <tr key={bar.language}>
-                  <td>{bar.language}</td>
-                  <td>{bar.reached}</td>
-                  <td>{bar.notYet}</td>
-                </tr>
-              ))}
-            </tbody>
-          </table>
-        </TableFrame>
+        <Table
+          rows={bars}
+          rowKey={(bar) => bar.language}
+          columns={[
+            { head: 'Home language', cell: (bar) => bar.language },
+            { head: 'Reached', cell: (bar) => bar.reached },
+            { head: 'Not yet', cell: (bar) => bar.notYet },
+          ]}
+        />
       </details>
     </div>
   );

@@ -3,7 +3,8 @@ import { CHANCE, type Figure, type Reckoning } from '~/core/games/kit/types';
 import { materialOf } from '~/core/materials/catalogue';
 import { count, hundredths, plain, unitFor } from '~/core/words/numbers';
 import { Button } from '~/app/ui/Button';
-import { Entered, Entries, Faint, Margin, TableFrame } from '~/app/ui/Page';
+import { Entered, Entries, Faint, Margin } from '~/app/ui/Page';
+import { Table } from '~/app/ui/Table';
 import { color } from '~/app/ui/theme';
 import { useProgress, type Progress, type Reckoned } from './useReckoning';
 
@@ -94,31 +95,24 @@ export const PartsTable = ({ reckoning }: { reckoning: Reckoning }) =>
   reckoning.parts.length === 0 ? (
     <p>Nothing at all.</p>
   ) : (
-    <TableFrame>
-      <table>
-        <thead>
-          <tr>
-            <th>Part</th>
-            <th>Expected</th>
-            <th>Enough</th>
-            <th>Most</th>
-          </tr>
-        </thead>
-        <tbody>
-          {reckoning.parts.map((part) => (
-            <tr key={part.material}>
-              <td>
-                {materialOf(part.material).plural}
-                <Faint>{part.reason}</Faint>
-              </td>
-              <td>{plain(part.expected)}</td>
-              <td>{plain(part.enough)}</td>
-              <td>{plain(part.worst)}</td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
-    </TableFrame>
+    <Table
+      rows={reckoning.parts}
+      rowKey={(part) => part.material}
+      columns={[
+        {
+          head: 'Part',
+          cell: (part) => (
+            <>
+              {materialOf(part.material).plural}
+              <Faint>{part.reason}</Faint>
+            </>
+          ),
+        },
+        { head: 'Expected', cell: (part) => plain(part.expected) },
+        { head: 'Enough', cell: (part) => plain(part.enough) },
+        { head: 'Most', cell: (part) => plain(part.worst) },
+      ]}
+    />
   );
 
 /** Players and room, in a sentence. */

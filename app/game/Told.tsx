@@ -1,5 +1,6 @@
 import { LANGUAGES, type Language } from '~/core/words/languages';
-import { Faint, Panel, TableFrame } from '~/app/ui/Page';
+import { Table } from '~/app/ui/Table';
+import { Faint, Panel } from '~/app/ui/Page';
 
 export interface ToldStep {
   id: string;
@@ -18,27 +19,13 @@ export const TellsIt = ({
   <Panel aria-labelledby="told">
     <h2 id="told">How it is told</h2>
     <Faint>Spanish is not yet checked by a fluent reader unless the words desk says so.</Faint>
-    <TableFrame>
-      <table>
-        <thead>
-          <tr>
-            {languages.map((language) => (
-              <th key={language}>{LANGUAGES[language].own}</th>
-            ))}
-          </tr>
-        </thead>
-        <tbody>
-          {steps.map(({ id, texts }) => (
-            <tr key={id}>
-              {texts.map((text, i) => (
-                <td key={languages[i]} lang={languages[i]}>
-                  {text}
-                </td>
-              ))}
-            </tr>
-          ))}
-        </tbody>
-      </table>
-    </TableFrame>
+    <Table
+      rows={steps}
+      rowKey={({ id }) => id}
+      columns={languages.map((language, i) => ({
+        head: LANGUAGES[language].own,
+        cell: ({ texts }: ToldStep) => <span lang={language}>{texts[i]}</span>,
+      }))}
+    />
   </Panel>
 );

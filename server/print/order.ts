@@ -2,13 +2,14 @@
 import { checkForm, type FieldErrors } from '~/core/check/check';
 import { gameFor } from '~/core/own/open';
 import type { Game } from '~/core/games/kit/game';
-import { LABEL_STOCKS, labelStockSchema, type LabelOrder, type LabelStockName } from '~/core/pack/stock';
-import { PACK_ITEMS, PACK_SCOPES, USUAL_ITEMS, type PackItem, type PackScope } from '~/core/pack/choices';
+import { lostIn, orderSchema, type Asked, type StockChoice } from '~/core/pack/order';
+import { LABEL_STOCKS, labelStockSchema, type LabelOrder } from '~/core/pack/stock';
+import { PACK_ITEMS, USUAL_ITEMS, type PackItem, type PackScope } from '~/core/pack/choices';
 import { missingWording, type PackOrder, type PieceChoice } from '~/core/pack/pack';
 import type { Printing } from '~/core/pack/cost';
-import { CUTS, FINISHES, PAPERS, type Cuts, type Finish, type Lost, type Paper } from '~/core/paper/sheet';
+import type { Cuts, Finish, Lost, Paper } from '~/core/paper/sheet';
 import { showTag } from '~/core/kits/tag';
-import { LANGUAGES, type Language } from '~/core/words/languages';
+import type { Language } from '~/core/words/languages';
 import { nameOf } from '~/core/words/reading';
 import { readingOf } from '~/core/words/readings';
 import type { SchoolHandle } from '~/data/db';
@@ -20,9 +21,6 @@ import { familyLink } from '../links';
 import { laidOut, piecesOf } from '../threads';
 import type { Preview } from './preview';
 import type { Task } from './task';
-
-/** `plain` paper with lines to cut, one of the common label sheets, or measures of one's own. */
-export type StockChoice = LabelStockName | 'plain' | 'own';
 
 export interface PrintOrder {
   copies: CopyRow[];
@@ -46,23 +44,27 @@ export const MOST_COPIES_AT_ONCE = 200;
 /** The id of no copy. */
 const NOBODY = '00000000-0000-0000-0000-000000000000';
 
-const ITEMS = Object.keys(PACK_ITEMS) as PackItem[];
 /** A seed for everything that is mixed: the same order prints the same pages. */
 const SEED = 1;
 
-const oneOf = <T extends string>(
-  value: string | null,
-  allowed: Record<T, unknown>,
-  byDefault: NoInfer<T>,
-): T => (value !== null && value in allowed ? (value as T) : byDefault);
+/** What an address asks for. What no box of the form gives counts as not said. */
+export function askedIn(search: URLSearchParams): Asked {
+  const items = search.getAll('item').filter((item) => Object.hasOwn(PACK_ITEMS, item));
+  const said: Record<string, unknown> = {
+    ...Object.fromEntries(search),
+    item: items.length ? [...new Set(items)] : undefined,
+  };
+  const checked = checkForm(orderSchema, said);
+  if (checked.ok) return checked.value;
+  for (const field of Object.keys(checked.errors)) delete said[field.split('.')[0]!];
+  const again = checkForm(orderSchema, said);
+  // What is left are defaults, which fit.
+  if (!again.ok) throw new Error(Object.values(again.errors).join(' '));
+  return again.value;
+}
 
-/** Loans that a school may expect of a copy in two terms, when nothing else is said. */
-const USUAL_LOANS = 10;
 /** Loans expected of a copy, from an address. */
-export const loansIn = (search: URLSearchParams): number => {
-  const loans = Number(search.get('loans') ?? USUAL_LOANS);
-  return Number.isInteger(loans) && loans >= 1 && loans <= 100 ? loans : USUAL_LOANS;
-};
+export const loansIn = (search: URLSearchParams): number => askedIn(search).loans;
 
 /** What is asked for; without a choice of copies, those whose pack was not printed yet. */
 export async function readOrder(
@@ -70,6 +72,7 @@ export async function readOrder(
   search: URLSearchParams,
   school: School,
 ): Promise<PrintOrder> {
+  const asked = askedIn(search);
   const wanted = search.getAll('copy').filter(isId);
   const run = search.get('run');
   const copies = await listCopies(
@@ -77,45 +80,40 @@ export async function readOrder(
     wanted.length ? { ids: wanted } : run ? { runId: isId(run) ? run : NOBODY } : { unprinted: true },
     MOST_COPIES_AT_ONCE,
   );
-  const items = ITEMS.filter((item) => search.getAll('item').includes(item));
-  const scope = oneOf<PackScope>(search.get('scope'), PACK_SCOPES, 'each');
-  const [material, name, variant] = search.get('lost')?.split('|') ?? [];
-  const stock = oneOf<StockChoice>(search.get('stock'), { plain: true, own: true, ...LABEL_STOCKS }, 'plain');
-  const paper = oneOf<Paper>(search.get('paper'), PAPERS, school.paper);
+  const { scope, home, finish, cuts, stock, used } = asked;
+  const paper = asked.paper ?? school.paper;
+  const lost = scope === 'lost' ? lostIn(search.get('lost')) : undefined;
   // Measures of one's own begin with those of a common sheet.
   const start = LABEL_STOCKS[paper === 'a4' ? 'a4-2x3' : 'letter-2x3'].stock;
   const measures =
     stock === 'own'
       ? checkForm(labelStockSchema, search.has('columns') ? Object.fromEntries(search) : start)
-      : { ok: true as const };
-  const used = Number(search.get('used') ?? 0);
+      : undefined;
+  const sheet =
+    stock === 'plain'
+      ? undefined
+      : stock === 'own'
+        ? measures?.ok && measures.value
+        : LABEL_STOCKS[stock].stock;
   return {
     copies,
-    items: items.length ? items : [...USUAL_ITEMS],
+    // In their own order, whatever order they are named in.
+    items: ITEMS.filter((item) => (asked.item ?? USUAL_ITEMS).includes(item)),
     paper,
-    home: oneOf<Language>(search.get('home'), LANGUAGES, 'es'),
-    twoSided: search.get('sides') !== 'one',
-    finish: oneOf<Finish>(search.get('finish'), FINISHES, 'plain'),
-    cuts: oneOf<Cuts>(search.get('cuts'), CUTS, 'shared'),
-    fill: search.get('fill') !== 'no',
+    home,
+    twoSided: asked.sides === 'two',
+    finish,
+    cuts,
+    fill: asked.fill === 'yes',
     scope,
-    ...(scope === 'lost' && material && name
-      ? {
-          lost: { material, name, ...(variant && /^\d+$/.test(variant) ? { variant: Number(variant) } : {}) },
-        }
-      : {}),
+    ...(lost ? { lost } : {}),
     stock,
-    labels: {
-      ...('value' in measures
-        ? { stock: measures.value }
-        : stock === 'plain' || stock === 'own'
-          ? {}
-          : { stock: LABEL_STOCKS[stock].stock }),
-      used: Number.isInteger(used) && used > 0 ? used : 0,
-    },
-    errors: measures.ok ? {} : measures.errors,
+    labels: { ...(sheet ? { stock: sheet } : {}), used },
+    errors: measures?.ok === false ? measures.errors : {},
   };
 }
+
+const ITEMS = Object.keys(PACK_ITEMS) as PackItem[];
 
 /** Every game in the copies of an order, as it is worded there. Copies that were built together hold the same. */
 const gamesIn = ({ copies }: PrintOrder): Game[] => {

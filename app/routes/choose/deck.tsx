@@ -10,7 +10,8 @@ import { listVariants } from '~/data/queries/kits';
 import { requireRole } from '~/server/people/session';
 import { TickBox } from '~/app/ui/fields';
 import { MissingCards } from '~/app/game/Knobs';
-import { Faint, Heading, Row, Panel, Stack, State, TableFrame, Wide, type Tone } from '~/app/ui/Page';
+import { Faint, Heading, Row, Panel, Stack, State, Wide, type Tone } from '~/app/ui/Page';
+import { Table } from '~/app/ui/Table';
 import { useRemembered } from '~/app/ui/remember';
 import { useLive } from '~/app/game/useLive';
 import type { Route } from './+types/deck';
@@ -140,33 +141,27 @@ export default function DeckAudit({ loaderData }: Route.ComponentProps) {
               ? ' Together they also make one whole deck: every card is in at least one of them.'
               : ` One whole deck cannot be made of them: ${count(lost.length, 'card is', 'cards are')} missing from both.`)}
         </p>
-        <TableFrame>
-          <table>
-            <thead>
-              <tr>
-                <th>Game</th>
-                <th>With these cards</th>
-                <th>Note</th>
-              </tr>
-            </thead>
-            <tbody>
-              {[...rows]
-                .sort((a, b) => placeOf(a.verdict) - placeOf(b.verdict))
-                .map((row) => (
-                  <tr key={row.key}>
-                    <td>
-                      <Link to={row.link}>{row.game}</Link>
-                      <Faint>{row.name}</Faint>
-                    </td>
-                    <td>
-                      {row.verdict && <State tone={WORDS[row.verdict].tone}>{WORDS[row.verdict].word}</State>}
-                    </td>
-                    <td>{row.note}</td>
-                  </tr>
-                ))}
-            </tbody>
-          </table>
-        </TableFrame>
+        <Table
+          rows={[...rows].sort((a, b) => placeOf(a.verdict) - placeOf(b.verdict))}
+          rowKey={(row) => row.key}
+          columns={[
+            {
+              head: 'Game',
+              cell: (row) => (
+                <>
+                  <Link to={row.link}>{row.game}</Link>
+                  <Faint>{row.name}</Faint>
+                </>
+              ),
+            },
+            {
+              head: 'With these cards',
+              cell: (row) =>
+                row.verdict && <State tone={WORDS[row.verdict].tone}>{WORDS[row.verdict].word}</State>,
+            },
+            { head: 'Note', cell: (row) => row.note },
+          ]}
+        />
         <TickBox isSelected={every} onChange={setEvery}>
           Show every preset of every card game
         </TickBox>

@@ -5,7 +5,8 @@ import { requireRole } from '~/server/people/session';
 import { Button } from '~/app/ui/Button';
 import { FileBox } from '~/app/ui/fields';
 import { Said } from '~/app/ui/Notices';
-import { Faint, Heading, Row, Panel, Stack, TableFrame, Wide } from '~/app/ui/Page';
+import { Faint, Heading, Row, Panel, Stack, Wide } from '~/app/ui/Page';
+import { Table } from '~/app/ui/Table';
 import type { Route } from './+types/own-import';
 
 export const meta: Route.MetaFunction = () => [{ title: 'Bring a game in · Fern Basket' }];
@@ -55,24 +56,14 @@ export default function ImportOwnGame({ actionData }: Route.ComponentProps) {
         {errors.length > 0 && (
           <Said kind="stop" word="Refused" live>
             Nothing was kept. Put these places right in the file, and bring it in again.
-            <TableFrame>
-              <table>
-                <thead>
-                  <tr>
-                    <th>Place</th>
-                    <th>What is wrong</th>
-                  </tr>
-                </thead>
-                <tbody>
-                  {errors.map(([place, sentence]) => (
-                    <tr key={place}>
-                      <td>{place || 'the whole file'}</td>
-                      <td>{sentence}</td>
-                    </tr>
-                  ))}
-                </tbody>
-              </table>
-            </TableFrame>
+            <Table
+              rows={errors}
+              rowKey={([place]) => place}
+              columns={[
+                { head: 'Place', cell: ([place]) => place || 'the whole file' },
+                { head: 'What is wrong', cell: ([, sentence]) => sentence },
+              ]}
+            />
           </Said>
         )}
         <Faint>

@@ -7,7 +7,8 @@ import { requireRole } from '~/server/people/session';
 import { readFamilies } from '~/server/threads';
 import { Button, ButtonLink } from '~/app/ui/Button';
 import { Said } from '~/app/ui/Notices';
-import { Faint, Heading, Row, Panel, Stack, State, TableFrame, Wide } from '~/app/ui/Page';
+import { Faint, Heading, Row, Panel, Stack, State, Wide } from '~/app/ui/Page';
+import { Table } from '~/app/ui/Table';
 import type { Route } from './+types/families-import';
 
 export const meta: Route.MetaFunction = () => [{ title: 'Import families · Fern Basket' }];
@@ -124,37 +125,28 @@ export default function ImportFamilies({ actionData }: Route.ComponentProps) {
                 </Button>
               </Form>
             )}
-            <TableFrame>
-              <table>
-                <thead>
-                  <tr>
-                    <th>Row</th>
-                    <th>Family</th>
-                    <th>What will happen</th>
-                  </tr>
-                </thead>
-                <tbody>
-                  {[...bad, ...good].slice(0, MOST_SHOWN).map((row) => (
-                    <tr key={row.row}>
-                      <td>{row.row}</td>
-                      <td>{row.name || <Faint as="span">no name</Faint>}</td>
-                      <td>
-                        {row.problem ? (
-                          <>
-                            <State tone="hand">left out</State> {row.problem}
-                          </>
-                        ) : (
-                          <>
-                            <State tone="calm">will be added</State>{' '}
-                            {row.family && LANGUAGES[row.family.language].name}
-                          </>
-                        )}
-                      </td>
-                    </tr>
-                  ))}
-                </tbody>
-              </table>
-            </TableFrame>
+            <Table
+              rows={[...bad, ...good].slice(0, MOST_SHOWN)}
+              rowKey={(row) => row.row}
+              columns={[
+                { head: 'Row', cell: (row) => row.row },
+                { head: 'Family', cell: (row) => row.name || <Faint as="span">no name</Faint> },
+                {
+                  head: 'What will happen',
+                  cell: (row) =>
+                    row.problem ? (
+                      <>
+                        <State tone="hand">left out</State> {row.problem}
+                      </>
+                    ) : (
+                      <>
+                        <State tone="calm">will be added</State>{' '}
+                        {row.family && LANGUAGES[row.family.language].name}
+                      </>
+                    ),
+                },
+              ]}
+            />
             {rows.length > MOST_SHOWN && (
               <Faint>
                 {count(rows.length - MOST_SHOWN, 'more row')}{' '}

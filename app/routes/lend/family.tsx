@@ -15,7 +15,8 @@ import { today } from '~/server/today';
 import { Button, ButtonLink } from '~/app/ui/Button';
 import { Changes, DraftNote, TooLate, type Late } from '~/app/ui/Changes';
 import { Said } from '~/app/ui/Notices';
-import { Empty, Heading, Panel, Stack, TableFrame, Tag, Workplace, Row } from '~/app/ui/Page';
+import { Empty, Heading, Panel, Stack, Tag, Workplace, Row } from '~/app/ui/Page';
+import { Table } from '~/app/ui/Table';
 import { useDraft } from '~/app/ui/remember';
 import { DueFlag } from '~/app/desk/DueFlag';
 import { FamilyForm, FAMILY_FIELDS } from './FamilyForm';
@@ -148,40 +149,33 @@ function OneFamily({ loaderData, actionData }: Route.ComponentProps) {
             {loans.length === 0 ? (
               <Empty title="Nothing lent yet">What this family borrows is listed here.</Empty>
             ) : (
-              <TableFrame>
-                <table>
-                  <thead>
-                    <tr>
-                      <th>Copy</th>
-                      <th>Kit</th>
-                      <th>Lent</th>
-                      <th>Back</th>
-                    </tr>
-                  </thead>
-                  <tbody>
-                    {loans.map((loan) => (
-                      <tr key={loan.id}>
-                        <td>
-                          <Link to={`/copies/${loan.copyId}`}>
-                            <Tag>{showTag(loan.tag)}</Tag>
-                          </Link>
-                        </td>
-                        <td>{loan.kitName}</td>
-                        <td>{showDay(loan.lentOn)}</td>
-                        <td>
-                          {loan.closedAs === 'undone' ? (
-                            'undone'
-                          ) : loan.returnedOn ? (
-                            showDay(loan.returnedOn)
-                          ) : (
-                            <DueFlag dueOn={loan.dueOn} today={today} />
-                          )}
-                        </td>
-                      </tr>
-                    ))}
-                  </tbody>
-                </table>
-              </TableFrame>
+              <Table
+                rows={loans}
+                rowKey={(loan) => loan.id}
+                columns={[
+                  {
+                    head: 'Copy',
+                    cell: (loan) => (
+                      <Link to={`/copies/${loan.copyId}`}>
+                        <Tag>{showTag(loan.tag)}</Tag>
+                      </Link>
+                    ),
+                  },
+                  { head: 'Kit', cell: (loan) => loan.kitName },
+                  { head: 'Lent', cell: (loan) => showDay(loan.lentOn) },
+                  {
+                    head: 'Back',
+                    cell: (loan) =>
+                      loan.closedAs === 'undone' ? (
+                        'undone'
+                      ) : loan.returnedOn ? (
+                        showDay(loan.returnedOn)
+                      ) : (
+                        <DueFlag dueOn={loan.dueOn} today={today} />
+                      ),
+                  },
+                ]}
+              />
             )}
           </Stack>
         </Panel>

@@ -11,7 +11,8 @@ import { Button } from '~/app/ui/Button';
 import { TextBox } from '~/app/ui/fields';
 import { Said } from '~/app/ui/Notices';
 import { NotSaved } from '~/app/ui/NotSaved';
-import { Faint, Heading, Panel, Stack, State, TableFrame, Workplace } from '~/app/ui/Page';
+import { Faint, Heading, Panel, Stack, State, Workplace } from '~/app/ui/Page';
+import { Table } from '~/app/ui/Table';
 import { NewPasswordFields } from './NewPasswordFields';
 import type { Route } from './+types/me';
 
@@ -79,47 +80,40 @@ export default function Me({ loaderData, actionData }: Route.ComponentProps) {
             {ended === '0' ? 'There was nothing to end.' : 'You are signed out there.'}
           </Said>
         )}
-        <TableFrame>
-          <table>
-            <thead>
-              <tr>
-                <th scope="col">Signed in with</th>
-                <th scope="col">Since</th>
-                <th scope="col">Last used</th>
-                <th scope="col">
-                  <span className="visually-hidden">Action</span>
-                </th>
-              </tr>
-            </thead>
-            <tbody>
-              {sessions.map((session) => (
-                <tr key={session.id}>
-                  <td>
-                    {session.browser || 'a browser'} {session.here && <State tone="calm">here</State>}
-                  </td>
-                  <td>{session.since}</td>
-                  <td>{session.used}</td>
-                  <td>
-                    {!session.here && (
-                      <Form method="post">
-                        <input type="hidden" name="intent" value="end" />
-                        <input type="hidden" name="session" value={session.id} />
-                        <Button
-                          type="submit"
-                          quiet
-                          clay
-                          aria-label={`End the session with ${session.browser} since ${session.since}`}
-                        >
-                          End it
-                        </Button>
-                      </Form>
-                    )}
-                  </td>
-                </tr>
-              ))}
-            </tbody>
-          </table>
-        </TableFrame>
+        <Table
+          rows={sessions}
+          rowKey={(session) => session.id}
+          columns={[
+            {
+              head: 'Signed in with',
+              cell: (session) => (
+                <>
+                  {session.browser || 'a browser'} {session.here && <State tone="calm">here</State>}
+                </>
+              ),
+            },
+            { head: 'Since', cell: (session) => session.since },
+            { head: 'Last used', cell: (session) => session.used },
+            {
+              head: <span className="visually-hidden">Action</span>,
+              cell: (session) =>
+                !session.here && (
+                  <Form method="post">
+                    <input type="hidden" name="intent" value="end" />
+                    <input type="hidden" name="session" value={session.id} />
+                    <Button
+                      type="submit"
+                      quiet
+                      clay
+                      aria-label={`End the session with ${session.browser} since ${session.since}`}
+                    >
+                      End it
+                    </Button>
+                  </Form>
+                ),
+            },
+          ]}
+        />
         {sessions.length > 1 && (
           <Form method="post">
             <input type="hidden" name="intent" value="endOthers" />

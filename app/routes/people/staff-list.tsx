@@ -23,7 +23,8 @@ import { Button, ButtonLink } from '~/app/ui/Button';
 import { Changes, plainValue, type FieldWords } from '~/app/ui/Changes';
 import { Choice, Pick, TextBox } from '~/app/ui/fields';
 import { Said } from '~/app/ui/Notices';
-import { Faint, Heading, Row, Panel, Stack, State, TableFrame, Workplace } from '~/app/ui/Page';
+import { Faint, Heading, Row, Panel, Stack, State, Workplace } from '~/app/ui/Page';
+import { Table } from '~/app/ui/Table';
 import type { Route } from './+types/staff-list';
 
 export const meta: Route.MetaFunction = () => [{ title: 'People · Fern Basket' }];
@@ -153,53 +154,50 @@ export default function People({ loaderData, actionData }: Route.ComponentProps)
             They can no longer sign in. What they did keeps their name.
           </Said>
         )}
-        <TableFrame>
-          <table>
-            <thead>
-              <tr>
-                <th>Name</th>
-                <th>Role</th>
-                <th>
-                  <span className="visually-hidden">Action</span>
-                </th>
-              </tr>
-            </thead>
-            <tbody>
-              {loaderData.people.map((person) => (
-                <tr key={person.id}>
-                  <td>{person.name}</td>
-                  <td>
-                    {ROLE_NAMES[person.role]}
-                    {person.byDistrict && loaderData.several && (
-                      <div>
-                        <State tone="note">of the district</State>
-                      </div>
-                    )}
-                  </td>
-                  <td>
-                    <Row $gap="0.5rem">
-                      <Form method="post">
-                        <input type="hidden" name="intent" value="link" />
-                        <input type="hidden" name="person" value={person.id} />
-                        <Button type="submit" quiet aria-label={`Give ${person.name} a one-time link`}>
-                          One-time link
-                        </Button>
-                      </Form>
-                      <Form method="post">
-                        <input type="hidden" name="intent" value="end" />
-                        <input type="hidden" name="person" value={person.id} />
-                        <Button type="submit" quiet clay aria-label={`End the access of ${person.name}`}>
-                          End this access
-                        </Button>
-                      </Form>
-                    </Row>
-                    <Changes rows={person.changes} words={PERSON_FIELDS} />
-                  </td>
-                </tr>
-              ))}
-            </tbody>
-          </table>
-        </TableFrame>
+        <Table
+          rows={loaderData.people}
+          rowKey={(person) => person.id}
+          columns={[
+            { head: 'Name', cell: (person) => person.name },
+            {
+              head: 'Role',
+              cell: (person) => (
+                <>
+                  {ROLE_NAMES[person.role]}
+                  {person.byDistrict && loaderData.several && (
+                    <div>
+                      <State tone="note">of the district</State>
+                    </div>
+                  )}
+                </>
+              ),
+            },
+            {
+              head: <span className="visually-hidden">Action</span>,
+              cell: (person) => (
+                <>
+                  <Row $gap="0.5rem">
+                    <Form method="post">
+                      <input type="hidden" name="intent" value="link" />
+                      <input type="hidden" name="person" value={person.id} />
+                      <Button type="submit" quiet aria-label={`Give ${person.name} a one-time link`}>
+                        One-time link
+                      </Button>
+                    </Form>
+                    <Form method="post">
+                      <input type="hidden" name="intent" value="end" />
+                      <input type="hidden" name="person" value={person.id} />
+                      <Button type="submit" quiet clay aria-label={`End the access of ${person.name}`}>
+                        End this access
+                      </Button>
+                    </Form>
+                  </Row>
+                  <Changes rows={person.changes} words={PERSON_FIELDS} />
+                </>
+              ),
+            },
+          ]}
+        />
       </Stack>
       <Stack>
         <Panel aria-labelledby="add">

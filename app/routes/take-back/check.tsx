@@ -13,19 +13,8 @@ import { today } from '~/server/today';
 import { Button, ButtonLink } from '~/app/ui/Button';
 import { NumberBox, TextBox } from '~/app/ui/fields';
 import { Said } from '~/app/ui/Notices';
-import {
-  Entered,
-  Entries,
-  Faint,
-  Heading,
-  Margin,
-  Row,
-  Panel,
-  Stack,
-  State,
-  TableFrame,
-  Workplace,
-} from '~/app/ui/Page';
+import { Entered, Entries, Faint, Heading, Margin, Row, Panel, Stack, State, Workplace } from '~/app/ui/Page';
+import { Table } from '~/app/ui/Table';
 import { useReadyAction } from '~/app/desk/ScanLine';
 import { KeptHere } from '~/app/ui/Changes';
 import { useRemembered } from '~/app/ui/remember';
@@ -165,51 +154,40 @@ function Counting({
         <Panel>
           <Form method="post" onSubmit={forget}>
             <Stack>
-              <TableFrame>
-                <table>
-                  <thead>
-                    <tr>
-                      <th>Part</th>
-                      <th>Went out</th>
-                      <th>Came back</th>
-                      <th>So</th>
-                    </tr>
-                  </thead>
-                  <tbody>
-                    {parts.map((part) => {
-                      const short = part.quantity - (counts[part.material] ?? 0);
-                      const material = materialOf(part.material);
-                      return (
-                        <tr key={part.material}>
-                          <td>{material.plural}</td>
-                          <td>{part.quantity}</td>
-                          <td>
-                            <NumberBox
-                              name={part.material}
-                              label={`${material.plural} that came back`}
-                              labelHidden
-                              min={0}
-                              max={999}
-                              value={counts[part.material] ?? part.quantity}
-                              onChange={(value) => set((old) => ({ ...old, [part.material]: value }))}
-                              error={errors[part.material]}
-                            />
-                          </td>
-                          <td>
-                            {short > 0 ? (
-                              <State tone="hand">{`${short} missing`}</State>
-                            ) : short < 0 ? (
-                              <State tone="note">{`${-short} more`}</State>
-                            ) : (
-                              <State tone="calm">complete</State>
-                            )}
-                          </td>
-                        </tr>
-                      );
-                    })}
-                  </tbody>
-                </table>
-              </TableFrame>
+              <Table
+                rows={parts.map((part) => ({ ...part, short: part.quantity - (counts[part.material] ?? 0) }))}
+                rowKey={({ material }) => material}
+                columns={[
+                  { head: 'Part', cell: ({ material }) => materialOf(material).plural },
+                  { head: 'Went out', cell: ({ quantity }) => quantity },
+                  {
+                    head: 'Came back',
+                    cell: ({ material, quantity }) => (
+                      <NumberBox
+                        name={material}
+                        label={`${materialOf(material).plural} that came back`}
+                        labelHidden
+                        min={0}
+                        max={999}
+                        value={counts[material] ?? quantity}
+                        onChange={(value) => set((old) => ({ ...old, [material]: value }))}
+                        error={errors[material]}
+                      />
+                    ),
+                  },
+                  {
+                    head: 'So',
+                    cell: ({ short }) =>
+                      short > 0 ? (
+                        <State tone="hand">{`${short} missing`}</State>
+                      ) : short < 0 ? (
+                        <State tone="note">{`${-short} more`}</State>
+                      ) : (
+                        <State tone="calm">complete</State>
+                      ),
+                  },
+                ]}
+              />
               <Row>
                 <Button type="submit" isPending={busy}>
                   {missing.length ? 'Take it back with parts missing' : 'Take it back, complete'}

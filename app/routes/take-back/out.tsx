@@ -11,19 +11,7 @@ import { requireRole } from '~/server/people/session';
 import { today } from '~/server/today';
 import { Button, ButtonLink } from '~/app/ui/Button';
 import { Said } from '~/app/ui/Notices';
-import {
-  Empty,
-  Entered,
-  Entries,
-  Faint,
-  Heading,
-  Margin,
-  Panel,
-  Stack,
-  TableFrame,
-  Tag,
-  Workplace,
-} from '~/app/ui/Page';
+import { Empty, Entered, Entries, Faint, Heading, Margin, Panel, Stack, Tag, Workplace } from '~/app/ui/Page';
 import { firstOf, Pager, Table } from '~/app/ui/Table';
 import { DueFlag } from '~/app/desk/DueFlag';
 import type { Route } from './+types/out';
@@ -134,24 +122,23 @@ export default function Out({ loaderData, actionData }: Route.ComponentProps) {
         {closed.length > 0 && (
           <Panel aria-labelledby="closed">
             <h2 id="closed">Came home last</h2>
-            <TableFrame>
-              <table>
-                <tbody>
-                  {closed.map((loan) => (
-                    <tr key={loan.id}>
-                      <td>
-                        <Link to={`/copies/${loan.copyId}`}>
-                          <Tag>{showTag(loan.tag)}</Tag>
-                        </Link>
-                      </td>
-                      <td>{loan.kitName}</td>
-                      <td>{loan.familyName}</td>
-                      <td>{loan.returnedOn && showDay(loan.returnedOn)}</td>
-                    </tr>
-                  ))}
-                </tbody>
-              </table>
-            </TableFrame>
+            <Table
+              rows={closed}
+              rowKey={(loan) => loan.id}
+              columns={[
+                {
+                  head: 'Tag',
+                  cell: (loan) => (
+                    <Link to={`/copies/${loan.copyId}`}>
+                      <Tag>{showTag(loan.tag)}</Tag>
+                    </Link>
+                  ),
+                },
+                { head: 'Kit', cell: (loan) => loan.kitName },
+                { head: 'Family', cell: (loan) => loan.familyName },
+                { head: 'Came home', cell: (loan) => loan.returnedOn && showDay(loan.returnedOn) },
+              ]}
+            />
           </Panel>
         )}
       </Stack>
