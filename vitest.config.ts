@@ -31,6 +31,8 @@ export default defineConfig({
           name: 'database',
           include: ['data/**/*.test.ts', 'tests/database/**/*.test.ts'],
           setupFiles: ['tests/lane.ts'],
+          // Each lane reads the application once, for all of its files.
+          isolate: false,
           maxWorkers: LANES,
           testTimeout: 20_000,
         },
@@ -50,6 +52,8 @@ export default defineConfig({
           name: 'journeys',
           include: ['tests/journeys/**/*.test.ts'],
           setupFiles: ['tests/lane.ts'],
+          // Each lane reads the application once, for all of its files.
+          isolate: false,
           maxWorkers: LANES,
           testTimeout: 120_000,
           // A page under load takes longer than the second that polling is given otherwise.

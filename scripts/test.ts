@@ -63,21 +63,24 @@ for (const signal of ['SIGINT', 'SIGTERM'] as const)
 const only = process.argv[2];
 const wanted = (part: string): boolean => only === undefined || only === part;
 
-if (wanted('checks')) {
+async function checks(): Promise<void> {
   console.log('Checks');
   await runChecks(counted);
 }
+async function probe(): Promise<void> {
+  console.log('Probe: two servers, a database, and what may happen to them');
+  await vitest('probe');
+}
+
 console.log('Tools');
 await counted('browser and PDF tools', async () => ensureBrowser());
+// The probe waits for servers that are killed and come back: the checks are done meanwhile.
+await Promise.all([wanted('checks') && checks(), wanted('probe') && probe()]);
 if (wanted('unit')) {
   console.log('Unit tests');
   await vitest('unit');
 }
 if (wanted('database') || wanted('journeys')) await withDatabase();
-if (wanted('probe')) {
-  console.log('Probe: two servers, a database, and what may happen to them');
-  await vitest('probe');
-}
 console.log(`\n${passed} passed, ${failed} failed`);
 process.exit(failed ? 1 : 0);
 

@@ -45,7 +45,9 @@ const face = css<Tint>`
     cursor: default;
   }
   &[data-under-way] {
-    opacity: 0.75;
+    /* Told by its edge: a fainter colour would be hard to read. */
+    border-style: dashed;
+    border-color: ${({ $quiet, $clay }) => ($quiet ? ($clay ? color.clay : color.fern) : color.paper)};
     cursor: progress;
   }
 `;
