@@ -36,7 +36,8 @@ async function passwordSet(
 
 /**
  * Keeps the hash of a link with which a person of a school sets a new password. A link given before is worth nothing
- * then. False for nobody, and for whoever coordinates the district unless who gives it does too.
+ * then. Whoever sets a password can sign in as that person, in every school of theirs: so a link is given only by a
+ * coordinator of all of them, and to who coordinates a district by one who does too. False where it is not given.
  */
 export function addPasswordLink(given: {
   schoolId: string;
@@ -59,6 +60,9 @@ export function addPasswordLink(given: {
           eq(membership.active, true),
           sql`(${person.districtId} is null or ${person.districtId} =
                (select by.district_id from ${person} by where by.id = ${input.createdBy}))`,
+          sql`not exists (select from ${membership} theirs where theirs.person_id = ${input.personId} and theirs.active
+               and not exists (select from ${membership} mine where mine.school_id = theirs.school_id
+                 and mine.person_id = ${input.createdBy} and mine.active and mine.role = 'coordinator'))`,
         ),
       )
       .for('update');

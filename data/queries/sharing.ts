@@ -175,6 +175,8 @@ export async function passOn(
       .update(taken)
       .set({ version })
       .where(and(ours(there, taken), eq(taken.kind, kind), eq(taken.thingId, mine.thingId)));
+    // What a school has taken into its own wording is shown by it too; where nothing is new, it ends.
+    if (kind === 'wording') await passOn(there, kind, mine.thingId, personId);
   }
 }
 

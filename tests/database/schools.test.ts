@@ -39,7 +39,7 @@ import {
   schoolsInNumbers,
   sisterOfTag,
 } from '~/data/queries/schools';
-import { createSession, findSession, openSchool, schoolsOf } from '~/data/queries/sessions';
+import { addPasswordLink, createSession, findSession, openSchool, schoolsOf } from '~/data/queries/sessions';
 import {
   followed,
   offers,
@@ -50,7 +50,7 @@ import {
   toShow,
   unshare,
 } from '~/data/queries/sharing';
-import { checkedLanguages, saveLineWords } from '~/data/queries/words';
+import { checkedLanguages, lineChecks, saveLineWords } from '~/data/queries/words';
 import { newOwnGame } from '~/core/own/definition';
 import { today } from '~/server/today';
 import { everything } from '../owner';
@@ -230,6 +230,27 @@ describe('people', () => {
     expect(await admit(sister, crypto.randomUUID(), 'helper', null)).toBe(false);
   });
 
+  it('are given a new password by nobody who does not coordinate all of their schools', async () => {
+    const [maren, soren, tobin, ilaria, runa] = await Promise.all(
+      ['Maren', 'Soren', 'Tobin', 'Ilaria', 'Runa'].map(idOf),
+    );
+    const given = (schoolId: string, personId: string, createdBy: string) =>
+      addPasswordLink({
+        schoolId,
+        personId,
+        createdBy,
+        keyHash: crypto.randomUUID(),
+        expiresAt: new Date(Date.now() + 9e6),
+      });
+    // Tobin helps in both schools: with his password one would see the other.
+    expect(await given(at.schoolId, tobin!, maren!)).toBe(false);
+    expect(await given(sister.schoolId, tobin!, soren!)).toBe(false);
+    expect(await given(sister.schoolId, tobin!, runa!)).toBe(true);
+    expect(await given(at.schoolId, ilaria!, maren!)).toBe(true);
+    expect(await given(sister.schoolId, ilaria!, soren!)).toBe(false);
+    expect(await given(at.schoolId, runa!, maren!)).toBe(false);
+  });
+
   it('of a district see all of its schools, and the last of them stays', async () => {
     const [runa, maren] = [await idOf('Runa'), await idOf('Maren')];
     const { districtId } = at;
@@ -369,6 +390,40 @@ describe('what is shared', () => {
     expect(await unshare(at, ours.id, maren)).toBe(true);
     expect(await followed(sister, 'own game', id)).toBeUndefined();
     expect((await findOwnGame(sister, id))!.definition.players).toEqual({ fewest: 2, most: 3 });
+  });
+
+  it('goes on from school to school, and comes to an end where each follows the other', async () => {
+    const [maren, runa] = [await idOf('Maren'), await idOf('Runa')];
+    const game = gameOf('two-tone-spill');
+    const lines = Object.keys(game.words.en);
+    const say = (where: SchoolHandle, messageId: string) =>
+      saveLineWords(
+        where,
+        game,
+        'es',
+        [{ messageId, right: true, note: '', had: { right: false, note: '' } }],
+        maren,
+      );
+    const wording = async (where: SchoolHandle) =>
+      (await offers(where)).find((one) => one.kind === 'wording')!.id;
+    await say(at, lines[0]!);
+    await say(sister, lines[1]!);
+    await share(at, 'wording', 'es', maren);
+    await share(sister, 'wording', 'es', runa);
+    await take(sister, await wording(sister), true, null);
+    await take(at, await wording(at), true, null);
+    for (const [i, line] of lines.slice(2).entries()) await say(i % 2 ? at : sister, line);
+    const all = async (where: SchoolHandle) => Object.keys(await lineChecks(where, game)).length;
+    expect([await all(at), await all(sister)]).toEqual([lines.length, lines.length]);
+    // A third school that follows one of them has what both of them say.
+    const third = (await makeSchool(
+      at.districtId,
+      { name: 'Skua Point', paper: 'a4', languages: ['en'], timeZone: 'UTC' },
+      runa,
+    ))!;
+    const there = atSchool(boundTo(third));
+    await take(there, await wording(there), true, null);
+    expect(await all(there)).toBe(lines.length);
   });
 
   it('is nothing that itself follows another school', async () => {

@@ -58,7 +58,9 @@ export async function action({ request }: Route.ActionArgs) {
       const key = isId(id) ? await givePasswordLink(at, id, me) : undefined;
       if (!key)
         return refuse(
-          { end: 'This person gets no link here: they have left, or coordinate the district.' },
+          {
+            end: 'This person gets no link from you: they have left, or sign in to another school as well. Who coordinates the district can give them one.',
+          },
           409,
         );
       // Told once: only its hash is kept.
