@@ -7,7 +7,7 @@ import { log } from './changes';
 import { record } from './counts';
 import { ours } from './ours';
 import { boundTo, type School } from './schools';
-import { kitAlsoAt } from './sharing';
+import { kitAlsoAt } from './shareable';
 
 export interface Moved {
   tags: string[];

@@ -19,9 +19,7 @@ import type { OwnGame } from '~/core/own/definition';
 import { version } from './version';
 import { oneOf } from './one-of';
 import { person } from './people';
-import { ofSameSchool, school, schoolId } from './schools';
-
-const PAPERS = ['letter', 'a4'] as const;
+import { ofSameSchool, PAPERS, school, schoolId } from './schools';
 
 /** A game with its parameters set, saved under a name. */
 export const variant = pgTable(

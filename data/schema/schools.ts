@@ -18,7 +18,7 @@ import type { Printing } from '~/core/pack/cost';
 import { version } from './version';
 import { oneOf } from './one-of';
 
-const PAPERS = ['letter', 'a4'] as const;
+export const PAPERS = ['letter', 'a4'] as const;
 export const SHARED_KINDS = ['kit', 'own game', 'wording'] as const;
 
 /** Schools that share kits, games and wording, and between which copies move. */

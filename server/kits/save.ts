@@ -4,7 +4,7 @@ import { kitSchema, MOST_GAMES } from '~/core/kits/forms';
 import type { SchoolHandle } from '~/data/db';
 import type { Stale } from '~/data/queries/changes';
 import { changeKit, saveKit, VariantGone, type KitInput } from '~/data/queries/kits';
-import { versionIn } from '../forms';
+import { UNKNOWN_VERSION, versionIn } from '../forms';
 import { isId } from '../ids';
 
 export type SavedKit =
@@ -25,8 +25,7 @@ export async function saveKitForm(
   else if (variantIds.length > MOST_GAMES)
     errors.variantIds = `A basket has room for ${MOST_GAMES} games; ${variantIds.length} are ticked.`;
   const openedOn = versionIn(form);
-  if (id && openedOn === undefined)
-    errors[''] = 'This page does not know what it was opened on. Load it again; nothing was changed.';
+  if (id && openedOn === undefined) errors[''] = UNKNOWN_VERSION;
   if (!checked.ok || Object.keys(errors).length) return { ok: false, status: 400, errors };
   const input = { ...checked.value, variantIds };
   try {

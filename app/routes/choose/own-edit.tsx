@@ -6,7 +6,7 @@ import { ownGameId } from '~/core/own/ids';
 import type { SchoolHandle } from '~/data/db';
 import { archiveOwnGame, findOwnGame } from '~/data/queries/games';
 import { changesOf, lateOf } from '~/server/changes';
-import { byIntent, versionIn } from '~/server/forms';
+import { byIntent, UNKNOWN_VERSION, versionIn } from '~/server/forms';
 import { changeOwn } from '~/server/games/own';
 import { isId } from '~/server/ids';
 import { followed, stopFollowing } from '~/data/queries/sharing';
@@ -60,7 +60,7 @@ export async function action({ request, params }: Route.ActionArgs) {
         data({ errors, late }, { status });
       if (!openedOn)
         return refuse(400, {
-          '': 'This page does not know what it was opened on. Load it again; nothing was changed.',
+          '': UNKNOWN_VERSION,
         });
       const kept = await changeOwn(at, id, String(form.get('definition') ?? ''), openedOn, person.id);
       if (!kept.ok) return kept.stale ? refuse(409, {}, lateOf(at, kept.stale)) : refuse(400, kept.errors);

@@ -23,7 +23,7 @@ import { Said } from '~/app/ui/Notices';
 import { NotSaved } from '~/app/ui/NotSaved';
 import { Entered, Entries, Faint, Heading, Margin, Panel, Row, Stack, State, Workplace } from '~/app/ui/Page';
 import { Table } from '~/app/ui/Table';
-import { AboutSchool } from '~/app/routes/people/AboutSchool';
+import { AboutNewSchool } from '~/app/routes/people/AboutSchool';
 import type { Route } from './+types/overview';
 
 export const meta: Route.MetaFunction = () => [{ title: 'District · Fern Basket' }];
@@ -170,7 +170,7 @@ export default function District({ loaderData, actionData }: Route.ComponentProp
                 error={errorsOf('school').schoolName}
                 maxLength={120}
               />
-              <AboutSchool {...about} errors={errorsOf('school')} />
+              <AboutNewSchool {...about} errors={errorsOf('school')} />
               <Row>
                 <Button type="submit" isPending={busy}>
                   Make this school

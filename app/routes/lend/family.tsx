@@ -7,7 +7,7 @@ import { showTag } from '~/core/kits/tag';
 import { familyFields, findFamily, forgetFamily, updateFamily } from '~/data/queries/families';
 import { listLoansOfFamily } from '~/data/queries/lending';
 import { changesOf, lateOf } from '~/server/changes';
-import { byIntent, versionIn } from '~/server/forms';
+import { byIntent, UNKNOWN_VERSION, versionIn } from '~/server/forms';
 import { isId } from '~/server/ids';
 import { requireRole } from '~/server/people/session';
 import { notFound } from '~/server/refusals';
@@ -65,7 +65,7 @@ export async function action({ request, params }: Route.ActionArgs) {
         return refuse({
           status: 400,
           errors: {
-            '': 'This page does not know what it was opened on. Load it again; nothing was changed.',
+            '': UNKNOWN_VERSION,
           },
         });
       const saved = await updateFamily(at, id, checked.value, openedOn, person.id);

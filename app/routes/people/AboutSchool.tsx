@@ -1,11 +1,73 @@
 import { useState, useSyncExternalStore } from 'react';
-import { LANGUAGES, type Language } from '~/core/words/languages';
 import type { FieldErrors } from '~/core/check/check';
+import type { SchoolFields } from '~/core/lending/school';
+import { LANGUAGES, type Language } from '~/core/words/languages';
 import { Choice, Suggest, TickBox } from '~/app/ui/fields';
 import { Row } from '~/app/ui/Page';
 
-/** What is asked of a new school beside its name; the time zone is that of this browser until another one is chosen. */
+type About = Omit<SchoolFields, 'name'>;
+const CODES = Object.keys(LANGUAGES) as Language[];
+
+/** What is asked of a school beside its name. */
 export function AboutSchool({
+  value,
+  onChange,
+  timeZones,
+  errors,
+}: {
+  value: About;
+  onChange: (change: Partial<About>) => void;
+  timeZones: readonly string[];
+  errors: FieldErrors;
+}) {
+  return (
+    <>
+      <Choice
+        name="paper"
+        label="Paper in the printer"
+        value={value.paper}
+        onChange={(paper) => onChange({ paper: paper as About['paper'] })}
+        error={errors.paper}
+        options={[
+          { value: 'letter', label: 'Letter' },
+          { value: 'a4', label: 'A4' },
+        ]}
+      />
+      <fieldset style={{ border: 0, margin: 0, padding: 0 }}>
+        <legend style={{ fontWeight: 700, padding: 0 }}>Languages of your families</legend>
+        <Row>
+          {CODES.map((code) => (
+            <TickBox
+              key={code}
+              name="languages"
+              value={code}
+              isSelected={code === 'en' || value.languages.includes(code)}
+              onChange={(on) =>
+                onChange({
+                  languages: CODES.filter((one) => (one === code ? on : value.languages.includes(one))),
+                })
+              }
+            >
+              {LANGUAGES[code].name}
+            </TickBox>
+          ))}
+        </Row>
+      </fieldset>
+      <Suggest
+        name="timeZone"
+        label="Time zone"
+        hint="It decides what day it is, and what is due."
+        value={value.timeZone}
+        onChange={(timeZone) => onChange({ timeZone })}
+        options={timeZones}
+        error={errors.timeZone}
+      />
+    </>
+  );
+}
+
+/** The same of a new school; its time zone is that of this browser until another one is chosen. */
+export function AboutNewSchool({
   timeZones,
   here,
   errors,
@@ -20,44 +82,19 @@ export function AboutSchool({
     () => Intl.DateTimeFormat().resolvedOptions().timeZone,
     () => here,
   );
-  const [chosen, setChosen] = useState<string>();
-  const zone = chosen ?? [browser, here].find((one) => timeZones.includes(one)) ?? 'UTC';
+  const [chosen, setChosen] = useState<Partial<About>>({});
+  const value: About = {
+    paper: 'letter',
+    languages: ['en', 'es'],
+    timeZone: [browser, here].find((one) => timeZones.includes(one)) ?? 'UTC',
+    ...chosen,
+  };
   return (
-    <>
-      <Choice
-        name="paper"
-        label="Paper in the printer"
-        defaultValue="letter"
-        error={errors.paper}
-        options={[
-          { value: 'letter', label: 'Letter' },
-          { value: 'a4', label: 'A4' },
-        ]}
-      />
-      <fieldset style={{ border: 0, margin: 0, padding: 0 }}>
-        <legend style={{ fontWeight: 700, padding: 0 }}>Languages of your families</legend>
-        <Row>
-          {(Object.keys(LANGUAGES) as Language[]).map((code) => (
-            <TickBox
-              key={code}
-              name="languages"
-              value={code}
-              defaultSelected={code === 'en' || code === 'es'}
-            >
-              {LANGUAGES[code].name}
-            </TickBox>
-          ))}
-        </Row>
-      </fieldset>
-      <Suggest
-        name="timeZone"
-        label="Time zone"
-        hint="It decides what day it is, and what is due."
-        value={zone}
-        onChange={setChosen}
-        options={timeZones}
-        error={errors.timeZone}
-      />
-    </>
+    <AboutSchool
+      value={value}
+      onChange={(change) => setChosen((old) => ({ ...old, ...change }))}
+      timeZones={timeZones}
+      errors={errors}
+    />
   );
 }

@@ -17,11 +17,12 @@ import { today } from '~/server/today';
 import { showDay } from '~/core/lending/due';
 import { Button, ButtonLink } from '~/app/ui/Button';
 import { Changes, DraftNote, plainValue, TooLate, type FieldWords, type Late } from '~/app/ui/Changes';
-import { Choice, Suggest, TextBox, TickBox } from '~/app/ui/fields';
+import { TextBox } from '~/app/ui/fields';
 import { NotSaved } from '~/app/ui/NotSaved';
 import { Said } from '~/app/ui/Notices';
 import { Entered, Entries, Heading, Margin, Panel, Row, Stack, Workplace } from '~/app/ui/Page';
 import { useDraft } from '~/app/ui/remember';
+import { AboutSchool } from './AboutSchool';
 import type { Route } from './+types/school';
 
 export const meta: Route.MetaFunction = () => [{ title: 'This school · Fern Basket' }];
@@ -122,48 +123,7 @@ function Boxes({ loaderData, actionData }: Route.ComponentProps) {
                 error={errors.schoolName}
                 maxLength={120}
               />
-              <Choice
-                name="paper"
-                label={LABELS.paper!}
-                value={value.paper}
-                onChange={(paper) => change({ paper: paper as SchoolFields['paper'] })}
-                error={errors.paper}
-                options={[
-                  { value: 'letter', label: 'Letter' },
-                  { value: 'a4', label: 'A4' },
-                ]}
-              />
-              <fieldset style={{ border: 0, margin: 0, padding: 0 }}>
-                <legend style={{ fontWeight: 700, padding: 0 }}>{LABELS.languages}</legend>
-                <Row>
-                  {(Object.keys(LANGUAGES) as Language[]).map((code) => (
-                    <TickBox
-                      key={code}
-                      name="languages"
-                      value={code}
-                      isSelected={code === 'en' || value.languages.includes(code)}
-                      onChange={(on) =>
-                        change({
-                          languages: (Object.keys(LANGUAGES) as Language[]).filter((one) =>
-                            one === code ? on : value.languages.includes(one),
-                          ),
-                        })
-                      }
-                    >
-                      {LANGUAGES[code].name}
-                    </TickBox>
-                  ))}
-                </Row>
-              </fieldset>
-              <Suggest
-                name="timeZone"
-                label={LABELS.timeZone!}
-                hint="It decides what day it is, and what is due."
-                value={value.timeZone}
-                onChange={(timeZone) => change({ timeZone })}
-                options={loaderData.timeZones}
-                error={errors.timeZone}
-              />
+              <AboutSchool value={value} onChange={change} timeZones={loaderData.timeZones} errors={errors} />
               <Row>
                 <Button type="submit" isPending={busy}>
                   Save this school

@@ -9,7 +9,7 @@ import { Button } from '~/app/ui/Button';
 import { TextBox } from '~/app/ui/fields';
 import { Said } from '~/app/ui/Notices';
 import { Stack } from '~/app/ui/Page';
-import { AboutSchool } from './AboutSchool';
+import { AboutNewSchool } from './AboutSchool';
 import { Door } from './Door';
 import { NewPasswordFields } from './NewPasswordFields';
 import type { Route } from './+types/set-up';
@@ -65,7 +65,7 @@ export default function SetUp({ loaderData, actionData }: Route.ComponentProps) 
             error={errors.schoolName}
             autoFocus
           />
-          <AboutSchool {...loaderData} errors={errors} />
+          <AboutNewSchool {...loaderData} errors={errors} />
           <TextBox
             name="personName"
             label="Your name"

@@ -12,7 +12,7 @@ import { centsIn, plain } from '~/core/words/numbers';
 import type { FieldErrors } from '~/core/check/check';
 import { schoolPrinting, schoolVersions, setSchoolPrinting } from '~/data/queries/schools';
 import { changesOf, lateOf } from '~/server/changes';
-import { versionIn } from '~/server/forms';
+import { UNKNOWN_VERSION, versionIn } from '~/server/forms';
 import { requireRole } from '~/server/people/session';
 import { readPrices } from '~/server/print/prices';
 import { Button, ButtonLink } from '~/app/ui/Button';
@@ -49,7 +49,7 @@ export async function action({ request }: Route.ActionArgs) {
   const openedOn = versionIn(form);
   if (!openedOn)
     return refuse(400, {
-      '': 'This page does not know what it was opened on. Load it again; nothing was changed.',
+      '': UNKNOWN_VERSION,
     });
   const saved = await setSchoolPrinting(at, checked.value, openedOn, person.id);
   if (!saved.ok) {
