@@ -65,6 +65,7 @@ export default [
   route('own-game.schema.json', 'routes/choose/own-schema.ts'),
   route('print/calibration.pdf', 'routes/print/calibration-pdf.ts'),
   route('print/page.svg', 'routes/print/page-svg.tsx'),
+  route('print/jobs/:jobId/progress', 'routes/print/job-progress.ts'),
   route('print/jobs/:jobId.pdf', 'routes/print/job-pdf.ts'),
   route('lend/families.csv', 'routes/lend/families-csv.ts'),
 

@@ -28,7 +28,8 @@ try {
   stops.push(cluster.stop);
   const url = await step('database', () => ensureDatabase(cluster, 'fern_basket', { fresh }));
   useDatabase(url);
-  const { migrate, closeDatabase } = await import('~/data/db.ts');
+  const { closeDatabase } = await import('~/data/db.ts');
+  const { migrate } = await import('~/data/migrate.ts');
   const { loadDemoWhenEmpty, DEMO_PEOPLE } = await import('~/data/demo/load.ts');
   const { hashPassword } = await import('~/server/people/password.ts');
   await step('migrations', migrate);

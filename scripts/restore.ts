@@ -3,7 +3,7 @@
  * of another name beside it. A database that holds anything is never written over.
  */
 import { parseArgs } from 'node:util';
-import { letServerIn } from '~/data/db.ts';
+import { letServerIn } from '~/data/migrate.ts';
 import { BackupTrouble, restore, sibling } from '~/server/backup/tools.ts';
 import { step, Trouble } from './lib/say.ts';
 import { requireOwnerUrl } from './lib/url.ts';

@@ -106,7 +106,8 @@ async function withDatabase(): Promise<void> {
 async function lanes(cluster: Cluster): Promise<string[]> {
   const first = await ensureDatabase(cluster, 'fern_lane_1', { fresh: true });
   useDatabase(first);
-  const { migrate, closeDatabase } = await import('~/data/db.ts');
+  const { closeDatabase } = await import('~/data/db.ts');
+  const { migrate } = await import('~/data/migrate.ts');
   await counted('migrations', migrate);
   await closeDatabase();
   const others = Array.from({ length: LANES - 1 }, (_, i) => `fern_lane_${i + 2}`);

@@ -7,7 +7,7 @@ import { troubleWords } from '~/core/words/trouble';
 import { closeDatabase, databaseState, roleFault } from '~/data/db';
 import { beginDaily } from './backup/daily';
 import { log } from './log';
-import { leaveJobs } from './print/jobs';
+import { beginDrawing, endDrawing } from './print/jobs';
 import { shelfEntries } from './games/shelf';
 import { answerWith } from './web/answer';
 import { webApp } from './web/app';
@@ -32,6 +32,7 @@ const server = app.listen(port, host, (error?: Error) => {
   }
   say(`Fern Basket listens on http://${host}:${(server.address() as AddressInfo).port}`);
   void tellDatabase();
+  void beginDrawing();
   // The first visitor of the shelf should not wait for it.
   void shelfEntries().catch((failed: unknown) => log.error({ err: failed }, 'the shelf was not reckoned'));
 });
@@ -78,7 +79,7 @@ async function stop(): Promise<void> {
   const late = setTimeout(() => server.closeAllConnections(), GRACE_MS);
   await Promise.all([
     new Promise<void>((done) => server.close(() => done())),
-    leaveJobs().catch((error: unknown) => log.error({ err: error }, 'print jobs were not given away')),
+    endDrawing().catch((error: unknown) => log.error({ err: error }, 'print jobs were not given away')),
   ]);
   clearTimeout(late);
   await closeDatabase().catch(() => undefined);

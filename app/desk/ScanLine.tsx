@@ -1,20 +1,8 @@
 import { createContext, use, useEffect, useId, useRef, useState, type KeyboardEvent } from 'react';
 import { useFetcher, useLocation, useNavigate } from 'react-router';
 import styled from 'styled-components';
+import type { ScanReading } from '~/core/lending/scan';
 import { color, cut } from '~/app/ui/theme';
-
-/** One thing that Enter can do with what was scanned. */
-export interface ScanChoice {
-  says: string;
-  go: string;
-}
-/** What the server makes of a scanned text. `q` is the text it answers to. */
-export interface ScanReading {
-  q: string;
-  /** Why nothing can be done with it. */
-  problem?: string;
-  choices: ScanChoice[];
-}
 
 /** What an empty Enter does on this page, said before it is done. */
 export interface ReadyAction {

@@ -1,7 +1,8 @@
 import styled from 'styled-components';
-import { CHANCE, type Figure, type Reckoning } from '~/core/games/kit/types';
+import { shown } from '~/core/games/kit/shown';
+import type { Reckoning } from '~/core/games/kit/types';
 import { materialOf } from '~/core/materials/catalogue';
-import { count, hundredths, plain, unitFor } from '~/core/words/numbers';
+import { count, plain } from '~/core/words/numbers';
 import { Button } from '~/app/ui/Button';
 import { Entered, Entries, Faint, Margin } from '~/app/ui/Page';
 import { Table } from '~/app/ui/Table';
@@ -17,21 +18,6 @@ const Under = styled.div`
     vertical-align: middle;
   }
 `;
-
-/** A figure's number as it is read, with its error where it was simulated; chances in hundredths. */
-export function shown({ value, unit, error }: Figure): { number: string; unit: string } {
-  const chance = unit === CHANCE;
-  const said = chance ? 'in 100' : unitFor(value, unit);
-  if (error === undefined || error === 0)
-    return { number: chance ? hundredths(value) : plain(value), unit: said };
-  // As many decimals as the error leaves meaning in.
-  const scale = chance ? 100 : 1;
-  const decimals = Math.min(4, Math.max(0, -Math.floor(Math.log10(error * scale))));
-  return {
-    number: `${(value * scale).toFixed(decimals)} ± ${(error * scale).toFixed(decimals)}`,
-    unit: said,
-  };
-}
 
 const HowFar = ({ progress }: { progress: Progress }) => (
   <progress max={1} value={useProgress(progress)} aria-label="How far the figures are" />
@@ -114,9 +100,3 @@ export const PartsTable = ({ reckoning }: { reckoning: Reckoning }) =>
       ]}
     />
   );
-
-/** Players and room, in a sentence. */
-export const roomOf = ({ players, space }: Reckoning): string =>
-  `${players.fewest === players.most ? count(players.most, 'player') : `${players.fewest} to ${count(players.most, 'player')}`}, ${
-    space.place === 'outdoors' ? 'outdoors' : `on ${space.place === 'table' ? 'a table' : 'the floor'}`
-  }: about ${(space.widthMm / 1000).toFixed(1)} × ${(space.depthMm / 1000).toFixed(1)} m.`;

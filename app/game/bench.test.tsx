@@ -6,7 +6,8 @@ import { figure } from '~/core/games/kit/reckoning';
 import { assume } from '~/core/games/kit/types';
 import { Knobs } from './Knobs';
 import { LengthRibbon } from './LengthRibbon';
-import { PartsTable, roomOf, shown } from './Reckonings';
+import { roomOf, shown } from '~/core/games/kit/shown';
+import { PartsTable } from './Reckonings';
 import { Weave } from './Weave';
 
 const nothing = (): void => undefined;

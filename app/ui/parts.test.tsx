@@ -10,7 +10,7 @@ import { Frond } from '~/app/desk/Frond';
 import { Knobs } from '~/app/game/Knobs';
 import { Notices, Said } from './Notices';
 import { Empty, Entered, Entries, Heading, State } from './Page';
-import { shown } from '~/app/game/Reckonings';
+import { shown } from '~/core/games/kit/shown';
 import { STATIONS } from '~/app/desk/stations';
 
 const nothing = (): void => undefined;

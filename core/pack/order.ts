@@ -43,3 +43,11 @@ export function lostIn(text: string | null): Lost | undefined {
   if (!material || !name) return undefined;
   return { material, name, ...(variant && /^\d{1,3}$/.test(variant) ? { variant: Number(variant) } : {}) };
 }
+
+/** How far the drawing of an order is. */
+export interface JobProgress {
+  state: 'drawing' | 'done' | 'failed' | 'stopped';
+  pagesDone: number;
+  /** Not known at first. */
+  pages: number | null;
+}

@@ -44,6 +44,25 @@ export interface AnswerRow {
 /** So many answers are listened to at once: years of them would keep everybody waiting. */
 const MOST_ANSWERS = 1000;
 
+const WITH_BASKET = {
+  answer,
+  familyId: loan.familyId,
+  familyName: family.name,
+  tag: copy.tag,
+  kitId: kit.id,
+  kitName: kit.name,
+  runId: copy.buildRunId,
+};
+
+/** What the baskets of these answers held. */
+async function withPlans(
+  at: SchoolHandle,
+  rows: readonly (Omit<AnswerRow, 'plan'> & { runId: string })[],
+): Promise<AnswerRow[]> {
+  const runs = await plansOf(at, [...new Set(rows.map(({ runId }) => runId))]);
+  return rows.map(({ runId, ...row }) => ({ ...row, plan: runs.get(runId)!.plan }));
+}
+
 /** The newest answers in order of arrival, with what they are about. */
 export async function listAnswers(at: SchoolHandle): Promise<AnswerRow[]> {
   const newest = at
@@ -54,15 +73,7 @@ export async function listAnswers(at: SchoolHandle): Promise<AnswerRow[]> {
     .limit(MOST_ANSWERS)
     .as('newest');
   const rows = await at
-    .select({
-      answer,
-      familyId: loan.familyId,
-      familyName: family.name,
-      tag: copy.tag,
-      kitId: kit.id,
-      kitName: kit.name,
-      runId: copy.buildRunId,
-    })
+    .select(WITH_BASKET)
     .from(newest)
     .innerJoin(answer, and(eq(answer.schoolId, newest.schoolId), eq(answer.id, newest.id)))
     .innerJoin(loan, and(eq(loan.schoolId, answer.schoolId), eq(loan.id, answer.loanId)))
@@ -70,8 +81,44 @@ export async function listAnswers(at: SchoolHandle): Promise<AnswerRow[]> {
     .innerJoin(copy, and(eq(copy.schoolId, loan.schoolId), eq(copy.id, loan.copyId)))
     .innerJoin(kit, and(eq(kit.schoolId, copy.schoolId), eq(kit.id, copy.kitId)))
     .orderBy(asc(answer.sentAt));
-  const runs = await plansOf(at, [...new Set(rows.map(({ runId }) => runId))]);
-  return rows.map(({ runId, ...row }) => ({ ...row, plan: runs.get(runId)!.plan }));
+  return withPlans(at, rows);
+}
+
+/** A page of the answers about one kit, the newest first, and how many there are. */
+export async function answersOfKit(
+  at: SchoolHandle,
+  kitId: string,
+  first: number,
+  most: number,
+): Promise<{ answers: AnswerRow[]; found: number }> {
+  const ofKit = at
+    .select({ id: answer.id, sentAt: answer.sentAt })
+    .from(copy)
+    .innerJoin(loan, and(eq(loan.schoolId, copy.schoolId), eq(loan.copyId, copy.id)))
+    .innerJoin(answer, and(eq(answer.schoolId, loan.schoolId), eq(answer.loanId, loan.id)))
+    .where(and(ours(at, copy), eq(copy.kitId, kitId)));
+  const page = ofKit.orderBy(desc(answer.sentAt), desc(answer.id)).offset(first).limit(most).as('page');
+  const [rows, [all]] = await Promise.all([
+    at
+      .select(WITH_BASKET)
+      .from(page)
+      .innerJoin(answer, and(ours(at, answer), eq(answer.id, page.id)))
+      .innerJoin(loan, and(eq(loan.schoolId, answer.schoolId), eq(loan.id, answer.loanId)))
+      .innerJoin(family, and(eq(family.schoolId, loan.schoolId), eq(family.id, loan.familyId)))
+      .innerJoin(copy, and(eq(copy.schoolId, loan.schoolId), eq(copy.id, loan.copyId)))
+      .innerJoin(kit, and(eq(kit.schoolId, copy.schoolId), eq(kit.id, copy.kitId)))
+      .orderBy(desc(answer.sentAt), desc(answer.id)),
+    at
+      .execute<{ found: number }>(
+        sql`
+      select count(*)::int as found from ${copy}
+      join ${loan} on ${loan.schoolId} = ${copy.schoolId} and ${loan.copyId} = ${copy.id}
+      join ${answer} on ${answer.schoolId} = ${loan.schoolId} and ${answer.loanId} = ${loan.id}
+      where ${and(ours(at, copy), eq(copy.kitId, kitId))!}`,
+      )
+      .then(({ rows: counted }) => counted),
+  ]);
+  return { answers: await withPlans(at, rows), found: all!.found };
 }
 
 /** Marks answers as read, or as unread again. */

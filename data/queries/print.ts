@@ -1,24 +1,19 @@
-import { and, eq, inArray, isNotNull, lt, sql } from 'drizzle-orm';
+import { and, eq, lt, sql } from 'drizzle-orm';
+import type { JobProgress } from '~/core/pack/order';
 import { type SchoolHandle } from '../db';
 import { printJob } from '../schema';
 import { ours } from './ours';
 
-export interface PrintJob {
+export interface PrintJob extends JobProgress {
   id: string;
   query: string;
   title: string;
-  state: 'drawing' | 'done' | 'failed' | 'stopped';
-  pagesDone: number;
-  pages: number | null;
   problem: string | null;
   createdAt: Date;
 }
 
-const ABANDONED =
-  'The server was stopped while it drew these pages, more than once. Nothing is lost: draw them again.';
-/** A job that nobody has told of for so long is taken over. */
 const SILENT = sql`interval '20 seconds'`;
-const MOST_TRIES = 3;
+const drawing = (id: string) => and(eq(printJob.id, id), eq(printJob.state, 'drawing'));
 
 /** Stores a new job; those older than a day are thrown away. */
 export async function addPrintJob(
@@ -57,36 +52,23 @@ export async function sameJobDrawing(
   return row?.id;
 }
 
-/**
- * Takes over a job whose server was stopped: of several servers that try, one gets it. A job that has been begun
- * too often has failed. Answers what is to be drawn.
- */
-export async function takeOverPrintJob(at: SchoolHandle, id: string): Promise<unknown> {
-  const silent = and(
-    eq(printJob.id, id),
-    eq(printJob.state, 'drawing'),
-    lt(printJob.aliveAt, sql`now() - ${SILENT}`),
-  );
-  const [row] = await at
-    .update(printJob)
-    .set({ tries: sql`${printJob.tries} + 1`, aliveAt: sql`now()`, pagesDone: 0 })
-    .where(and(ours(at, printJob), silent, lt(printJob.tries, MOST_TRIES), isNotNull(printJob.task)))
-    .returning({ task: printJob.task });
-  if (row) return row.task;
-  await at
-    .update(printJob)
-    .set({ state: 'failed', problem: ABANDONED, task: null })
-    .where(and(ours(at, printJob), silent));
-  return undefined;
+/** Whether nobody has told of a job for so long that its server must have been stopped. */
+export async function isSilent(at: SchoolHandle, id: string): Promise<boolean> {
+  const rows = await at
+    .select({ id: printJob.id })
+    .from(printJob)
+    .where(and(ours(at, printJob), drawing(id), lt(printJob.aliveAt, sql`now() - ${SILENT}`)));
+  return rows.length > 0;
 }
 
-/** Lets go of jobs that this server will not finish: the next one that is asked about them takes them over. */
-export async function leavePrintJobs(at: SchoolHandle, ids: readonly string[]): Promise<void> {
-  if (ids.length)
-    await at
-      .update(printJob)
-      .set({ aliveAt: new Date(0) })
-      .where(and(ours(at, printJob), inArray(printJob.id, [...ids]), eq(printJob.state, 'drawing')));
+/** What is to be drawn, from the first page; undefined when nobody waits for it any more. */
+export async function beginPrintJob(at: SchoolHandle, id: string): Promise<unknown> {
+  const [row] = await at
+    .update(printJob)
+    .set({ aliveAt: sql`now()`, pagesDone: 0 })
+    .where(and(ours(at, printJob), drawing(id)))
+    .returning({ task: printJob.task });
+  return row?.task ?? undefined;
 }
 
 /** The job, without its file. */
@@ -133,7 +115,7 @@ export async function tellPrintJob(at: SchoolHandle, id: string, change: Change)
     .update(printJob)
     // What is to be drawn is of no use once it is drawn.
     .set({ ...change, ...(change.state ? { task: null } : {}), aliveAt: sql`now()` })
-    .where(and(eq(printJob.id, id), eq(printJob.state, 'drawing')))
+    .where(and(ours(at, printJob), drawing(id)))
     .returning({ id: printJob.id });
   return rows.length > 0;
 }

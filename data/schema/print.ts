@@ -25,10 +25,8 @@ export const printJob = pgTable(
     id: uuid().notNull().defaultRandom(),
     query: text().notNull(),
     title: text().notNull(),
-    /** What is drawn, as plain data: another server takes a job over from one that was stopped. */
+    /** What is drawn, as plain data: any server can begin it, or begin it again. */
     task: jsonb(),
-    /** How many servers have begun to draw it. */
-    tries: integer().notNull().default(1),
     state: text({ enum: STATES }).notNull().default('drawing'),
     pagesDone: integer().notNull().default(0),
     pages: integer(),

@@ -1,25 +1,36 @@
 /** Print jobs: PDFs drawn by threads, with their progress in the database for every server to see. */
-import type { SchoolHandle } from '~/data/db';
+import { atSchool, type SchoolHandle } from '~/data/db';
+import { DRAW, DRAW_LOST, queue, startQueue, stopQueue, type QueuedRow } from '~/data/queue';
 import {
   addPrintJob,
-  leavePrintJobs,
+  beginPrintJob,
+  findPrintJob,
+  isSilent,
   sameJobDrawing,
-  takeOverPrintJob,
   tellPrintJob,
+  type PrintJob,
 } from '~/data/queries/print';
+import { isId } from '../ids';
 import { log } from '../log';
+import { notFound } from '../refusals';
 import { drawn } from '../threads';
 import type { Task } from './task';
 
 /** The database is told no more often than this. */
 const TELL_MS = 300;
 const ALIVE_MS = 5000;
+/** So many packs are drawn at once by one server. */
+const HANDS = 2;
+const AGAIN_MS = 5000;
 
 const BROKEN =
   'Something went wrong on this computer while the pages were drawn. Nothing is lost: draw them again, and tell whoever runs the server if it happens twice.';
+const ABANDONED =
+  'The server was stopped while it drew these pages, more than once. Nothing is lost: draw them again.';
 
-/** Jobs that this server draws now, each with the way to its school. */
-const here = new Map<string, SchoolHandle>();
+/** Where the hands of this server wait. */
+let hands: string[] = [];
+let later: NodeJS.Timeout | undefined;
 
 /** Begins to draw, and answers with the id of the job at once. The same order sent again while it is drawn is one job. */
 export async function startJob(
@@ -31,33 +42,64 @@ export async function startJob(
   const same = await sameJobDrawing(at, createdBy, query);
   if (same) return same;
   const id = await addPrintJob(at, { query, title: task.about.title, createdBy, task });
-  void run(at, id, task);
+  await enqueue(at, id);
   return id;
 }
 
-/** Goes on with a job whose server was stopped, if it is one. */
-export async function takeOver(at: SchoolHandle, id: string): Promise<void> {
-  const task = here.has(id) ? undefined : await takeOverPrintJob(at, id);
+/** A job that is in the queue already is there once. */
+async function enqueue({ schoolId, districtId, timeZone }: SchoolHandle, id: string): Promise<void> {
+  await queue().send(DRAW, { id, school: { schoolId, districtId, timeZone } } satisfies QueuedRow, { id });
+  for (const hand of hands) queue().notifyWorker(hand);
+}
+
+/** A job that somebody asks for: it goes to another server when its own was stopped. Throws a 404 page. */
+export async function requireJob(at: SchoolHandle, id: string): Promise<PrintJob> {
+  if (!isId(id)) throw notFound('This print job');
+  if (await isSilent(at, id)) {
+    await queue().fail(DRAW, id);
+    await enqueue(at, id);
+  }
+  const job = await findPrintJob(at, id);
+  if (!job) throw notFound('This print job');
+  return job;
+}
+
+/** Lets this server draw, as soon as the database answers. */
+export async function beginDrawing(): Promise<void> {
+  clearTimeout(later);
+  try {
+    await startQueue((error) => log.warn({ err: error }, 'the queue was not reached'));
+    const draw = async ([job]: { data: QueuedRow }[]): Promise<void> => run(job!.data);
+    const giveUp = async ([job]: { data: QueuedRow }[]): Promise<void> => {
+      await tellPrintJob(atSchool(job!.data.school), job!.data.id, { state: 'failed', problem: ABANDONED });
+    };
+    hands = [];
+    for (let i = 0; i < HANDS; i++)
+      hands.push(await queue().work<QueuedRow>(DRAW, { pollingIntervalSeconds: 1 }, draw));
+    await queue().work<QueuedRow>(DRAW_LOST, { pollingIntervalSeconds: 5 }, giveUp);
+  } catch (error) {
+    log.debug({ err: error }, 'the queue cannot be worked at yet');
+    later = setTimeout(() => void beginDrawing(), AGAIN_MS);
+    later.unref();
+  }
+}
+
+/** Gives up what this server draws, so that another one does it. */
+export async function endDrawing(): Promise<void> {
+  clearTimeout(later);
+  hands = [];
+  await stopQueue();
+}
+
+async function run({ id, school }: QueuedRow): Promise<void> {
+  const at = atSchool(school);
+  const task = (await beginPrintJob(at, id)) as Task | undefined;
   if (!task) return;
-  const { about, ...rest } = task as Task;
   // The day was text on its way through the database.
-  void run(at, id, { ...rest, about: { ...about, madeOn: new Date(about.madeOn) } });
-}
-
-/** Gives up the jobs of this server, so that another one takes them over. */
-export async function leaveJobs(): Promise<void> {
-  const left = [...here];
-  here.clear();
-  await Promise.all(left.map(([id, at]) => leavePrintJobs(at, [id])));
-}
-
-async function run(at: SchoolHandle, id: string, task: Task): Promise<void> {
-  here.set(id, at);
+  task.about.madeOn = new Date(task.about.madeOn);
   let told = 0;
   let goOn = Promise.resolve(true);
-  // A job that was given away is told of no more by this server.
-  const tell = (change: Parameters<typeof tellPrintJob>[2]): Promise<boolean> =>
-    here.has(id) ? tellPrintJob(at, id, change) : Promise.resolve(false);
+  const tell = (change: Parameters<typeof tellPrintJob>[2]): Promise<boolean> => tellPrintJob(at, id, change);
   // A moment in which the database cannot be told is no reason to stop drawing.
   const alive = setInterval(() => void tell({}).catch(() => undefined), ALIVE_MS);
   try {
@@ -80,6 +122,5 @@ async function run(at: SchoolHandle, id: string, task: Task): Promise<void> {
     await tell({ state: 'failed', problem: BROKEN }).catch(() => undefined);
   } finally {
     clearInterval(alive);
-    here.delete(id);
   }
 }

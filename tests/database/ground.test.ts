@@ -9,11 +9,11 @@ import {
   databaseTrouble,
   installation,
   ownerUrl,
-  migrate,
   refusedBy,
   sqlState,
   transaction,
 } from '~/data/db';
+import { migrate } from '~/data/migrate';
 import { logOf } from '~/data/queries/changes';
 import { listShortages } from '~/data/queries/counts';
 import { claimDaily, tellDaily } from '~/data/queries/daily';

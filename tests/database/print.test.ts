@@ -1,4 +1,4 @@
-import { afterAll, beforeEach, describe, expect, it } from 'vitest';
+import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest';
 import { gameOf } from '~/core/games/shelf';
 import { showTag } from '~/core/kits/tag';
 import { sql } from 'drizzle-orm';
@@ -8,11 +8,12 @@ import { USUAL_PRINTING } from '~/core/pack/cost';
 import { findSchool, type School } from '~/data/queries/schools';
 import { addLineChecks } from '~/data/queries/words';
 import { saveKitForm } from '~/server/kits/save';
-import { addPrintJob, findPrintJob, leavePrintJobs, printedPdf, tellPrintJob } from '~/data/queries/print';
+import { addPrintJob, findPrintJob, printedPdf, tellPrintJob } from '~/data/queries/print';
+import { DRAW, DRAW_LOST, queue } from '~/data/queue';
 import { schoolMark, schoolPrinting, setSchoolMark, setSchoolPrinting } from '~/data/queries/schools';
 import { addAnswer, listAnswers } from '~/data/queries/listening';
 import { lastLoanOf, lend } from '~/data/queries/lending';
-import { startJob, takeOver } from '~/server/print/jobs';
+import { beginDrawing, endDrawing, requireJob, startJob } from '~/server/print/jobs';
 import { drawn } from '~/server/threads';
 import { MAX_MARK_BYTES, readMark } from '~/server/print/mark';
 import {
@@ -195,6 +196,10 @@ describe('what is chosen about a pack', () => {
 });
 
 describe('a print job', () => {
+  beforeAll(beginDrawing);
+  afterAll(endDrawing);
+  const silence = (id: string) =>
+    everything().execute(sql`update print_job set alive_at = now() - interval '1 minute' where id = ${id}`);
   const waitFor = async (id: string) => {
     for (let i = 0; i < 300; i++) {
       const job = (await findPrintJob(world.at, id))!;
@@ -240,34 +245,37 @@ describe('a print job', () => {
     expect(await drawn(wanted)).toMatchObject({ kind: 'done' });
   }, 40_000);
 
-  it('is taken over from a server that was stopped, and given up after the third', async () => {
+  it('waits for a server with a free hand, and is begun again when that one was stopped', async () => {
+    await endDrawing();
     const wanted = await task(`run=${world.copies[0]!.buildRunId}`);
-    const id = await addPrintJob(world.at, {
-      query: 'x=2',
-      title: 'x',
-      createdBy: world.people.helper.id,
-      task: wanted,
-    });
-    // Its server was heard of a moment ago: nobody meddles.
-    await takeOver(world.at, id);
-    expect(await findPrintJob(world.at, id)).toMatchObject({ state: 'drawing', pagesDone: 0 });
-    await leavePrintJobs(world.at, [id]);
-    await Promise.all([takeOver(world.at, id), takeOver(world.at, id), takeOver(world.at, id)]);
+    const id = await startJob(world.at, wanted, 'x=2', world.people.coordinator.id);
+    // A server takes it and is never heard of again.
+    const [taken] = await queue().fetch<{ id: string }>(DRAW);
+    expect(taken).toMatchObject({ id });
+    await requireJob(world.at, id);
+    expect(await queue().fetch(DRAW)).toEqual([]);
+    await silence(id);
+    await Promise.all([requireJob(world.at, id), requireJob(world.at, id), requireJob(world.at, id)]);
+    await beginDrawing();
     expect(await waitFor(id)).toMatchObject({ state: 'done', pages: sheetsOf(wanted).length });
-    const { rows } = await everything().execute(sql`select tries, task from print_job where id = ${id}`);
-    expect(rows).toEqual([{ tries: 2, task: null }]);
+    const { rows } = await everything().execute(sql`select task from print_job where id = ${id}`);
+    expect(rows).toEqual([{ task: null }]);
+    // It was drawn once, however often it was asked for.
+    expect(await queue().fetch(DRAW)).toEqual([]);
+  }, 40_000);
 
-    const lost = await addPrintJob(world.at, {
-      query: '',
-      title: 'x',
-      createdBy: world.people.helper.id,
-      task: {},
-    });
-    await everything().execute(
-      sql`update print_job set tries = 3, alive_at = now() - interval '1 minute' where id = ${lost}`,
-    );
-    await takeOver(world.at, lost);
-    expect(await findPrintJob(world.at, lost)).toMatchObject({
+  it('is given up after the third server that was stopped, and says so', async () => {
+    await endDrawing();
+    const wanted = await task(`run=${world.copies[0]!.buildRunId}`);
+    const id = await startJob(world.at, wanted, 'x=4', world.people.coordinator.id);
+    for (let i = 0; i < 3; i++) {
+      expect(await queue().fetch(DRAW)).toHaveLength(1);
+      await queue().fail(DRAW, id);
+    }
+    expect(await queue().fetch(DRAW)).toEqual([]);
+    expect(await queue().getQueueSize(DRAW_LOST)).toBe(1);
+    await beginDrawing();
+    expect(await waitFor(id)).toMatchObject({
       state: 'failed',
       problem: expect.stringContaining('draw them again') as string,
     });

@@ -60,6 +60,7 @@ const ACCESS: Record<
   'routes/print/prices.tsx': { read: one, send: one },
   'routes/print/job.tsx': { read: desk, send: desk },
   'routes/print/job-pdf.ts': { read: desk },
+  'routes/print/job-progress.ts': { read: desk },
   'routes/print/page-svg.tsx': { read: desk },
   'routes/print/calibration-pdf.ts': { read: desk },
   'routes/lend/desk.tsx': { read: desk, send: desk },

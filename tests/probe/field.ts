@@ -1,7 +1,8 @@
 /** A field to try things on: a database of its own and two servers on it, which may be killed and come back. */
 import { readdirSync, readFileSync } from 'node:fs';
 import { setTimeout as pause } from 'node:timers/promises';
-import { closeDatabase, migrate } from '~/data/db';
+import { closeDatabase } from '~/data/db';
+import { migrate } from '~/data/migrate';
 import { useDatabase } from '~/scripts/lib/url';
 import { ensureDatabase, startCluster, type Cluster } from '~/scripts/lib/postgres';
 import { ensureBuild, freePortFrom, serve, type WebServer } from '~/scripts/lib/web';

@@ -5,7 +5,8 @@ import type { OwnGame } from '~/core/own/definition';
 import { ownFaults } from '~/core/own/faults';
 import { LengthRibbon } from '~/app/game/LengthRibbon';
 import { Entered, Entries, Margin, Panel } from '~/app/ui/Page';
-import { PartsTable, shown } from '~/app/game/Reckonings';
+import { shown } from '~/core/games/kit/shown';
+import { PartsTable } from '~/app/game/Reckonings';
 import { GameDrawing } from '~/app/game/SheetView';
 
 /** What the game comes to as it stands. */

@@ -1,92 +1,37 @@
-import { data, Form } from 'react-router';
+import { data, Form, Link } from 'react-router';
 import styled from 'styled-components';
-import { open } from '~/core/own/open';
-import type { KitPlan } from '~/core/kits/recipe';
 import { visible } from '~/core/check/keepable';
 import { LEVELS } from '~/core/pack/questions';
-import { readSlip, slipSentence } from '~/core/listening/slip';
-import { nextStep, sentenceFor, type Heard } from '~/core/listening/sentence';
 import { showDay } from '~/core/lending/due';
 import { showTag } from '~/core/kits/tag';
 import { count } from '~/core/words/numbers';
-import type { SchoolHandle } from '~/data/db';
-import { addAnswer, listAnswers, markRead, type AnswerRow } from '~/data/queries/listening';
-import { findCopy } from '~/data/queries/kits';
-import { lastLoanOf } from '~/data/queries/lending';
+import { markRead } from '~/data/queries/listening';
 import { byIntent } from '~/server/forms';
 import { isId } from '~/server/ids';
-import { dayAt } from '~/server/today';
-import { recipeOf } from '~/server/threads';
+import { heardLately, heardOfKit } from '~/server/listening/heard';
+import { keepSlip } from '~/server/listening/slip';
 import { requireRole } from '~/server/people/session';
 import { Button, ButtonLink } from '~/app/ui/Button';
 import { Said } from '~/app/ui/Notices';
 import { Empty, Faint, Heading, Row, Panel, Stack, State, Tag, Wide } from '~/app/ui/Page';
+import { firstOf, Pager } from '~/app/ui/Table';
 import { color } from '~/app/ui/theme';
 import { SlipForm, type SlipAnswered } from './SlipForm';
 import type { Route } from './+types/answers';
 
 export const meta: Route.MetaFunction = () => [{ title: 'Listen · Fern Basket' }];
 
-/** What a family heard about: "6 counters" for one game, the kit's name for several. */
-function subjectOf(plan: KitPlan, kitName: string): string {
-  const only = plan.variants.length === 1 ? plan.variants[0] : undefined;
-  return only ? open(only).subject() : `“${kitName}”`;
-}
-
-async function group(rows: AnswerRow[]) {
-  const subjects = new Map<
-    string,
-    { key: string; kitName: string; subject: string; expected: number; plan: KitPlan; rows: AnswerRow[] }
-  >();
-  for (const row of rows) {
-    const subject = subjectOf(row.plan, row.kitName);
-    const key = `${row.kitId} ${JSON.stringify(row.plan)}`;
-    const found = subjects.get(key) ?? {
-      key,
-      kitName: row.kitName,
-      subject,
-      expected: (await recipeOf(row.plan)).minutes,
-      plan: row.plan,
-      rows: [],
-    };
-    found.rows.push(row);
-    subjects.set(key, found);
-  }
-  return [...subjects.values()];
-}
-
 export async function loader({ request }: Route.LoaderArgs) {
   const { at } = await requireRole(request, 'coordinator');
-  const heardOf = await group(await listAnswers(at));
-  const oneOf = async ({ kitName, subject, expected, plan, rows }: (typeof heardOf)[number]) => {
-    const heard: Heard[] = rows.map((row) => ({
-      familyId: row.familyId,
-      level: row.answer.level,
-      minutes: row.answer.minutes,
-    }));
-    const next = nextStep(heard);
-    const only = plan.variants.length === 1 ? (await recipeOf(plan)).variants[0] : undefined;
-    const rung = next && only?.reckoning.ladder[next.direction];
-    return {
-      kitName,
-      sentence: sentenceFor(heard, subject, expected),
-      next: next && { ...next, gameId: only?.variant.gameId, rung: rung?.label },
-      older: Math.max(0, rows.length - MOST_SHOWN),
-      rows: rows
-        .reverse()
-        .slice(0, MOST_SHOWN)
-        .map(({ answer, familyName, tag }) => ({
-          ...answer,
-          sentAt: dayAt(at, answer.sentAt),
-          isNew: answer.readAt === null,
-          familyName,
-          tag,
-        })),
-    };
-  };
+  const search = new URL(request.url).searchParams;
+  const kitId = search.get('kit');
+  const first = firstOf(search, SIZE);
   return {
-    groups: await Promise.all(heardOf.map(oneOf)),
-    slip: new URL(request.url).searchParams.get('slip') ?? '',
+    ...(kitId && isId(kitId)
+      ? { kitId, ...(await heardOfKit(at, kitId, first, SIZE)) }
+      : { kitId: undefined, baskets: await heardLately(at, SIZE), found: 0 }),
+    first,
+    slip: search.get('slip') ?? '',
   };
 }
 
@@ -98,48 +43,19 @@ export async function action({ request }: Route.ActionArgs) {
     return null;
   };
   return byIntent(form, {
-    slip: () =>
-      keepSlip(at, visible(String(form.get('slip') ?? '')), visible(String(form.get('words') ?? ''), true)),
+    slip: async () => {
+      const slip = visible(String(form.get('slip') ?? ''));
+      const words = visible(String(form.get('words') ?? ''), true);
+      const { status, ...answered } = await keepSlip(at, slip, words);
+      return data<SlipAnswered>(status === 200 ? answered : { ...answered, slip, words }, { status });
+    },
     unread: () => mark(false),
     '': () => mark(true),
   });
 }
 
-/** Stores what a paper slip says, as an answer of the family that had the bag last. */
-async function keepSlip(at: SchoolHandle, slip: string, words: string) {
-  const refuse = (problem: string, status = 400) => data<SlipAnswered>({ problem, slip, words }, { status });
-  const reading = readSlip(slip);
-  if (!reading.ok) return refuse(reading.problem);
-  if (words.length > MOST_WORDS) return refuse(`There is room for ${MOST_WORDS} characters.`);
-  const copy = await findCopy(at, { tag: reading.tag });
-  const last = copy && (await lastLoanOf(at, copy.id));
-  if (!last)
-    return refuse(
-      `${showTag(reading.tag)} was never lent, so nobody can have filled in its slip. Look at the number again.`,
-      409,
-    );
-  const { id: loanId, familyName, language } = last;
-  const kept = await addAnswer(at, {
-    ...reading.answer,
-    childDid: words,
-    anythingElse: '',
-    // One bag brings one slip home from a loan: typed twice, it counts once.
-    sendKey: `slip ${loanId}`,
-    loanId,
-    language,
-  });
-  return kept
-    ? data<SlipAnswered>({
-        kept: `${showTag(reading.tag)}, ${familyName}: ${slipSentence(reading.answer)}`,
-      })
-    : refuse(
-        `The slip of ${familyName} for ${showTag(reading.tag)} was typed in before; it was not kept twice.`,
-        409,
-      );
-}
-const MOST_WORDS = 1500;
-/** So many answers of one basket are shown, the newest; all of them count in its sentence. */
-const MOST_SHOWN = 40;
+/** So many answers of one basket are shown at once. */
+const SIZE = 40;
 
 const Voice = styled.article<{ $new: boolean }>`
   padding: 0.7rem 0 0.7rem 1rem;
@@ -160,8 +76,8 @@ const Sentence = styled.p`
 `;
 
 export default function Answers({ loaderData, actionData }: Route.ComponentProps) {
-  const { groups, slip } = loaderData;
-  const fresh = groups.flatMap((one) => one.rows).filter((row) => row.isNew);
+  const { baskets, kitId, first, found, slip } = loaderData;
+  const fresh = baskets.flatMap((one) => one.rows).filter((row) => row.isNew);
   return (
     <Wide>
       <Stack $gap="1.6rem">
@@ -183,12 +99,13 @@ export default function Answers({ loaderData, actionData }: Route.ComponentProps
           What did families say, and what does it mean for the next basket?
         </Heading>
         <SlipForm key={actionData?.kept ?? slip} answered={actionData ?? undefined} start={slip} />
-        {groups.length === 0 && (
+        {kitId && <Link to="/listen">All baskets</Link>}
+        {baskets.length === 0 && (
           <Empty title="Nobody has answered yet" action={<ButtonLink href="/lend">Lend a copy</ButtonLink>}>
             Families answer on the page behind the QR code of the label, or on the paper slip in the bag.
           </Empty>
         )}
-        {groups.map((one) => (
+        {baskets.map((one) => (
           <Panel key={one.kitName + one.rows[0]!.id} aria-label={one.kitName}>
             <Stack>
               <h2>{one.kitName}</h2>
@@ -239,12 +156,19 @@ export default function Answers({ loaderData, actionData }: Route.ComponentProps
                   {row.anythingElse && <p lang={row.language}>{row.anythingElse}</p>}
                 </Voice>
               ))}
-              {one.older > 0 && (
-                <Faint>{count(one.older, 'older answer')} counted above and not shown.</Faint>
+              {!kitId && one.older > 0 && (
+                <p>
+                  <Link to={`/listen?kit=${one.kitId}`}>
+                    Read {count(one.older, 'older answer')} of {one.kitName}
+                  </Link>
+                </p>
               )}
             </Stack>
           </Panel>
         ))}
+        {kitId && (
+          <Pager first={first} shown={baskets.flatMap((one) => one.rows).length} found={found} size={SIZE} />
+        )}
       </Stack>
     </Wide>
   );

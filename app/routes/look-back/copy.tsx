@@ -31,6 +31,7 @@ export async function loader({ request, params }: Route.LoaderArgs) {
   const { at, school } = await requireRole(request, 'coordinator', 'helper');
   const copy = isId(params.copyId) ? await findCopy(at, { id: params.copyId }) : undefined;
   if (!copy) throw notFound('This copy');
+  const [strand, shortages] = await Promise.all([strandOf(at, copy.id), listShortages(at, copy.id)]);
   const link = familyLink(request, copy.linkKey);
   const labels = labelSheets(
     [
@@ -63,8 +64,8 @@ export async function loader({ request, params }: Route.LoaderArgs) {
       ...sheet,
       heightMm: Math.max(...sheet.pieces!.map(({ y, h }) => y + h)) + MARGIN_MM,
     })),
-    strand: await strandOf(at, copy.id),
-    shortages: await listShortages(at, copy.id),
+    strand,
+    shortages,
     today: today(at),
   };
 }

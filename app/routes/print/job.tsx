@@ -1,15 +1,14 @@
 import { useEffect } from 'react';
-import { Form, redirect, useNavigation, useRevalidator } from 'react-router';
+import { Form, redirect, useFetcher, useNavigation, useRevalidator } from 'react-router';
 import styled from 'styled-components';
+import type { JobProgress } from '~/core/pack/order';
 import { count } from '~/core/words/numbers';
-import type { SchoolHandle } from '~/data/db';
 import { markPrinted } from '~/data/queries/kits';
-import { findPrintJob, tellPrintJob } from '~/data/queries/print';
+import { tellPrintJob } from '~/data/queries/print';
 import { byIntent } from '~/server/forms';
 import { isId } from '~/server/ids';
-import { takeOver } from '~/server/print/jobs';
+import { requireJob } from '~/server/print/jobs';
 import { requireRole } from '~/server/people/session';
-import { notFound } from '~/server/refusals';
 import { Button, ButtonLink } from '~/app/ui/Button';
 import { Said } from '~/app/ui/Notices';
 import { Faint, Heading, Row, Panel, Stack, Wide } from '~/app/ui/Page';
@@ -18,17 +17,9 @@ import type { Route } from './+types/job';
 
 export const meta: Route.MetaFunction = () => [{ title: 'A pack as PDF · Fern Basket' }];
 
-async function jobOf(at: SchoolHandle, id: string) {
-  // A job whose server was stopped goes on here, for whoever looks at it first.
-  if (isId(id)) await takeOver(at, id);
-  const job = isId(id) ? await findPrintJob(at, id) : undefined;
-  if (!job) throw notFound('This print job');
-  return job;
-}
-
 export async function loader({ request, params }: Route.LoaderArgs) {
   const { at } = await requireRole(request, 'coordinator', 'helper');
-  const { id, query, title, state, pagesDone, pages, problem } = await jobOf(at, params.jobId);
+  const { id, query, title, state, pagesDone, pages, problem } = await requireJob(at, params.jobId);
   const search = new URLSearchParams(query);
   return {
     id,
@@ -46,7 +37,7 @@ export async function loader({ request, params }: Route.LoaderArgs) {
 export async function action({ request, params }: Route.ActionArgs) {
   const { at } = await requireRole(request, 'coordinator', 'helper');
   const form = await request.formData();
-  const job = await jobOf(at, params.jobId);
+  const job = await requireJob(at, params.jobId);
   return byIntent(form, {
     stop: async () => {
       await tellPrintJob(at, job.id, { state: 'stopped' });
@@ -66,16 +57,28 @@ const Bar = styled.progress`
 `;
 const POLL_MS = 400;
 
-export default function Job({ loaderData }: Route.ComponentProps) {
-  const { id, query, title, state, pagesDone, pages, problem, copies } = loaderData;
+/** How far a job is, asked again and again; the page is asked for anew when it is not drawn any more. */
+function useProgressOf(id: string, first: JobProgress): JobProgress {
   const { revalidate } = useRevalidator();
-  const busy = useNavigation().state !== 'idle';
-  const drawing = state === 'drawing';
+  const { load, data } = useFetcher<JobProgress>();
+  const now = data ?? first;
+  const drawing = first.state === 'drawing';
   useEffect(() => {
     if (!drawing) return;
-    const timer = setInterval(() => void revalidate(), POLL_MS);
+    const timer = setInterval(() => void load(`/print/jobs/${id}/progress`), POLL_MS);
     return () => clearInterval(timer);
-  }, [drawing, revalidate]);
+  }, [drawing, id, load]);
+  useEffect(() => {
+    if (drawing && now.state !== 'drawing') void revalidate();
+  }, [drawing, now.state, revalidate]);
+  return drawing ? now : first;
+}
+
+export default function Job({ loaderData }: Route.ComponentProps) {
+  const { id, query, title, state, problem, copies } = loaderData;
+  const busy = useNavigation().state !== 'idle';
+  const drawing = state === 'drawing';
+  const { pagesDone, pages } = useProgressOf(id, loaderData);
   return (
     <Wide>
       <Stack>

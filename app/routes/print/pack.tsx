@@ -40,22 +40,29 @@ export async function loader({ request }: Route.LoaderArgs) {
   const { at, school } = person;
   warmUp();
   const search = new URL(request.url).searchParams;
-  const order = await readOrder(at, search, school);
-  const unprinted = await copyList(at, { unprinted: true }, MOST_COPIES_AT_ONCE);
+  const [order, unprinted, now, printing, mark, versions] = await Promise.all([
+    readOrder(at, search, school),
+    copyList(at, { unprinted: true }, MOST_COPIES_AT_ONCE),
+    copiesOf(at),
+    schoolPrinting(at),
+    schoolMark(at),
+    schoolVersions(at),
+  ]);
   const [first] = order.copies;
-  const task = await taskOf(at, request, order, school);
+  const [task, unchecked] = await Promise.all([taskOf(at, request, order, school), uncheckedIn(at, order)]);
   const loans = loansIn(search);
-  const printing = await schoolPrinting(at);
   const waits = order.scope === 'lost' && !order.lost;
-  const preview =
-    waits || Object.keys(order.errors).length ? undefined : await previewOf(task, loans, printing);
+  const [preview, pieces] = await Promise.all([
+    waits || Object.keys(order.errors).length ? undefined : previewOf(task, loans, printing),
+    order.scope === 'lost' ? lostPieces(task) : [],
+  ]);
   return {
     copies: order.copies.map(({ id, tag, kitName }) => ({ id, tag, kitName })),
     // What can be chosen: the copies asked for, and all that are not printed yet.
     choosable: [...new Map([...order.copies, ...unprinted].map((copy) => [copy.id, copy])).values()].map(
       ({ id, tag, kitName, printedAt }) => ({ id, tag, kitName, printed: printedAt !== null }),
     ),
-    more: (await copiesOf(at)).unprinted - unprinted.length,
+    more: now.unprinted - unprinted.length,
     choices: {
       items: order.items,
       paper: order.paper,
@@ -71,7 +78,7 @@ export async function loader({ request }: Route.LoaderArgs) {
       loans,
     },
     errors: order.errors,
-    pieces: order.scope === 'lost' ? await lostPieces(task) : [],
+    pieces,
     pages: (preview?.pages ?? []).map(({ title, back, widthMm, heightMm }) => ({
       title,
       back: Boolean(back),
@@ -85,10 +92,10 @@ export async function loader({ request }: Route.LoaderArgs) {
       (order.lost && preview?.pages.length === 0
         ? 'This piece belongs to none of the chosen kits. Choose another one.'
         : undefined),
-    unchecked: await uncheckedIn(at, order),
+    unchecked,
     missing: missingIn(order),
-    marked: (await schoolMark(at)) !== null,
-    markVersion: (await schoolVersions(at)).mark,
+    marked: mark !== null,
+    markVersion: versions.mark,
     link: first ? familyLink(request, first.linkKey) : undefined,
     loopback: first ? isLoopback(familyLink(request, first.linkKey)) : false,
     query: search.toString(),

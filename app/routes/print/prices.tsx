@@ -30,12 +30,12 @@ const packAt = (request: Request): string => `/print${new URL(request.url).searc
 
 export async function loader({ request }: Route.LoaderArgs) {
   const { at } = await requireRole(request, 'coordinator');
-  return {
-    printing: await schoolPrinting(at),
-    version: (await schoolVersions(at)).printing,
-    back: packAt(request),
-    changes: await changesOf(at, 'prices', 'school'),
-  };
+  const [printing, versions, changes] = await Promise.all([
+    schoolPrinting(at),
+    schoolVersions(at),
+    changesOf(at, 'prices', 'school'),
+  ]);
+  return { printing, version: versions.printing, back: packAt(request), changes };
 }
 
 export async function action({ request }: Route.ActionArgs) {

@@ -1,0 +1,1 @@
+ALTER TABLE "print_job" DROP COLUMN "tries";

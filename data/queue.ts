@@ -1,0 +1,71 @@
+/**
+ * Work that no page waits for, in PostgreSQL: each job is done once, by whichever server has a hand free, and again by
+ * another one when its server was stopped. A job says where its rows are and holds nothing of them.
+ */
+import PgBoss from 'pg-boss';
+import type pg from 'pg';
+import { connectionPool, type OneSchool } from './db';
+
+/** A row of a school that asks for work. */
+export interface QueuedRow {
+  id: string;
+  school: OneSchool;
+}
+
+/** Packs to draw, and those that several servers have begun and none has ended. */
+export const DRAW = 'draw';
+export const DRAW_LOST = 'draw-lost';
+
+/** A job whose server is never heard of again is found after so long; one that somebody waits for, sooner. */
+const LONGEST_SECONDS = 600;
+const LOOK_SECONDS = 10;
+const MORE_TRIES = 2;
+
+type Ask = Pick<pg.Pool, 'query'>;
+
+const made = (ask: () => Ask, supervise: boolean): PgBoss =>
+  new PgBoss({
+    db: { executeSql: (text, values) => ask().query(text, values as unknown[] | undefined) },
+    migrate: !supervise,
+    supervise,
+    schedule: false,
+    maintenanceIntervalSeconds: LOOK_SECONDS,
+  });
+
+let boss: PgBoss | undefined;
+
+/** The queue as this server reaches it: jobs can be sent whenever the database answers. */
+export const queue = (): PgBoss => (boss ??= made(connectionPool, true));
+
+/** Lets this server work at the queue. Throws when the database does not answer or has no queue yet. */
+export async function startQueue(troubled: (error: Error) => void): Promise<void> {
+  try {
+    queue().on('error', troubled);
+    await queue().start();
+  } catch (error) {
+    // One that could not start never will: the next try needs a new one.
+    boss = undefined;
+    throw error;
+  }
+}
+
+/** Gives what this server has begun back to the others. */
+export async function stopQueue(): Promise<void> {
+  const stopping = boss;
+  boss = undefined;
+  await stopping?.stop({ graceful: false });
+}
+
+/** Makes the tables of the queue, or brings them to the newest form; `client` owns the schema. */
+export async function layQueue(client: Ask): Promise<void> {
+  const layer = made(() => client, false);
+  await layer.start();
+  await layer.createQueue(DRAW_LOST);
+  await layer.createQueue(DRAW, {
+    name: DRAW,
+    retryLimit: MORE_TRIES,
+    expireInSeconds: LONGEST_SECONDS,
+    deadLetter: DRAW_LOST,
+  });
+  await layer.stop({ graceful: false });
+}

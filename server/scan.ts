@@ -1,0 +1,119 @@
+/** What came over the scan line, and what it can mean at the desk. */
+import { SHELF } from '~/core/games/shelf';
+import { searchable } from '~/core/words/search';
+import { dueWords } from '~/core/lending/due';
+import { readTag, showTag } from '~/core/kits/tag';
+import { readSlip, slipSentence } from '~/core/listening/slip';
+import type { ScanChoice, ScanReading } from '~/core/lending/scan';
+import { LANGUAGES } from '~/core/words/languages';
+import { nameOf } from '~/core/words/reading';
+import { readingOf } from '~/core/words/readings';
+import type { SchoolHandle } from '~/data/db';
+import { familiesNamed } from '~/data/queries/families';
+import { findCopy, listKits } from '~/data/queries/kits';
+import { sisterOfTag } from '~/data/queries/schools';
+import { today } from './today';
+
+const MOST_CHOICES = 6;
+
+/** Why no copy of this school was found, in a sentence; a sister school's is told as hers. */
+async function whyNoCopy(
+  at: SchoolHandle,
+  linkKey: string | undefined,
+  tag: ReturnType<typeof readTag>,
+): Promise<string> {
+  if (linkKey || tag.kind !== 'tag') return 'This label belongs to no copy of this school.';
+  const sister = await sisterOfTag(at, tag.tag);
+  return sister ? `${showTag(tag.tag)} belongs to ${sister}.` : `No copy has the tag ${showTag(tag.tag)}.`;
+}
+
+/** What the desk holds already. */
+export interface Held {
+  copy: string | null;
+  family: string | null;
+}
+
+/** Reads what was scanned or typed; `mayChoose` opens games, and types slips in. */
+export async function readScan(
+  at: SchoolHandle,
+  q: string,
+  held: Held,
+  mayChoose: boolean,
+): Promise<ScanReading> {
+  if (!q) return { q, choices: [] };
+  // A phone's view of the label: the address of the family page.
+  const linkKey = /\/p\/([\w-]{10,})/.exec(q)?.[1];
+  const slip = mayChoose ? readSlip(q) : undefined;
+  if (slip?.ok)
+    return {
+      q,
+      choices: [
+        {
+          says: `type in the paper slip of ${showTag(slip.tag)}: ${slipSentence(slip.answer)}`,
+          go: `/listen?slip=${encodeURIComponent(q)}`,
+        },
+      ],
+    };
+  const tag = readTag(q);
+  if (tag.kind === 'misread') {
+    const families = await familyChoices(at, q, held);
+    return { q, choices: families, problem: families.length ? undefined : tag.reason };
+  }
+  if (linkKey || tag.kind === 'tag') {
+    const copy = await findCopy(at, linkKey ? { linkKey } : { tag: (tag as { tag: string }).tag });
+    if (!copy) return { q, choices: [], problem: await whyNoCopy(at, linkKey, tag) };
+    if (copy.loan)
+      return {
+        q,
+        choices: [
+          {
+            says: `take back ${showTag(copy.tag)}, ${copy.kitName}, from ${copy.loan.familyName} (${dueWords(copy.loan.dueOn, today(at))})`,
+            go: `/take-back/${copy.loan.id}`,
+          },
+        ],
+      };
+    const family = held.family ? `&family=${held.family}` : '';
+    return {
+      q,
+      choices: [
+        {
+          says: `lend ${showTag(copy.tag)}, ${copy.kitName}${family ? ' to this family' : '; then scan or type a family'}`,
+          go: `/lend?copy=${copy.tag}${family}`,
+        },
+      ],
+    };
+  }
+  const choices = await familyChoices(at, q, held);
+  if (!held.copy) {
+    const hit = (name: string): boolean => searchable(name).includes(searchable(q));
+    if (mayChoose)
+      choices.push(
+        ...SHELF.filter((game) => hit(nameOf(game)) || hit(nameOf(game, readingOf('es')))).map((game) => ({
+          says: `open the game ${nameOf(game)}`,
+          go: `/choose/${game.id}`,
+        })),
+      );
+    choices.push(
+      ...(await listKits(at))
+        .filter((kit) => hit(kit.name))
+        .map((kit) => ({ says: `open the kit ${kit.name}`, go: `/fill/${kit.id}` })),
+    );
+  }
+  if (choices.length === 0)
+    return {
+      q,
+      choices,
+      problem: held.copy
+        ? `No family is called “${q}”.`
+        : `Nothing here is called “${q}”: no tag, family, game or kit.`,
+    };
+  return { q, choices: choices.slice(0, MOST_CHOICES) };
+}
+
+async function familyChoices(at: SchoolHandle, q: string, held: Held): Promise<ScanChoice[]> {
+  const copy = held.copy ? `&copy=${encodeURIComponent(held.copy)}` : '';
+  return (await familiesNamed(at, q, MOST_CHOICES)).map((family) => ({
+    says: `${copy ? 'lend to' : 'choose'} ${family.name} (${LANGUAGES[family.language].name})`,
+    go: `/lend?family=${family.id}${copy}`,
+  }));
+}
