@@ -20,7 +20,7 @@ import { claimDaily, tellDaily } from '~/data/queries/daily';
 import { createFamily, familyFields, forgetFamily, updateFamily } from '~/data/queries/families';
 import { changeKit, findKit, saveKit, VariantGone, archiveVariant } from '~/data/queries/kits';
 import { changeDue, findLoan, takeBack, undoLoan, undoReturn } from '~/data/queries/lending';
-import { addAnswer, listAnswers } from '~/data/queries/listening';
+import { addAnswer, answersOfKit, listAnswers } from '~/data/queries/listening';
 import { copiesNow } from '~/data/queries/desk';
 import { waiting } from '~/data/queries/waiting';
 import { deactivatePerson, createPerson } from '~/data/queries/people';
@@ -413,6 +413,13 @@ describe('years of a school', () => {
       'old 1',
       'old 1000',
     ]);
+    const page = async (first: number) => {
+      const { answers: shown, found } = await answersOfKit(world.at, world.kitId, first, 40);
+      return [found, shown.length, shown[0]?.answer.sendKey, shown.at(-1)?.answer.sendKey];
+    };
+    expect(await page(0)).toEqual([1200, 40, 'old 1', 'old 40']);
+    expect(await page(1180)).toEqual([1200, 20, 'old 1181', 'old 1200']);
+    expect(await page(1200)).toEqual([1200, 0, undefined, undefined]);
     const [copy, other] = world.copies;
     const count = (copyId: string, counted: number) =>
       world.at.execute(
