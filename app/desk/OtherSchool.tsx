@@ -33,7 +33,7 @@ function heard(look: () => void): () => void {
 
 /** Says that this page is of a school that is not the open one any more. */
 export const OtherSchool = ({ here }: { here: { id: string; name: string } }) => (
-  <Wide as="div">
+  <Wide as="div" style={{ paddingBottom: 0 }}>
     <Said
       kind="stop"
       word={`This page is of ${here.name}`}

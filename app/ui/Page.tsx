@@ -241,7 +241,7 @@ export const TableFrame = styled.div`
   td {
     padding: 0.55rem 0.9rem 0.55rem 0;
     border-bottom: 1px solid ${color.line};
-    vertical-align: top;
+    vertical-align: baseline;
     font-variant-numeric: tabular-nums;
   }
   tbody th {

@@ -31,6 +31,9 @@ export const cut = css`
 export const narrow = '@media (max-width: 820px)';
 
 export const GlobalStyle = createGlobalStyle`
+  [inert] {
+    opacity: 0.5;
+  }
   *, *::before, *::after { box-sizing: border-box; }
   html { background: ${color.paper}; color: ${color.ink}; font: 400 16px/1.5 ${type.body}; -webkit-text-size-adjust: 100%; accent-color: ${color.fern}; }
   body { margin: 0; min-height: 100vh; }

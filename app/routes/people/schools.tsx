@@ -4,15 +4,15 @@ import { openSchool, schoolsOf } from '~/data/queries/sessions';
 import { isId } from '~/server/ids';
 import { requireRole, sessionHash } from '~/server/people/session';
 import { notFound } from '~/server/refusals';
-import { Button } from '~/app/ui/Button';
+import { Button, ButtonLink } from '~/app/ui/Button';
 import { Faint, Heading, Panel, Row, Stack, State, Wide } from '~/app/ui/Page';
 import type { Route } from './+types/schools';
 
 export const meta: Route.MetaFunction = () => [{ title: 'Your schools · Fern Basket' }];
 
 export async function loader({ request }: Route.LoaderArgs) {
-  const { id, school } = await requireRole(request, 'coordinator', 'helper', 'reader');
-  return { here: school.id, schools: await schoolsOf(id) };
+  const { id, school, ofDistrict } = await requireRole(request, 'coordinator', 'helper', 'reader');
+  return { here: school.id, schools: await schoolsOf(id), ofDistrict };
 }
 
 /** Opens another school in this browser: every page is of that one from now on. */
@@ -28,7 +28,16 @@ export default function Schools({ loaderData }: Route.ComponentProps) {
   return (
     <Wide>
       <Stack>
-        <Heading title="Your schools">
+        <Heading
+          title="Your schools"
+          action={
+            loaderData.ofDistrict && (
+              <ButtonLink quiet href="/district">
+                The whole district
+              </ButtonLink>
+            )
+          }
+        >
           Which school do you work for now? Everything you see and do is of that one.
         </Heading>
         {loaderData.schools.map(({ id, name, role }) => (
