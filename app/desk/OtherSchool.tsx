@@ -16,12 +16,11 @@ export function useOpenElsewhere(personId: string, schoolId: string): boolean {
     localStorage.setItem(name, schoolId);
     window.dispatchEvent(new Event('storage'));
   }, [name, schoolId]);
-  const open = useSyncExternalStore(
+  return useSyncExternalStore(
     heard,
-    () => localStorage.getItem(name),
-    () => null,
+    () => (localStorage.getItem(name) ?? schoolId) !== schoolId,
+    () => false,
   );
-  return open !== null && open !== schoolId;
 }
 
 function heard(look: () => void): () => void {

@@ -31,7 +31,7 @@ export const cut = css`
 export const narrow = '@media (max-width: 820px)';
 
 export const GlobalStyle = createGlobalStyle`
-  [inert] {
+  #work[inert] {
     opacity: 0.5;
   }
   *, *::before, *::after { box-sizing: border-box; }
