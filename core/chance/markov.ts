@@ -16,14 +16,17 @@ export function turnsToEnd<S>(start: S, step: StepFrom<S>, ended: (state: S) => 
   return endings(start, step, ended).turns;
 }
 
-/** The turns until the end, and the state in which the chain ends. */
+/**
+ * The turns until the end, and the state in which the chain ends. `each` is told before every turn where the chain is
+ * by then, with the chances, and the chance that it ends with that turn.
+ */
 export function endings<S>(
   start: S,
   step: StepFrom<S>,
   ended: (state: S) => boolean,
+  each: (now: ReadonlyMap<S, number>, closed: number) => void = () => undefined,
 ): { turns: Pmf; ends: Map<S, number> } {
   const ends = new Map<S, number>();
-  const add = (to: Map<S, number>, state: S, chance: number) => to.set(state, (to.get(state) ?? 0) + chance);
   if (ended(start)) return { turns: { from: 0, p: [1] }, ends: new Map([[start, 1]]) };
   const memo = new Map<S, ReturnType<StepFrom<S>>>();
   const from = (state: S) => memo.get(state) ?? memo.set(state, step(state)).get(state)!;
@@ -41,12 +44,40 @@ export function endings<S>(
           add(ends, to, chance * q);
         } else add(next, to, chance * q);
       }
+    each(now, closed);
     p.push(closed);
     open -= closed;
     now = next;
   }
   p[p.length - 1]! += open;
   return { turns: { from: 0, p }, ends };
+}
+
+const add = <S>(to: Map<S, number>, state: S, chance: number): void =>
+  void to.set(state, (to.get(state) ?? 0) + chance);
+
+/**
+ * How often a turn begins in each state, all players together, when they take turns on chains of their own and the first
+ * who is done ends the game. They add up to the mean of `turnsUntilFirst`.
+ */
+export function visitsUntilFirst<S>(
+  start: S,
+  step: StepFrom<S>,
+  ended: (state: S) => boolean,
+  players: number,
+): Map<S, number> {
+  const visits = new Map<S, number>();
+  let before = 1;
+  endings(start, step, ended, (now, closed) => {
+    const after = Math.max(0, before - closed);
+    // Those before a player in the round are not done with this turn, those behind not with the last.
+    let others = 0;
+    for (let player = 0; player < players; player++)
+      others += after ** player * before ** (players - 1 - player);
+    for (const [state, chance] of now) add(visits, state, chance * others);
+    before = after;
+  });
+  return visits;
 }
 
 /** One fair roll: each number of steps with its chance. */

@@ -3,6 +3,7 @@
  * of card sets that show it. What a smaller multiset reaches is computed once and shared by all that contain it.
  */
 import { countValues } from '~/core/cards/deck';
+import { arithmetic, type Arithmetic } from '~/core/cards/exact';
 import type { Sign } from '~/core/cards/facts';
 import { choose } from '~/core/chance/binomial';
 
@@ -18,7 +19,7 @@ export interface Odds {
 }
 
 /**
- * Exact for `whole`; with fractions, values are told apart to eight decimals. Calls `progress` with the share done.
+ * Exact, with fractions too. Calls `progress` with the share done.
  * Source of the weights: multivariate hypergeometric, Π C(have_v, laid_v) · (have_t − laid_t).
  */
 export function oddsOf(
@@ -99,21 +100,27 @@ function weight(set: readonly number[], counts: readonly number[]): number {
   return ways;
 }
 
-const rounded = (value: number): number => (Number.isInteger(value) ? value : Math.round(value * 1e8) / 1e8);
-
 /** What multisets of kinds reach, shared among all that contain them. */
 class Sets {
   private readonly values = new Map<number, Set<number>>();
   private readonly lists = new Map<number, Float64Array>();
   private readonly targets = new Map<number, number>();
+  private readonly numbers: Arithmetic;
+  private readonly none: number;
+  /** The kinds as numbers of the arithmetic. */
+  private readonly wanted: readonly number[];
 
   constructor(
     private readonly kinds: readonly number[],
     private readonly ops: readonly Sign[],
-    private readonly whole: boolean,
+    whole: boolean,
     /** The largest multiset's parts need to be known only up to here. */
     private readonly limit: number,
-  ) {}
+  ) {
+    this.numbers = arithmetic(whole);
+    this.none = this.numbers.from(0);
+    this.wanted = kinds.map(this.numbers.from);
+  }
 
   /** A multiset as one number, in base 16. */
   private key(set: readonly number[]): number {
@@ -144,7 +151,7 @@ class Sets {
     let mask = 0;
     if (set.length <= 4) {
       const values = this.valuesOf(set);
-      this.kinds.forEach((value, t) => {
+      this.wanted.forEach((value, t) => {
         if (values.has(value)) mask |= 1 << t;
       });
     } else {
@@ -165,24 +172,25 @@ class Sets {
     for (const a of this.listOf(small))
       for (let t = 0; t < this.kinds.length; t++) {
         if (!(wanted & (1 << t)) || mask & (1 << t)) continue;
-        if (this.canMeet(a, this.kinds[t]!, values)) mask |= 1 << t;
+        if (this.canMeet(a, this.wanted[t]!, values)) mask |= 1 << t;
       }
     return mask;
   }
 
   private canMeet(a: number, target: number, values: ReadonlySet<number>): boolean {
-    const has = (b: number): boolean =>
-      Number.isInteger(b) ? (!this.whole || b >= 0) && values.has(b) : !this.whole && values.has(rounded(b));
+    const { none, numbers } = this;
+    const step = numbers.step;
     for (const sign of this.ops) {
       if (sign === '+') {
-        if (has(target - a)) return true;
+        if (values.has(step['−'](target, a))) return true;
       } else if (sign === '−') {
-        if (has(a - target) || has(target + a)) return true;
+        if (values.has(step['−'](a, target)) || values.has(step['+'](target, a))) return true;
       } else if (sign === '×') {
-        if (a !== 0 && has(target / a)) return true;
+        if (a === none ? target === none : values.has(step['÷'](target, a))) return true;
       } else {
-        if (a !== 0 && has(target * a)) return true;
-        if (target !== 0 && a !== 0 && has(a / target)) return true;
+        if (a !== none && values.has(step['×'](target, a))) return true;
+        if (target !== none && a !== none && values.has(step['÷'](a, target))) return true;
+        if (target === none && a === none) for (const b of values) if (b !== none) return true;
       }
     }
     return false;
@@ -203,27 +211,21 @@ class Sets {
     const known = this.values.get(key);
     if (known) return known;
     const made = new Set<number>();
-    if (set.length === 1) made.add(this.kinds[set[0]!]!);
+    if (set.length === 1) made.add(this.wanted[set[0]!]!);
     else {
       const limit = set.length >= 5 ? this.limit : Infinity;
+      const { step, size } = this.numbers;
       const add = (value: number): void => {
-        if (this.whole ? value >= 0 && Number.isInteger(value) : Number.isFinite(value))
-          if (Math.abs(value) <= limit) made.add(rounded(value));
+        if (limit === Infinity || Math.abs(size(value)) <= limit) made.add(value);
       };
       for (const [small, large] of splits(set))
         for (const a of this.listOf(small))
           for (const b of this.listOf(large))
             for (const sign of this.ops) {
-              if (sign === '+') add(a + b);
-              else if (sign === '×') add(a * b);
-              else if (sign === '−') {
-                add(a - b);
-                add(b - a);
-              } else {
-                if (b !== 0) add(a / b);
-                if (a !== 0) add(b / a);
-              }
+              add(step[sign](a, b));
+              if (sign === '−' || sign === '÷') add(step[sign](b, a));
             }
+      made.delete(NaN);
     }
     this.values.set(key, made);
     return made;

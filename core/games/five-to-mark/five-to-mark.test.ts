@@ -125,7 +125,37 @@ describe('Five to the Mark', () => {
       ['6 + 4'],
     );
     expect(solve([1, 1], 9, { ops: ['+', '−', '×', '÷'], whole: true }).ways).toEqual([]);
-    expect(solve([1, 2], 0.5, { ops: ['÷'], whole: false }).ways.map((way) => way.text)).toEqual(['1 ÷ 2']);
+  });
+
+  it('reckons with fractions as they are, and keeps brackets where a sign is used without its opposite', () => {
+    const texts = (laid: number[], target: number, ops: Sign[], whole = false) =>
+      solve(laid, target, { ops, whole }).ways.map((way) => way.text);
+    expect(texts([8, 8, 3, 3], 24, ['+', '−', '×', '÷'])).toContain('8 ÷ (3 − 8 ÷ 3)');
+    expect(texts([3, 1, 3], 9, ['÷'])).toEqual(['3 ÷ (1 ÷ 3)']);
+    expect(texts([8, 4, 2], 4, ['÷'], true)).toEqual(['8 ÷ 2', '8 ÷ (4 ÷ 2)']);
+    expect(texts([5, 3, 2], 4, ['−'], true)).toEqual(['5 − (3 − 2)']);
+    expect(texts([1, 5, 5, 5], 1, ['−', '÷'])).toContain('5 ÷ 5');
+    expect(texts([7, 3, 5, 11], 1, ['÷'])).toEqual([]);
+  });
+
+  it('finds as many different ways with fractions as there are values, by trying every pair', () => {
+    const random = seeded(21);
+    const every: Sign[] = ['+', '−', '×', '÷'];
+    for (let i = 0; i < 40; i++) {
+      const ops = every.filter(() => random.chance(0.7));
+      if (ops.length === 0) continue;
+      const laid = Array.from({ length: 4 }, () => random.whole(1, 13));
+      const target = random.whole(1, 13);
+      const { ways } = solve(laid, target, { ops, whole: false });
+      for (const way of ways) expect(Math.abs(evaluate(way.text) - target)).toBeLessThan(1e-9);
+      for (const way of ways) for (const sign of way.text.match(/[+−×÷]/g)!) expect(ops).toContain(sign);
+      expect([laid, target, ops, ways[0]?.cards.length ?? 0]).toEqual([
+        laid,
+        target,
+        ops,
+        fewestCards(laid, target, ops, false),
+      ]);
+    }
   });
 
   it('refuses a deck that cannot lay a target', () => {

@@ -134,7 +134,12 @@ function practice({ ops }: MarkParams, deck: readonly number[], rounds: number):
   for (const target of values)
     for (const a of values)
       for (const b of values) {
-        const weight = counts.get(target)! * counts.get(a)! * counts.get(b)!;
+        // Three cards of one deck: what lies there cannot be drawn again.
+        const weight =
+          counts.get(target)! *
+          (counts.get(a)! - Number(a === target)) *
+          (counts.get(b)! - Number(b === target) - Number(a === b));
+        if (weight <= 0) continue;
         if (ops.includes('+') && a + b === target) list.push({ fact: fact('add', a, b), meetings: weight });
         if (ops.includes('−') && a - b === target)
           list.push({ fact: fact('subtract', a, b), meetings: weight });

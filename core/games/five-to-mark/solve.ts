@@ -2,7 +2,8 @@
  * The solver: every different way to reach a target with two or more of the laid cards. Two ways are the same when
  * they differ only in the order or bracketing of sums or of products.
  */
-import { apply, type Sign } from '~/core/cards/facts';
+import { arithmetic, type Arithmetic } from '~/core/cards/exact';
+import type { Sign } from '~/core/cards/facts';
 import { shuffled, type Random } from '~/core/chance/random';
 import type { Layout as Deal } from '~/core/games/kit';
 import type { MarkParams } from '.';
@@ -11,11 +12,14 @@ import { deckNumbers } from './reckon';
 /** A sum with what is added and what is taken away, a product with what multiplies and divides, or one card. */
 interface Found {
   kind: 'card' | 'sum' | 'product';
-  value: number;
+  /** About how large it is. */
+  size: number;
   plus: readonly Found[];
   minus: readonly Found[];
   /** As it is written. */
   text: string;
+  /** The same for ways that differ in nothing but order and bracketing. */
+  key: string;
 }
 
 export interface Way {
@@ -31,51 +35,41 @@ export interface Rules {
   whole: boolean;
 }
 
-/** Two values are the same number up to what fractions lose. */
-const near = (a: number, b: number): boolean => Math.abs(a - b) < 1e-9 * Math.max(1, Math.abs(a));
-
-const keyOf = (value: number): number => (Number.isInteger(value) ? value : Math.round(value * 1e8) / 1e8);
-
 /** A subset of the laid cards is a bit mask. */
 export interface Layout {
   cards: readonly number[];
+  numbers: Arithmetic;
+  /** Numbers of that arithmetic. */
   values: (mask: number) => Set<number>;
 }
 
 /** All values that use every card of a subset, computed once for each subset. */
 export function layout(cards: readonly number[], { ops, whole }: Rules): Layout {
   const known = new Map<number, Set<number>>();
-  const [add, take, multiply, divide] = (['+', '−', '×', '÷'] as const).map((sign) => ops.includes(sign));
-  const keep = (made: Set<number>, value: number): void => {
-    if (Number.isInteger(value) ? !whole || value >= 0 : !whole) made.add(keyOf(value));
-  };
+  const numbers = arithmetic(whole);
+  const steps = ops.map((sign) => numbers.step[sign]);
   const values = (mask: number): Set<number> => {
     const found = known.get(mask);
     if (found) return found;
     const made = new Set<number>();
     known.set(mask, made);
-    if ((mask & (mask - 1)) === 0) return made.add(cards[31 - Math.clz32(mask)]!);
+    if ((mask & (mask - 1)) === 0) return made.add(numbers.from(cards[31 - Math.clz32(mask)]!));
     for (let part = (mask - 1) & mask; part > 0; part = (part - 1) & mask) {
       const rest = mask ^ part;
       if (part < rest) continue;
       const others = values(rest);
       for (const a of values(part))
         for (const b of others) {
-          if (add) keep(made, a + b);
-          if (multiply) keep(made, a * b);
-          if (take) {
-            keep(made, a - b);
-            keep(made, b - a);
-          }
-          if (divide) {
-            if (b !== 0) keep(made, a / b);
-            if (a !== 0) keep(made, b / a);
+          for (const step of steps) {
+            made.add(step(a, b));
+            made.add(step(b, a));
           }
         }
     }
+    made.delete(NaN);
     return made;
   };
-  return { cards, values };
+  return { cards, numbers, values };
 }
 
 /**
@@ -101,9 +95,8 @@ export function solve(
     // Equal cards make equal subsets: one of them is enough.
     if (seen.has(used.join())) continue;
     seen.add(used.join());
-    for (const node of reach(laid, mask, target, rules, known)) {
-      const { text } = node;
-      if (!found.has(text)) found.set(text, { text, cards: used });
+    for (const { key, text } of reach(laid, mask, laid.numbers.from(target), rules, known)) {
+      if (!found.has(key)) found.set(key, { text, cards: used });
       if (found.size > most) return { ways: [...found.values()].slice(0, most), more: true };
     }
   }
@@ -124,7 +117,7 @@ const LISTED = 4;
 
 /** Whether the cards of a subset may make a value: certain for few cards, left open for more. */
 const mayBe = (laid: Layout, mask: number, value: number): boolean =>
-  bits(mask) > LISTED || laid.values(mask).has(keyOf(value));
+  bits(mask) > LISTED || laid.values(mask).has(value);
 
 /** Every way in which all cards of a subset make a value, by asking which last step could give it. */
 function* reach(
@@ -134,17 +127,20 @@ function* reach(
   rules: Rules,
   known: Map<string, Found[]>,
 ): Generator<Found> {
-  const key = `${mask} ${keyOf(target)}`;
+  const key = `${mask} ${target}`;
   const before = known.get(key);
   if (before) {
     yield* before;
     return;
   }
   const made = new Map<string, Found>();
-  const add = (node: Found): void => void made.set(node.text, node);
+  const add = (node: Found): void => {
+    if (!made.has(node.key)) made.set(node.key, node);
+  };
   if ((mask & (mask - 1)) === 0) {
-    const value = laid.cards[31 - Math.clz32(mask)]!;
-    if (near(value, target)) add({ kind: 'card', value, plus: [], minus: [], text: String(value) });
+    const size = laid.cards[31 - Math.clz32(mask)]!;
+    const text = String(size);
+    if (laid.numbers.from(size) === target) add({ kind: 'card', size, plus: [], minus: [], text, key: text });
   } else if (mayBe(laid, mask, target))
     for (let part = (mask - 1) & mask; part > 0; part = (part - 1) & mask) {
       const rest = mask ^ part;
@@ -152,14 +148,15 @@ function* reach(
       if (bits(part) > bits(rest) || (bits(part) === bits(rest) && part > rest)) continue;
       for (const a of laid.values(part))
         for (const sign of rules.ops)
-          for (const { left, b } of partners(sign, a, target, () => laid.values(rest))) {
-            if (!mayBe(laid, rest, b)) continue;
-            const result = left ? apply(sign, a, b, rules.whole) : apply(sign, b, a, rules.whole);
-            if (result === undefined || !near(result, target)) continue;
+          for (const { left, b } of partners(laid.numbers, sign, a, target, () => laid.values(rest))) {
+            if (Number.isNaN(b) || !mayBe(laid, rest, b)) continue;
+            const step = laid.numbers.step[sign];
+            if ((left ? step(a, b) : step(b, a)) !== target) continue;
+            const size = laid.numbers.size(target);
             const xs = reach(laid, part, a, rules, known);
             for (const x of xs)
               for (const y of reach(laid, rest, b, rules, known)) {
-                const node = left ? join(sign, x, y) : join(sign, y, x);
+                const node = left ? join(sign, x, y, size, rules.ops) : join(sign, y, x, size, rules.ops);
                 if (node) add(node);
               }
           }
@@ -175,57 +172,79 @@ const bothSides = (b: number): { left: boolean; b: number }[] => [
 
 /** What the other side must be so that the step gives the target; `left`: `a` stands on the left. */
 function partners(
+  { from, step }: Arithmetic,
   sign: Sign,
   a: number,
   target: number,
   any: () => Iterable<number>,
 ): { left: boolean; b: number }[] {
+  const none = from(0);
   switch (sign) {
     case '+':
-      return bothSides(target - a);
+      return bothSides(step['−'](target, a));
     case '−':
       return [
-        { left: true, b: a - target },
-        { left: false, b: target + a },
+        { left: true, b: step['−'](a, target) },
+        { left: false, b: step['+'](target, a) },
       ];
     case '×':
-      if (a !== 0) return bothSides(target / a);
+      if (a !== none) return bothSides(step['÷'](target, a));
       // Nothing times anything is nothing.
-      return target === 0 ? [...any()].flatMap(bothSides) : [];
+      return target === none ? [...any()].flatMap(bothSides) : [];
     case '÷':
       return [
-        ...(target !== 0 ? [{ left: true, b: a / target }] : []),
-        ...(target === 0 && a === 0 ? [...any()].map((b) => ({ left: true, b })) : []),
-        ...(a !== 0 ? [{ left: false, b: target * a }] : []),
+        ...(target !== none ? [{ left: true, b: step['÷'](a, target) }] : []),
+        ...(target === none && a === none ? [...any()].map((b) => ({ left: true, b })) : []),
+        ...(a !== none ? [{ left: false, b: step['×'](target, a) }] : []),
       ];
   }
 }
 
 /** What is larger stands first; of what is equal, by how it is written. */
-const inOrder = (p: Found, q: Found): boolean =>
-  p.value > q.value || (p.value === q.value && p.text <= q.text);
+const byOrder = (p: Found, q: Found): number =>
+  q.size - p.size || (p.text < q.text ? -1 : p.text > q.text ? 1 : 0);
 
 /**
  * The step as a node. Sums within sums and products within products are one, and each has many last steps: it is made by
- * the one that takes its last part, in the order in which it is written. For another step: undefined.
+ * the one that takes its last part, in the order in which it is written. For another step: undefined. Where a sign may
+ * be used without its opposite, what is taken away from what is taken away stays in brackets: 5 − (3 − 2).
  */
-function join(sign: Sign, x: Found, y: Found): Found | undefined {
+function join(sign: Sign, x: Found, y: Found, size: number, ops: readonly Sign[]): Found | undefined {
   const kind = sign === '+' || sign === '−' ? 'sum' : 'product';
-  if (y.kind === kind) return undefined;
-  const { plus, minus } = x.kind === kind ? x : { plus: [x], minus: [] };
   const turned = sign === '−' || sign === '÷';
+  const alone = turned && !ops.includes(sign === '−' ? '+' : '×');
+  const { plus, minus } = x.kind === kind ? x : { plus: [x], minus: [] };
+  if (alone) {
+    const other = y.kind === kind ? y : { plus: [y], minus: [] };
+    const [more, less] = [[...plus, ...other.minus].sort(byOrder), [...minus, ...other.plus].sort(byOrder)];
+    const left = x.kind === kind ? x.text : inner(kind, x);
+    const right = y.kind === kind ? `(${y.text})` : inner(kind, y);
+    return {
+      kind,
+      size,
+      plus: more,
+      minus: less,
+      text: `${left} ${sign} ${right}`,
+      key: write(kind, more, less),
+    };
+  }
+  if (y.kind === kind) return undefined;
   const before = (turned ? minus : plus).at(-1);
-  if ((!turned && minus.length) || (before && !inOrder(before, y))) return undefined;
-  const value = apply(sign, x.value, y.value, false) ?? NaN;
+  if ((!turned && minus.length) || (before && byOrder(before, y) > 0)) return undefined;
   const [more, less] = turned ? [plus, [...minus, y]] : [[...plus, y], minus];
-  return { kind, value, plus: more, minus: less, text: write(kind, more, less) };
+  const text = write(kind, more, less);
+  return { kind, size, plus: more, minus: less, text, key: text };
 }
+
+const inner = (kind: 'sum' | 'product', one: Found): string =>
+  one.kind === 'card' || (kind === 'sum' && one.kind === 'product') ? one.text : `(${one.text})`;
 
 function write(kind: 'sum' | 'product', plus: readonly Found[], minus: readonly Found[]): string {
   const [first, second] = kind === 'sum' ? ['+', '−'] : ['×', '÷'];
-  const inner = (one: Found): string =>
-    one.kind === 'card' || (kind === 'sum' && one.kind === 'product') ? one.text : `(${one.text})`;
-  return [plus.map(inner).join(` ${first} `), ...minus.map((one) => `${second} ${inner(one)}`)].join(' ');
+  return [
+    plus.map((one) => inner(kind, one)).join(` ${first} `),
+    ...minus.map((one) => `${second} ${inner(kind, one)}`),
+  ].join(' ');
 }
 
 /** Deals a layout: the laid numbers and the target. */

@@ -15,10 +15,11 @@ describe('Market Cups', () => {
   it('lists every pair of cups and pieces', () => {
     const products: number[] = [];
     for (let a = 1; a <= 6; a++) for (let b = 1; b <= 6; b++) products.push(a * b);
-    products.sort((a, b) => a - b);
+    // Eight turns in a play: so many pieces suffice when none of the eight takes more.
+    const suffices = (pieces: number) => (products.filter((one) => one <= pieces).length / 36) ** 8;
     expect(figuresOf('market-cups', { cups: { from: 1, to: 6 }, pieces: { from: 1, to: 6 } })).toEqual({
       cups: 6,
-      'pieces.p95': products[Math.ceil(0.95 * 36) - 1],
+      'pieces.p95': [...products].sort((a, b) => a - b).find((pieces) => suffices(pieces) >= 0.95),
       'pieces.max': 36,
       'product.mean': expect.closeTo(12.25, 10) as number,
       distinctFacts: 36,

@@ -1,6 +1,6 @@
 import { countValues, deckWithout, isRed, valueOf, type Card } from '~/core/cards/deck';
 import { fact } from '~/core/cards/facts';
-import { evenly, mean, point, product, quantile } from '~/core/chance/pmf';
+import { evenly, last, mean, point, product, quantile } from '~/core/chance/pmf';
 import type { FieldErrors } from '~/core/check/check';
 import {
   figure,
@@ -74,11 +74,18 @@ export function reckon(params: MarketParams): Answers {
   ).length;
   const turns = rounds * players;
   const odds = (list: readonly number[], n: number) => list.filter((one) => one === n).length / list.length;
-  const p95 = quantile(all, 0.95);
+  // What has to be in the bag is what the largest turn of a play takes.
+  const most = last(all, turns);
   return {
     figures: [
       figure('cups', 'Cups', mostCups, 'cups', 'As many as the highest number of cups.'),
-      figure('pieces.p95', 'Enough pieces', p95, 'pieces', '95 of 100 turns need no more.'),
+      figure(
+        'pieces.p95',
+        'Enough pieces',
+        quantile(most, 0.95),
+        'pieces',
+        `95 of 100 plays need no more; the largest of ${count(turns, 'turn')} counts.`,
+      ),
       figure(
         'pieces.max',
         'The most possible',
@@ -110,7 +117,7 @@ export function reckon(params: MarketParams): Answers {
     ],
     parts: [
       need('small-cup', mostCups, 'With a colour dot that matches the cup die.'),
-      needFrom('piece', all, 'Quiet pieces; they go back after each turn.', mostCups * mostPieces),
+      needFrom('piece', most, 'Quiet pieces; they go back after each turn.', mostCups * mostPieces),
       ...(source === 'dice'
         ? [need('die', 2, 'Two colours: one for cups, one for pieces.')]
         : [need('card-deck', 1, 'Ace to six: red for cups, black for pieces.')]),

@@ -1,6 +1,5 @@
 import { fact } from '~/core/cards/facts';
-import { turnsToEnd, turnsUntilFirst } from '~/core/chance/markov';
-import { mean } from '~/core/chance/pmf';
+import { turnsToEnd, turnsUntilFirst, visitsUntilFirst } from '~/core/chance/markov';
 import type { Effort } from '~/core/chance/simulate';
 import { figure, know, mend, mind, need, type AgeBand, type Answers, type Space } from '~/core/games/kit';
 import { plain } from '~/core/words/numbers';
@@ -13,15 +12,13 @@ export function reckon(params: CourtParams, _: Effort, ageBand: AgeBand): Answer
   const area = (across * cellMm * down * cellMm) / 1e6;
   const rows = landings(params).length;
   const chance = hit / 100;
-  const throws = turnsToEnd(
-    0,
-    (at) => [
+  const throwOn = (at: number) =>
+    [
       [at + 1, chance],
       [at, 1 - chance],
-    ],
-    (at) => at === cells,
-  );
-  const turns = turnsUntilFirst(throws, players);
+    ] as const;
+  const through = (at: number): boolean => at === cells;
+  const turns = turnsUntilFirst(turnsToEnd(0, throwOn, through), players);
   const steps = LINE_STEPS[ageBand];
   return {
     figures: [
@@ -37,7 +34,11 @@ export function reckon(params: CourtParams, _: Effort, ageBand: AgeBand): Answer
     parts: [
       need('hop-stone', players, 'A stone each, flat so that it does not roll.'),
       ...(place === 'chalk' ? [need('chalk', 1, 'One stick draws the court.')] : []),
-      need('plan', 1, 'The court with its measures and the throwing line.'),
+      need(
+        'plan',
+        1,
+        place === 'paper' ? 'The court itself.' : 'The court with its measures and the throwing line.',
+      ),
     ],
     prep: [
       place === 'chalk'
@@ -45,16 +46,19 @@ export function reckon(params: CourtParams, _: Effort, ageBand: AgeBand): Answer
         : place === 'tape'
           ? `Tape ${cells} cells of ${plain(cellMm / 10)} cm on the floor; press every edge down.`
           : 'Lay the printed court on the table: two fingers are the legs.',
-      steps === 0
-        ? 'Throw from the first cell.'
-        : `Throw from a line ${steps === 1 ? 'one step' : `${steps} steps`} away.`,
+      place === 'paper'
+        ? 'Each flicks the stone with one finger from the edge of the sheet.'
+        : steps === 0
+          ? 'Throw from the first cell.'
+          : `Throw from a line ${steps === 1 ? 'one step' : `${steps} steps`} away.`,
     ],
     turns,
     setUpMinutes: place === 'paper' ? 1 : 6,
-    practice: Array.from({ length: cells }, (_, i) => i + 1).flatMap((cell) => [
-      { fact: fact('count', cell), meetings: mean(turns) / cells },
-      { fact: fact('quantity', cell), meetings: mean(turns) / cells },
-      { fact: fact('listen', cell), meetings: (0.3 * mean(turns)) / cells },
+    // Who has not hopped all cells when the first has goes no further.
+    practice: [...visitsUntilFirst(0, throwOn, through, players)].flatMap(([at, meetings]) => [
+      { fact: fact('count', at + 1), meetings },
+      { fact: fact('quantity', at + 1), meetings },
+      { fact: fact('listen', at + 1), meetings: 0.3 * meetings },
     ]),
     space: space(params, across, down),
     players: { fewest: 1, most: 4, alone: true },
@@ -79,7 +83,7 @@ export function reckon(params: CourtParams, _: Effort, ageBand: AgeBand): Answer
       hit < 40 &&
         know(
           'hard-throws',
-          'So few throws land that children wait more than they hop: throw from the first cell.',
+          `So few throws land that children wait more than they hop: ${place === 'paper' ? 'flick from nearer' : 'throw from the first cell'}.`,
         ),
     ],
     ladder: ladder(params),

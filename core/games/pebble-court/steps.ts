@@ -12,7 +12,7 @@ export function steps({ cells, layout, place }: CourtParams): Lines<typeof words
         ? ['setUp.tape', { cells }]
         : ['setUp.paper', { cells }],
     ['setUp.stones'],
-    ['turn.throw'],
+    [place === 'paper' ? 'turn.flick' : 'turn.throw'],
     layout === 'branching' ? ['turn.branching'] : ['turn.hop'],
     ['turn.say'],
     ['turn.back'],

@@ -11,6 +11,8 @@ export const words = source('pebble-court', {
   'setUp.stones': 'Everybody finds a flat stone, or takes one from the bag.',
   'turn.throw':
     'Throw your stone to your next cell, beginning with the first. Beside it? The next player goes.',
+  'turn.flick':
+    'From the edge of the sheet, flick your stone to your next cell with one finger, beginning with the first. Beside it? The next player goes.',
   'turn.hop': 'Hop from cell to cell on one foot, over the cell with your stone.',
   'turn.branching':
     'One foot in single cells, both feet where two lie side by side; over the cell with your stone.',

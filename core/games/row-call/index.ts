@@ -22,6 +22,14 @@ const knobs = {
       default: 'all',
     },
   ),
+  choose: OneOf(
+    {
+      fullest: 'the one in the fullest line',
+      any: 'any of them',
+      reading: 'the first, as one reads',
+    },
+    { title: 'Which of several is turned', description: 'All three are played.', default: 'fullest' },
+  ),
   win: OneOf({ line: 'A line of three', full: 'All nine' }, { title: 'To finish', default: 'line' }),
   missing: Cards({ title: 'Cards this deck lacks' }),
 };
@@ -32,6 +40,7 @@ export const rowCall = game({
   family: 'call',
   traits: { places: ['table', 'floor', 'rainyDay'], quiet: true, byVideo: true },
   knobs,
+  when: { choose: { turn: ['one'] } },
   presets: [
     { id: 'two', name: 'two players, one deck', tradition: 'all matches are turned', ageBand: 'preK' },
     {
@@ -51,9 +60,23 @@ export const rowCall = game({
     {
       id: 'two-one',
       name: 'two players, a deck to call from',
-      tradition: 'one match is turned',
+      tradition: 'one match is turned, in the fullest line',
       ageBand: 'K',
       params: { callFrom: 'secondDeck', turn: 'one' },
+    },
+    {
+      id: 'two-any',
+      name: 'two players, a deck to call from',
+      tradition: 'one match is turned, whichever',
+      ageBand: 'preK',
+      params: { callFrom: 'secondDeck', turn: 'one', choose: 'any' },
+    },
+    {
+      id: 'two-reading',
+      name: 'two players, a deck to call from',
+      tradition: 'one match is turned, the first as one reads',
+      ageBand: 'K',
+      params: { callFrom: 'secondDeck', turn: 'one', choose: 'reading' },
     },
   ],
   drawing,

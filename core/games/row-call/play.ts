@@ -1,25 +1,24 @@
-import { deckWithout } from '~/core/cards/deck';
-import { shuffled, type Random } from '~/core/chance/random';
+import { pick, shuffled, type Random } from '~/core/chance/random';
 import type { Outcome } from '~/core/chance/simulate';
 import { LINES, turn, type Turn } from '~/core/games/kit';
 import type { RowParams } from '.';
-import { GRID, numbers, numbersFrom } from './rules';
+import { GRID, numbers, SECOND_DECK } from './rules';
 import type { words } from './words';
 
-const SECOND_DECK = numbersFrom(deckWithout([]));
-
 /**
- * One turn is one call. Among several of the called number, `one` turns the card that lies in the line with most
- * turned. Outcome: `finished` 1 or 0, `calls` when it was, `tie` 1 when two finish on the same call.
+ * One turn is one call. Among several of the called number, `one` turns the card that `choose` says: it lies in the line
+ * with most turned (the first of those as one reads), is any of them, or the first as one reads. Outcome: `finished` 1 or
+ * 0, `calls` when it was, `tie` 1 when two finish on the same call, `matched` cards turned by all players.
  */
 export function* play(params: RowParams, random: Random): Generator<Turn<keyof typeof words.en>, Outcome> {
-  const { players, callFrom, win } = params;
+  const { players, callFrom, win, choose } = params;
   const cards = shuffled(numbers(params), random);
   const grids = Array.from({ length: players }, () => cards.splice(0, GRID));
   const turned = grids.map(() => new Array<boolean>(GRID).fill(false));
   const calls = callFrom === 'rest' ? cards : shuffled(SECOND_DECK, random);
   const isTurned = (open: readonly boolean[]): boolean =>
     win === 'full' ? !open.includes(false) : LINES.some(([a, b, c]) => open[a] && open[b] && open[c]);
+  let matched = 0;
   for (const [i, number] of calls.entries()) {
     let matches = 0;
     let finished = 0;
@@ -31,18 +30,28 @@ export function* play(params: RowParams, random: Random): Generator<Turn<keyof t
       for (let place = 0; place < GRID; place++)
         if (grid[place] === number && !open[place]) places.push(place);
       if (places.length === 0) continue;
-      matches += places.length;
-      if (params.turn === 'all') for (const place of places) open[place] = true;
-      else open[best(places, open)] = true;
+      const chosen =
+        params.turn === 'all'
+          ? places
+          : [
+              choose === 'fullest'
+                ? best(places, open)
+                : choose === 'any'
+                  ? pick(places, random)
+                  : places[0]!,
+            ];
+      for (const place of chosen) open[place] = true;
+      matches += chosen.length;
       if (!isTurned(open)) continue;
       if (finished++ === 0) first = player + 1;
     }
+    matched += matches;
     yield finished
       ? turn(first, 'play.finishes', { number, calls: i + 1 }, 'play.show')
       : turn(1, 'play.call', { number, matches }, matches ? 'play.look' : 'play.none');
-    if (finished) return { finished: 1, calls: i + 1, tie: finished > 1 ? 1 : 0 };
+    if (finished) return { finished: 1, calls: i + 1, tie: finished > 1 ? 1 : 0, matched };
   }
-  return { finished: 0, tie: 0 };
+  return { finished: 0, tie: 0, matched };
 }
 
 /** The place whose best line has most turned cards. */

@@ -1,11 +1,20 @@
 import { countValues } from '~/core/cards/deck';
 import { fact } from '~/core/cards/facts';
-import { simulatePlays, type Effort } from '~/core/chance/simulate';
-import { figure, know, mend, mind, need, simulatedFigure, type Answers } from '~/core/games/kit';
+import { simulatePlays, type Effort, type Estimate } from '~/core/chance/simulate';
+import {
+  figure,
+  know,
+  mend,
+  mind,
+  need,
+  simulatedFigure,
+  type Answers,
+  type Practised,
+} from '~/core/games/kit';
 import { inGames, plain, share } from '~/core/words/numbers';
 import type { RowParams } from '.';
 import { play } from './play';
-import { callsAvailable, GRID, ladder, numbers } from './rules';
+import { callsAvailable, GRID, ladder, numbers, SECOND_DECK } from './rules';
 
 export function reckon(params: RowParams, effort: Effort): Answers {
   const { players, callFrom } = params;
@@ -14,7 +23,10 @@ export function reckon(params: RowParams, effort: Effort): Answers {
   const simulated = simulatePlays((random) => play(params, random), effort);
   const { finished, calls, tie } = simulated.of;
   const chance = finished!.mean;
-  const met = simulated.of.turns!.mean * (1 + players * (GRID / 40));
+  const which =
+    params.turn === 'all'
+      ? ''
+      : ` Of several, ${{ fullest: 'the one in the fullest line', any: 'any of them', reading: 'the first, as one reads,' }[params.choose]} is turned.`;
   return {
     figures: [
       figure(
@@ -31,14 +43,14 @@ export function reckon(params: RowParams, effort: Effort): Answers {
         'Somebody finishes',
         finished,
         'of 1',
-        `${inGames(chance)} before the cards to call run out.`,
+        `${inGames(chance)} before the cards to call run out.${which}`,
       ),
       ...simulatedFigure(
         'calls.mean',
         'Calls until then',
         calls,
         'calls',
-        'The average of the games that finish.',
+        `The average of the games that finish.${which}`,
       ),
       ...simulatedFigure(
         'tie.chance',
@@ -59,10 +71,7 @@ export function reckon(params: RowParams, effort: Effort): Answers {
       `Take jacks, queens and kings out${callFrom === 'rest' ? '' : ' of both decks; backs of two colours help'}.`,
     ],
     turns: simulated.turns,
-    practice: [...countValues(cards)].map(([value, count]) => ({
-      fact: fact('quantity', value),
-      meetings: (met * count) / cards.length,
-    })),
+    practice: practice(params, cards, simulated.of),
     players: { fewest: 2, most: 4, alone: false },
     notices: [
       chance < 0.9 &&
@@ -87,4 +96,27 @@ export function reckon(params: RowParams, effort: Effort): Answers {
     ladder: ladder(params),
     simulated,
   };
+}
+
+/** A number is met when it is called, and again on each card that is turned. */
+function practice(
+  { callFrom }: RowParams,
+  cards: readonly number[],
+  { turns, matched }: Record<string, Estimate>,
+): Practised[] {
+  const laid = [...countValues(cards)];
+  const rest = callFrom === 'rest';
+  // The called card of one deck lies in no grid itself; a second deck has four of each.
+  const called = new Map(rest ? laid : [...countValues(SECOND_DECK)]);
+  const turnedOn = new Map(laid.map(([value, count]) => [value, rest ? count * (count - 1) : 4 * count]));
+  const share = (of: ReadonlyMap<number, number>, value: number): number =>
+    (of.get(value) ?? 0) /
+    Math.max(
+      1,
+      [...of.values()].reduce((a, b) => a + b, 0),
+    );
+  return [...called.keys()].map((value) => ({
+    fact: fact('quantity', value),
+    meetings: turns!.mean * share(called, value) + matched!.mean * share(turnedOn, value),
+  }));
 }

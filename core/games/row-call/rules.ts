@@ -10,9 +10,11 @@ export const numbersFrom = (cards: readonly Card[]): number[] => numbersOf(cards
 
 export const numbers = remembered((params: RowParams): number[] => numbersFrom(deckWithout(params.missing)));
 
+export const SECOND_DECK = numbersFrom(deckWithout([]));
+
 /** Cards there are to call, from so many number cards. The second deck is a whole one. */
 export const callsAvailable = ({ players, callFrom }: RowParams, cards: number): number =>
-  callFrom === 'rest' ? cards - GRID * players : 40;
+  callFrom === 'rest' ? cards - GRID * players : SECOND_DECK.length;
 
 export const faults = (params: RowParams): FieldErrors => {
   const left = callsAvailable(params, numbers(params).length);

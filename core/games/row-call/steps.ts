@@ -1,17 +1,17 @@
 import { bench, box, card, cells, sign, TONE, type Lines, type Pictures } from '~/core/games/kit';
 import type { Shape } from '~/core/paper/sheet';
 import type { RowParams } from '.';
-import { GRID } from './rules';
+import { GRID, numbers } from './rules';
 import type { words } from './words';
 
 export function steps(params: RowParams): Lines<typeof words.en> {
   const number = 7;
   return [
-    ['setUp.remove', { cards: 40 }],
+    ['setUp.remove', { cards: numbers(params).length }],
     ['setUp.grid', { cards: GRID, rows: 3 }],
     params.callFrom === 'rest' ? ['setUp.rest'] : ['setUp.second'],
     ['turn.call', { number }],
-    params.turn === 'all' ? ['turn.all', { number }] : ['turn.one', { number }],
+    params.turn === 'all' ? ['turn.all', { number }] : [`turn.${params.choose}`, { number }],
     ['turn.check'],
     params.win === 'line' ? ['end.line', { cards: 3 }] : ['end.full', { cards: GRID }],
     ['end.none'],
@@ -30,7 +30,9 @@ export const pictures: Pictures<RowParams, typeof words.en> = {
   'setUp.grid': () => cells(3, 3),
   'turn.call': ({ number }) => [...card(26, 16, '', TONE.leaf), ...card(58, 16, String(number))],
   'turn.all': ({ number }) => [...cells(3, 3, [4]), sign(50, 33, String(number), 8, TONE.card)],
-  'turn.one': ({ number }) => [...cells(3, 3, [4]), sign(50, 33, String(number), 8, TONE.card)],
+  'turn.fullest': ({ number }) => [...cells(3, 3, [4]), sign(50, 33, String(number), 8, TONE.card)],
+  'turn.any': ({ number }) => [...cells(3, 3, [4]), sign(50, 33, String(number), 8, TONE.card)],
+  'turn.reading': ({ number }) => [...cells(3, 3, [4]), sign(50, 33, String(number), 8, TONE.card)],
   'end.line': () => cells(3, 3, [3, 4, 5]),
   'end.full': () => cells(3, 3, [0, 1, 2, 3, 4, 5, 6, 7, 8]),
 };

@@ -1,5 +1,5 @@
-import { fact, type Fact } from '~/core/cards/facts';
-import { endings, turnsUntilFirst } from '~/core/chance/markov';
+import { fact } from '~/core/cards/facts';
+import { endings, turnsUntilFirst, visitsUntilFirst } from '~/core/chance/markov';
 import {
   DIE,
   entries,
@@ -53,6 +53,7 @@ export function totals({ dice, goal, rolls, reach }: SkylineParams): { blocks: P
 export function reckon(params: SkylineParams): Answers {
   const { dice, goal, players, blockMm, reach } = params;
   const { blocks, rolls, roll } = totals(params);
+  const turns = goal === 'rolls' ? point(params.rolls * players) : turnsUntilFirst(rolls, players);
   const kit = nFold(blocks, players);
   const p95 = quantile(blocks, 0.95);
   const rule =
@@ -120,8 +121,8 @@ export function reckon(params: SkylineParams): Answers {
       `Count ${quantile(kit, 0.95)} blocks into the bag.`,
       'Put the dice into a small clear bag and seal it.',
     ],
-    turns: goal === 'rolls' ? point(params.rolls * players) : turnsUntilFirst(rolls, players),
-    practice: practice(params, roll, mean(rolls), mean(blocks)),
+    turns,
+    practice: practice(params, roll, mean(turns)),
     space: { place: 'table', widthMm: 900, depthMm: 700 },
     players: { fewest: 1, most: 4, alone: true },
     notices: [
@@ -153,16 +154,38 @@ function lighter(params: SkylineParams) {
 const diceWords = (dice: number): string =>
   dice === 1 ? 'one die' : dice === 2 ? 'two dice' : `${dice} dice`;
 
-/** Each roll: the dice are added (or counted), the total of the tower is read in tens and ones. */
-function practice({ dice, players }: SkylineParams, roll: Pmf, rolls: number, total: number): Practised[] {
-  const turns = rolls * players;
-  const each = (of: (a: number) => Fact, pmf: Pmf): Practised[] =>
-    entries(pmf).map(([a, chance]) => ({ fact: of(a), meetings: turns * chance }));
-  const read: Practised[] = Array.from({ length: Math.max(1, Math.round(rolls)) }, (_, i) => {
-    const sofar = Math.round((total * (i + 1)) / rolls);
-    return { fact: fact('tens', Math.floor(sofar / 10), sofar % 10), meetings: players };
-  });
-  if (dice === 1) return [...each((a) => fact('count', a), roll), ...read];
+/** How often each height is read after a roll; the first who is there ends the game. */
+function heights({ goal, rolls, reach, players }: SkylineParams, roll: Pmf): Map<number, number> {
+  const read = new Map<number, number>();
+  const add = (blocks: number, times: number): void => void read.set(blocks, (read.get(blocks) ?? 0) + times);
+  if (goal === 'rolls') {
+    for (let i = 1; i <= rolls; i++)
+      for (const [blocks, chance] of entries(nFold(roll, i))) add(blocks, players * chance);
+    return read;
+  }
+  const each = entries(roll);
+  const before = visitsUntilFirst(
+    0,
+    (at) => each.map(([n, chance]) => [at + n, chance] as const),
+    (at) => at >= reach,
+    players,
+  );
+  for (const [at, times] of before) for (const [n, chance] of each) add(at + n, times * chance);
+  return read;
+}
+
+/** Each roll: the dice are added (or counted), and the tower is read in tens and ones. */
+function practice(params: SkylineParams, roll: Pmf, turns: number): Practised[] {
+  const { dice } = params;
+  const read = [...heights(params, roll)].map(([blocks, meetings]) => ({
+    fact: fact('tens', Math.floor(blocks / 10), blocks % 10),
+    meetings,
+  }));
+  if (dice === 1)
+    return [
+      ...entries(roll).map(([a, chance]) => ({ fact: fact('count', a), meetings: turns * chance })),
+      ...read,
+    ];
   const sums = entries(DIE).flatMap(([a, p]) =>
     entries(nFold(DIE, dice - 1)).map(([b, q]) => ({ fact: fact('add', a, b), meetings: turns * p * q })),
   );

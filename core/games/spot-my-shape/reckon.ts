@@ -16,6 +16,10 @@ export const ladder = (params: SpotParams): Ladder =>
 export const fittingAfter = ({ things, each }: Pick<SpotParams, 'things' | 'each'>, clues: number): number =>
   1 + (things - 1) / each ** clues;
 
+/** Chance that so many clues did not tell enough, so that the next one is told; 0 when there is no such clue. */
+const toldChance = ({ things, each }: Pick<SpotParams, 'things' | 'each'>, clues: number): number =>
+  clues < 0 ? 0 : 1 - (1 - each ** -clues) ** (things - 1);
+
 /** When more things than this fit all clues, a hint is needed. */
 const MANY = 3;
 
@@ -44,11 +48,15 @@ export function reckon(params: SpotParams): Answers {
     turns: point(rounds),
     setUpMinutes: 1,
     practice: [
-      ...(clues.includes('number')
-        ? [1, 2, 3, 4].map((n) => ({ fact: fact('glance', n), meetings: rounds / 4 }))
-        : []),
-      { fact: fact('compare', 1, each), meetings: rounds },
-      { fact: fact('listen', 1), meetings: rounds },
+      // Seen at a glance, how many of something it has: equally often one to four.
+      ...[1, 2, 3, 4].map((n) => ({
+        fact: fact('glance', n),
+        meetings: (rounds / 4) * toldChance(params, clues.indexOf('number')),
+      })),
+      {
+        fact: fact('listen', 1),
+        meetings: rounds * clues.reduce((told, _, i) => told + toldChance(params, i), 0),
+      },
     ],
     players: { fewest: 2, most: 6, alone: false },
     notices: [

@@ -1,5 +1,5 @@
 import { fact } from '~/core/cards/facts';
-import { pathTurns, stuck, turnsUntilFirst, walk } from '~/core/chance/markov';
+import { pathTurns, stuck, turnsUntilFirst, visitsUntilFirst, walk } from '~/core/chance/markov';
 import { first, mean, quantile } from '~/core/chance/pmf';
 import {
   chanceFigure,
@@ -88,7 +88,7 @@ export function reckon(params: StoneParams): Answers {
     ],
     turns: whole,
     setUpMinutes: place === 'table' ? 1 : 5,
-    practice: practice(params, mean(whole)),
+    practice: practice(params),
     space: space(params),
     players: { fewest: 1, most: 4, alone: true },
     notices: [
@@ -140,29 +140,22 @@ export function reckon(params: StoneParams): Answers {
 }
 
 /** Each turn: the roll is counted, and added to (or on the way back taken from) the number stood on. */
-function practice(params: StoneParams, turns: number): Practised[] {
-  const { length, finish, back } = params;
+function practice(params: StoneParams): Practised[] {
+  const { length, finish, back, players } = params;
   const rolls = roll(params);
   const total = back === 'subtract' ? 2 * length : length;
-  // How often a player stands on each place, in one walk home.
-  const visits = new Array<number>(total + 1).fill(0);
-  visits[0] = 1;
-  for (let at = 0; at < total; at++) {
-    // Where no roll fits, the walk is over.
-    if (stuck(rolls, at, length, finish)) continue;
-    const stay = rolls.filter(([n]) => walk(at, n, length, finish) === at).reduce((sum, [, p]) => sum + p, 0);
-    visits[at] = visits[at]! / (1 - stay);
-    for (const [n, p] of rolls) {
-      const to = walk(at, n, length, finish);
-      if (to !== at) visits[to]! += visits[at]! * p;
-    }
-  }
-  const all = visits.slice(0, total).reduce((a, b) => a + b, 0);
+  // Who is on the way when the first is home goes no further.
+  const visits = visitsUntilFirst(
+    0,
+    (at) => rolls.map(([n, p]) => [walk(at, n, length, finish), p] as const),
+    (at) => at === total || stuck(rolls, at, length, finish),
+    players,
+  );
   const list: Practised[] = [];
-  for (let at = 0; at < total; at++)
+  for (const [at, times] of visits)
     for (const [n, p] of rolls) {
       const to = walk(at, n, length, finish);
-      const meetings = (turns * visits[at]! * p) / all;
+      const meetings = times * p;
       list.push({ fact: fact('count', n), meetings: meetings / 2 });
       if (to === at) continue;
       // On the way home the stones are read backwards: from the last one, taking away.

@@ -8,6 +8,20 @@ import type { words } from './words';
 /** A game that runs on longer than this has run dry: nobody can ask for anything that is there. */
 const MOST_TURNS = 600;
 
+/** Where three cards that make the sum are in a hand, the last first. */
+function threeIn(mine: readonly number[], sum: number): [number, number, number] | undefined {
+  if (mine.length < 3) return undefined;
+  const most = Math.max(...mine);
+  for (let i = 0; i < mine.length; i++)
+    for (let j = i + 1; j < mine.length; j++) {
+      const third = sum - mine[i]! - mine[j]!;
+      if (third < 0 || third > most) continue;
+      const k = mine.indexOf(third, j + 1);
+      if (k >= 0) return [k, j, i];
+    }
+  return undefined;
+}
+
 /**
  * One play. Each player lays what can be laid, asks all others for the partner of one of the own cards, and draws
  * when nobody has it. In a play with own decks the asked card is taken from the asker's own pile, when somebody
@@ -44,36 +58,29 @@ export function* play(params: TideParams, random: Random): Generator<Turn<keyof 
     if (setSize === 'twoOrThree' && target !== undefined) layThrees(mine, target);
   };
   const layThrees = (mine: number[], sum: number): void => {
-    if (mine.length < 3) return;
-    const most = Math.max(...mine);
-    for (let i = 0; i < mine.length; i++)
-      for (let j = i + 1; j < mine.length; j++) {
-        const third = sum - mine[i]! - mine[j]!;
-        if (third < 0 || third > most) continue;
-        const k = mine.indexOf(third, j + 1);
-        if (k < 0) continue;
-        for (const at of [k, j, i]) mine.splice(at, 1);
-        threes++;
-        return layThrees(mine, sum);
-      }
+    for (let three = threeIn(mine, sum); three; three = threeIn(mine, sum)) {
+      for (const at of three) mine.splice(at, 1);
+      threes++;
+    }
   };
   const canPair = (cards: readonly number[]): boolean =>
     cards.some((value, i) => cards.indexOf(partner(value, target), i + 1) >= 0);
-  /** Whether two cards that make a pair can still come together. */
+  const draws = (player: number): boolean =>
+    pileOf(player).length > 0 && (hands[player]!.length > 0 || params.refill > 0);
+  /** Whether anybody can still draw a card, or lay some: the pile of a player who is done is out of the game. */
   const alive = (): boolean =>
-    piles.some((pile) => pile.length > 0) || (ownDecks ? hands.some(canPair) : canPair(hands.flat()));
+    hands.some((_, player) => draws(player)) ||
+    (ownDecks ? hands.some(canPair) : canPair(hands.flat())) ||
+    (setSize === 'twoOrThree' && target !== undefined && hands.some((mine) => threeIn(mine, target)));
 
   let turns = 0;
-  for (let player = 0; alive() && turns < MOST_TURNS; player = (player + 1) % players) {
+  for (let player = 0; turns < MOST_TURNS && alive(); player = (player + 1) % players) {
     const mine = hands[player]!;
     const pile = pileOf(player);
     if (mine.length === 0) {
       const drawn = pile.splice(0, params.refill);
-      // Who is done waits; when nobody has cards to ask with, the game is over.
-      if (drawn.length === 0) {
-        if (hands.every((cards) => cards.length === 0)) break;
-        continue;
-      }
+      // Who is done waits.
+      if (drawn.length === 0) continue;
       mine.push(...drawn);
     }
     layPairs(mine);

@@ -187,6 +187,20 @@ describe('a play of Tide Pairs', () => {
     }
   });
 
+  it('with own decks goes on while somebody can draw, and no pile keeps a game alive whose player is done', () => {
+    for (const players of [2, 3, 5])
+      for (const { outcome } of plays(tidePairs, { ...TEN, ownDecks: true, players }, 40))
+        expect(outcome.paired).toBe(1);
+    for (const { turns } of plays(tidePairs, { ...TEN, ownDecks: true, refill: 0 }, 60)) {
+      // Who has laid the last card says nothing more, and every turn draws one of 31 cards or lays some.
+      for (const player of [1, 2]) {
+        const done = turns.findIndex((turn) => turn.player === player && turn.id === 'play.laysAll');
+        if (done >= 0) expect(turns.slice(done + 1).some((turn) => turn.player === player)).toBe(false);
+      }
+      expect(turns.length).toBeLessThan(110);
+    }
+  });
+
   it('lays a drawn pair at once, or a turn later, as the school has it', () => {
     const length = (drawnPair: string) => {
       const all = plays(tidePairs, { ...TEN, drawnPair }, 400);

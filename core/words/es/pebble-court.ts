@@ -9,6 +9,8 @@ export const pebbleCourt: Messages = {
   'setUp.stones': 'Cada quien busca una piedra plana o toma una de la bolsa.',
   'turn.throw':
     'Lancen su piedra a su siguiente casilla, empezando por la primera. ¿Cayó fuera? Sigue otra persona.',
+  'turn.flick':
+    'Desde el borde de la hoja, empujen su piedra con un dedo hasta su siguiente casilla, empezando por la primera. ¿Quedó fuera? Sigue otra persona.',
   'turn.hop': 'Salten de casilla en casilla con un pie, por encima de la casilla con su piedra.',
   'turn.branching':
     'Un pie en las casillas solas y los dos pies donde hay dos lado a lado; por encima de la casilla con su piedra.',

@@ -9,7 +9,10 @@ export const rowCall: Messages = {
   'setUp.second': 'Quien canta toma una segunda baraja, boca abajo, sin jotas, reinas ni reyes.',
   'turn.call': 'Quien canta voltea una carta y dice su número, por ejemplo «{number}».',
   'turn.all': 'Volteen todas las cartas con el {number} en su cuadro.',
-  'turn.one': 'Volteen una sola carta con el {number} en su cuadro; elijan cuál.',
+  'turn.fullest':
+    'Volteen una sola carta con el {number} en su cuadro: la de la línea con más cartas volteadas.',
+  'turn.any': 'Volteen una sola carta con el {number} en su cuadro; elijan cuál.',
+  'turn.reading': 'Volteen una sola carta con el {number} en su cuadro: la primera, leyendo desde arriba.',
   'turn.check': 'Miren los cuadros de los demás: ¿todos encontraron las suyas?',
   'end.line':
     'Quien tiene {cards} cartas volteadas en línea, de lado, hacia abajo o en diagonal, ha terminado.',
