@@ -3,7 +3,7 @@ import type { Messages } from '~/core/words/message';
 import { ENGLISH, saidIn, say, type Reading, type Source } from '~/core/words/reading';
 import { PRINT_WORDS } from '~/core/words/print';
 import { fitNumeral, numeral } from './numerals';
-import { fitting } from './packing';
+import { inRows, packed, type Packing } from './packing';
 import { placed, quarterTurn } from './place';
 import {
   blank,
@@ -43,20 +43,22 @@ const HEAD_MM = 8;
 const GUTTER_MM = 5;
 const MARK_MM = 3.5;
 
-export interface Imposition {
-  cells: Cell[];
-  columns: number;
-  rows: number;
-  cuts: Cuts;
-  /** The cards lie on their side. */
+/** Where a card lies; `turned`: on its side. */
+export interface Laid extends Cell {
   turned: boolean;
+}
+
+export interface Imposition {
+  cells: Laid[];
+  cuts: Cuts;
   /** Whether there is room for a heading over the cards. */
   headed: boolean;
 }
 
 /**
  * Where cards of one size lie on a sheet, the better way round; left and right margins are even, so that backs
- * fall behind fronts. With marks, cards too large for gutters keep shared lines. Empty when none fits.
+ * fall behind fronts. With marks, cards too large for gutters keep shared lines. Shapes with outlines of their own and a
+ * gap between them may lie both ways round on one sheet. Empty when none fits.
  */
 export function impose(
   card: { w: number; h: number },
@@ -66,29 +68,31 @@ export function impose(
   headMm = HEAD_MM,
 ): Imposition {
   const { widthMm, heightMm } = PAPERS[paper];
-  const around = cuts === 'marks' ? MARK_MM : 0;
-  const fit = (head: number) =>
-    fitting(card, { widthMm: widthMm - 2 * around, heightMm: heightMm - head - 2 * around }, gapMm);
-  const { columns, rows, turned, count } = fit(headMm);
+  const outlined = gapMm > 0 && cuts === 'shared';
+  const around = MARGIN_MM + (cuts === 'marks' ? MARK_MM : 0);
+  const fit = (head: number): Packing => {
+    const room = { w: widthMm - 2 * around, h: heightMm - head - 2 * around };
+    return outlined ? packed(card, room, gapMm) : inRows(card, room, gapMm);
+  };
+  const found = fit(headMm);
   // Shapes with outlines of their own take the whole sheet when more of them fit so, without a heading.
-  if (gapMm > 0 && cuts === 'shared' && headMm > 0 && fit(0).count > count)
-    return impose(card, paper, cuts, gapMm, 0);
-  if (count === 0 && cuts === 'marks') return impose(card, paper, 'shared', 0);
-  const [w, h] = turned ? [card.h, card.w] : [card.w, card.h];
-  const left = (widthMm - columns * w - (columns - 1) * gapMm) / 2;
-  const top = headMm + (heightMm - headMm - rows * h - (rows - 1) * gapMm) / 2;
+  if (outlined && headMm > 0 && fit(0).count > found.count) return impose(card, paper, cuts, gapMm, 0);
+  if (found.count === 0 && cuts === 'marks') return impose(card, paper, 'shared', 0);
+  const left = (widthMm - found.widthMm) / 2;
+  const top = headMm + (heightMm - headMm - found.heightMm) / 2;
   return {
-    columns,
-    rows,
     cuts,
-    turned,
     headed: headMm > 0,
-    cells: Array.from({ length: columns * rows }, (_, i) => ({
-      x: left + (i % columns) * (w + gapMm),
-      y: top + Math.floor(i / columns) * (h + gapMm),
-      w,
-      h,
-    })),
+    cells: found.blocks.flatMap(({ x, y, columns, rows, turned }) => {
+      const [w, h] = turned ? [card.h, card.w] : [card.w, card.h];
+      return Array.from({ length: columns * rows }, (_, i) => ({
+        x: left + x + (i % columns) * (w + gapMm),
+        y: top + y + Math.floor(i / columns) * (h + gapMm),
+        w,
+        h,
+        turned,
+      }));
+    }),
   };
 }
 
@@ -167,7 +171,7 @@ export function cardSheets<Material extends string>(
   context: SheetContext,
 ): Sheet<Material>[] {
   const { paper, lost } = context;
-  const { cells, cuts, turned, headed } = impose(
+  const { cells, cuts, headed } = impose(
     set.size,
     paper,
     set.outline ? 'shared' : context.cuts,
@@ -205,12 +209,12 @@ export function cardSheets<Material extends string>(
         ...(headed ? [heading(title, paper)] : []),
         ...lines,
         ...here.flatMap(({ card, cell, spare }) => [
-          ...faceIn(card.draw, cell, turned),
+          ...faceIn(card.draw, cell, cell.turned),
           ...(spare ? [spareMark(cell)] : []),
         ]),
       ]),
-      pieces: here.map(({ card, cell, spare }): Piece<Material> => ({
-        ...cell,
+      pieces: here.map(({ card, cell: { x, y, w, h }, spare }): Piece<Material> => ({
+        ...{ x, y, w, h },
         material: set.material,
         name: card.name,
         ...(spare ? { spare } : {}),
@@ -224,7 +228,7 @@ export function cardSheets<Material extends string>(
         ...blank(`${set.title} · ${inEach('back', context)}`, paper, [
           heading(`${set.title} · ${inEach('back', context)}`, paper),
           ...here.flatMap(({ card, cell }) =>
-            card.back ? faceIn(card.back, mirrored(cell, widthMm), turned, 'back') : [],
+            card.back ? faceIn(card.back, mirrored(cell, widthMm), cell.turned, 'back') : [],
           ),
         ]),
         use: 'part',

@@ -1,9 +1,11 @@
+import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { fact } from '~/core/cards/facts';
 import { holdsTheShelfLaws } from '~/core/games/kit/laws.testing';
 import { inTurn, numbersIn, plays, strangeMeetings } from '~/core/games/kit/plays.testing';
 import { figuresOf, printed, refusals } from '~/core/games/kit/testing';
-import { fitting } from '~/core/paper/packing';
+import { impose } from '~/core/paper/cards';
+import { packed } from '~/core/paper/packing';
 import { PAPERS, type Sheet } from '~/core/paper/sheet';
 import { circles, saidOn } from '~/core/paper/testing';
 import { leafTwins } from '.';
@@ -11,7 +13,7 @@ import { leafTwins } from '.';
 holdsTheShelfLaws(leafTwins, { gives: [['perSheet sheets pouches boardRows factFamilies']] });
 
 describe('Leaf Twins', () => {
-  it('packs shapes as a search over every grid does', () => {
+  it('packs shapes as a search over every grid does, or better with both ways round on one sheet', () => {
     for (const paper of ['letter', 'a4'] as const)
       for (const [w, h] of [
         [60, 60],
@@ -31,8 +33,46 @@ describe('Leaf Twins', () => {
                 rows * b + (rows - 1) * 5 <= PAPERS[paper].heightMm - 20
               )
                 best = Math.max(best, columns * rows);
-        expect(fitting({ w, h }, PAPERS[paper], 5).count).toBe(best);
+        const { cells } = impose({ w, h }, paper, 'shared', 5);
+        expect(cells.length).toBeGreaterThanOrEqual(best);
+        if (w === h || new Set(cells.map(({ turned }) => turned)).size === 1)
+          expect(cells).toHaveLength(best);
       }
+    // Three upright under each other, and one on its side beside them; three fit one way round.
+    expect(packed({ w: 100, h: 40 }, { w: 145, h: 140 }, 5)).toMatchObject({
+      count: 4,
+      widthMm: 145,
+      heightMm: 130,
+    });
+  });
+
+  it('lets no shape lie on another or beyond the room, and never packs fewer than one way round', () => {
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 20, max: 200 }),
+        fc.integer({ min: 20, max: 200 }),
+        fc.integer({ min: 2, max: 20 }),
+        (w, h, gap) => {
+          const room = { w: 195.9, h: 259.4 };
+          const { blocks, count, widthMm, heightMm } = packed({ w, h }, room, gap);
+          const along = (length: number, size: number) => Math.floor((length + gap) / (size + gap));
+          expect(count).toBeGreaterThanOrEqual(
+            Math.max(along(room.w, w) * along(room.h, h), along(room.w, h) * along(room.h, w)),
+          );
+          expect(widthMm).toBeLessThanOrEqual(room.w + 1e-9);
+          expect(heightMm).toBeLessThanOrEqual(room.h + 1e-9);
+          const ends = blocks.map(({ x, y, columns, rows, turned }) => ({
+            x,
+            y,
+            right: x + columns * ((turned ? h : w) + gap),
+            bottom: y + rows * ((turned ? w : h) + gap),
+          }));
+          const [one, other] = ends;
+          // Both blocks, with their gaps, lie beside or under each other.
+          if (one && other) expect(one.right <= other.x + 1e-9 || one.bottom <= other.y + 1e-9).toBe(true);
+        },
+      ),
+    );
   });
   it('needs sheets and pouches for shapes and board, and counts the triangles one by one', () => {
     let families = 0;
@@ -41,7 +81,7 @@ describe('Leaf Twins', () => {
       perSheet: 4,
       sheets: 3,
       pouches: 6,
-      boardRows: 5,
+      boardRows: 2,
       factFamilies: families,
     });
   });

@@ -2,8 +2,8 @@ import { fact } from '~/core/cards/facts';
 import { point } from '~/core/chance/pmf';
 import type { FieldErrors } from '~/core/check/check';
 import { figure, know, levels, mend, need, type Answers, type Ladder } from '~/core/games/kit';
-import { fitting } from '~/core/paper/packing';
-import { PAPERS } from '~/core/paper/sheet';
+import { impose } from '~/core/paper/cards';
+import { PAPERS, type Cell } from '~/core/paper/sheet';
 import type { TwinParams } from '.';
 
 /** Our own twelve shapes, one a month; none belongs to a religion. */
@@ -22,11 +22,24 @@ export const SHAPES = {
   star: 'star',
 } as const;
 
-/** How the shapes lie on one sheet of the paper. */
-export const layout = ({ shapeMm, gapMm, paper }: TwinParams) => fitting(shapeMm, PAPERS[paper], gapMm);
+/** Where the shapes lie on one sheet of the paper. */
+export const places = ({ shapeMm, gapMm, paper }: TwinParams) =>
+  impose(shapeMm, paper, 'shared', gapMm).cells;
+
+/** The most places that lie one under the other. */
+function rowsOf(cells: readonly Cell[]): number {
+  const deep = new Map<Cell, number>();
+  for (const cell of [...cells].sort((a, b) => a.y - b.y)) {
+    const over = [...deep].filter(
+      ([{ x, y, w, h }]) => y + h <= cell.y + 1e-9 && x < cell.x + cell.w && cell.x < x + w,
+    );
+    deep.set(cell, 1 + Math.max(0, ...over.map(([, rows]) => rows)));
+  }
+  return Math.max(0, ...deep.values());
+}
 
 export const faults = (params: TwinParams): FieldErrors =>
-  layout(params).count === 0
+  places(params).length === 0
     ? {
         shapeMm: `A shape of ${params.shapeMm.w} × ${params.shapeMm.h} mm does not fit ${PAPERS[params.paper].name} paper. Make it smaller.`,
       }
@@ -43,10 +56,13 @@ export function factFamilies(count: number): { all: number; doubles: number } {
 }
 
 export function reckon(params: TwinParams): Answers {
-  const { count, shape, shapeMm, gapMm, paper } = params;
-  const { columns, rows, count: perSheet, turned } = layout(params);
+  const { count, shape, gapMm, paper } = params;
+  const cells = places(params);
+  const perSheet = cells.length;
+  const onSide = cells.filter(({ turned }) => turned).length;
   const sheets = Math.ceil(count / perSheet);
-  const boardRows = Math.ceil(count / columns);
+  // The sheets of a board lie side by side: it is as deep as the fullest of them.
+  const boardRows = rowsOf(cells.slice(0, count));
   const families = factFamilies(count);
   return {
     figures: [
@@ -55,7 +71,7 @@ export function reckon(params: TwinParams): Answers {
         'Shapes on a sheet',
         perSheet,
         'shapes',
-        `${columns} across and ${rows} down${turned ? ', on their side' : ''}, ${gapMm} mm apart, on ${PAPERS[paper].name}.`,
+        `${onSide === 0 ? 'Upright' : onSide === perSheet ? 'On their side' : `${perSheet - onSide} upright and ${onSide} on their side`}, ${gapMm} mm apart, on ${PAPERS[paper].name}.`,
       ),
       figure('sheets', 'Sheets of shapes', sheets, 'sheets', `${count} shapes at ${perSheet} a sheet.`),
       figure(
@@ -70,7 +86,9 @@ export function reckon(params: TwinParams): Answers {
         'Rows on the board',
         boardRows,
         'rows',
-        `${count} outlines at ${columns} in a row; the last row has ${count - (boardRows - 1) * columns}.`,
+        sheets === 1
+          ? `${count} outlines on one sheet, where the shapes lie on theirs.`
+          : `${perSheet} outlines on a sheet; its ${sheets} sheets lie side by side.`,
       ),
       figure(
         'factFamilies',
@@ -94,7 +112,12 @@ export function reckon(params: TwinParams): Answers {
       ...Array.from({ length: count }, (_, i) => ({ fact: fact('quantity', i + 1), meetings: 1 })),
       ...Array.from({ length: count }, (_, i) => ({ fact: fact('count', i + 1), meetings: 1 })),
     ],
-    space: { place: 'table', widthMm: columns * (shapeMm.w + gapMm) * 2, depthMm: 450 },
+    space: {
+      place: 'table',
+      // The board, and the shapes before it.
+      widthMm: Math.max(sheets * PAPERS[paper].widthMm, 400),
+      depthMm: PAPERS[paper].heightMm + 200,
+    },
     players: { fewest: 1, most: 2, alone: true },
     notices: [
       sheets > 1 &&
@@ -117,7 +140,7 @@ export function reckon(params: TwinParams): Answers {
 function fitOne(params: TwinParams) {
   for (let side = Math.max(params.shapeMm.w, params.shapeMm.h) - 1; side >= 20; side--) {
     const shapeMm = { w: side, h: side };
-    if (layout({ ...params, shapeMm }).count >= params.count)
+    if (places({ ...params, shapeMm }).length >= params.count)
       return mend(`Make the shapes ${side} mm`, params, { shapeMm });
   }
   return undefined;

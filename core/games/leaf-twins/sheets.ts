@@ -50,7 +50,7 @@ function boardSheets(
   { count, shape, shapeMm, gapMm }: TwinParams,
   context: SheetContext,
 ): Sheet<MaterialId>[] {
-  const { cells, headed, turned } = impose(shapeMm, context.paper, 'shared', gapMm);
+  const { cells, headed } = impose(shapeMm, context.paper, 'shared', gapMm);
   const title = partTitle(words, 'shape-board', 1, context);
   return Array.from({ length: Math.ceil(count / cells.length) }, (_, page) => {
     const here = cells.slice(0, count - page * cells.length);
@@ -70,7 +70,7 @@ function boardSheets(
               ...dotsIn(page * cells.length + i + 1, heartOf(shape, place)),
             ],
             cell,
-            turned,
+            cell.turned,
           ),
         ),
       ],

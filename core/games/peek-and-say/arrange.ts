@@ -59,7 +59,7 @@ export function spots(
       return DICE[n]!.map(([dx, dy]) => ({ x: x + dx * radius * 2.6, y: y + dy * radius * 2.6 }));
     case 'five':
     case 'ten-frame': {
-      const step = Math.min(width / 5, radius * 2.5);
+      const step = stepIn(width, radius);
       return Array.from({ length: n }, (_, i) => ({
         x: x + ((i % 5) - 2) * step,
         y: y + (pattern === 'five' ? 0 : (Math.floor(i / 5) - 0.5) * step),
@@ -89,27 +89,55 @@ export function spots(
   }
 }
 
-/** Radius of the dots of a card, and where its groups lie. */
-export function groupsOf(card: PeekCard, random: Random): { radius: number; groups: Spot[][] } {
+/** A frame that dots lie in: its upper left corner, and the side of a cell. */
+export interface Frame extends Spot {
+  side: number;
+  rows: 1 | 2;
+}
+
+export interface Laid {
+  radius: number;
+  groups: Spot[][];
+  frames: Frame[];
+}
+
+const stepIn = (width: number, radius: number): number => Math.min(width / 5, radius * 2.5);
+
+/** Radius of the dots of a card, where its groups lie, and the frames they lie in. */
+export function groupsOf(card: PeekCard, random: Random): Laid {
+  const { pattern } = card;
   const two = card.groups.length === 2;
   const width = two ? 40 : 88;
   const radius = two || card.groups[0]! > 6 ? 3.6 : 4.6;
   // A line or a frame of many dots has to fit its half of the card.
   const fit = two ? Math.min(radius, width / (2.3 * Math.min(5, Math.max(...card.groups)))) : radius;
-  const narrow = card.pattern === 'line' ? Math.min(fit, width / (2.3 * Math.max(...card.groups))) : fit;
+  const narrow = pattern === 'line' ? Math.min(fit, width / (2.3 * Math.max(...card.groups))) : fit;
+  const middles = card.groups.map((_, i) => ({ x: two ? 26 + 48 * i : 50, y: 30 }));
+  const rows = pattern === 'five' ? 1 : pattern === 'ten-frame' ? 2 : undefined;
+  const side = stepIn(width, narrow);
   return {
     radius: narrow,
-    groups: card.groups.map((n, i) =>
-      spots(card.pattern, n, { x: two ? 26 + 48 * i : 50, y: 30 }, width, narrow, random),
-    ),
+    groups: card.groups.map((n, i) => spots(pattern, n, middles[i]!, width, narrow, random)),
+    frames: rows
+      ? middles.map(({ x, y }) => ({ x: x - 2.5 * side, y: y - (rows * side) / 2, side, rows }))
+      : [],
   };
 }
 
+/** The cells of a frame, as boxes. */
+export const cellsIn = ({ x, y, side, rows }: Frame): { x: number; y: number; side: number }[] =>
+  Array.from({ length: 5 * rows }, (_, i) => ({
+    x: x + (i % 5) * side,
+    y: y + Math.floor(i / 5) * side,
+    side,
+  }));
+
 /** The card as shapes. */
 export function draw(card: PeekCard, random: Random): Shape[] {
-  const { radius, groups } = groupsOf(card, random);
+  const { radius, groups, frames } = groupsOf(card, random);
   return [
     box(1, 1, 98, 58, TONE.card, 3),
+    ...frames.flatMap(cellsIn).map(({ x, y, side }) => box(x, y, side, side, '#FFFFFF', 0)),
     ...groups.flatMap((group, i) =>
       group.map(({ x, y }) => dot(x, y, radius, i === 0 ? TONE.fern : TONE.straw)),
     ),
@@ -117,10 +145,7 @@ export function draw(card: PeekCard, random: Random): Shape[] {
 }
 
 /** Where the dots of each card lie, all of them different. */
-export function arrangements(
-  cards: readonly PeekCard[],
-  random: Random,
-): { radius: number; groups: Spot[][] }[] {
+export function arrangements(cards: readonly PeekCard[], random: Random): Laid[] {
   const known = new Set<string>();
   return cards.map((card) => {
     for (;;) {

@@ -41,13 +41,17 @@ export function groupings({ groups, max }: Pick<PeekParams, 'groups' | 'max'>): 
     : numbers.flatMap((a) => numbers.filter((b) => b <= a && a + b <= max).map((b) => [a, b]));
 }
 
-/** Every card: each grouping in each arrangement that can show it. */
+/** Groups of one dot are the same on a die and in a line. */
+const alike = (groups: readonly number[]): boolean => groups.every((n) => n === 1);
+
+/** Every card: each grouping in each arrangement that can show it, none that looks like another. */
 export const cardsOf = (params: PeekParams): PeekCard[] =>
   (Object.keys(PATTERN_MOST) as Pattern[])
     .filter((pattern) => params.patterns.includes(pattern))
     .flatMap((pattern) =>
       groupings(params)
         .filter((groups) => groups.every((n) => n <= PATTERN_MOST[pattern]))
+        .filter((groups) => !(pattern === 'line' && params.patterns.includes('dice') && alike(groups)))
         .map((groups) => ({ pattern, groups })),
     );
 
@@ -73,7 +77,8 @@ function fewerDots(params: PeekParams) {
 export function reckon(params: PeekParams): Answers {
   const { groups, max, patterns, seconds, written, players } = params;
   const cards = cardsOf(params);
-  const pairs = groups === 2 ? groupings(params).length : undefined;
+  // Only what some card shows: a die shows no more than six.
+  const pairs = groups === 2 ? new Set(cards.map((card) => card.groups.join())).size : undefined;
   const glance = glanceShare(params);
   return {
     figures: [
@@ -82,7 +87,9 @@ export function reckon(params: PeekParams): Answers {
         'Cards',
         cards.length,
         'cards',
-        `Each number in each of ${patterns.length} ${patterns.length === 1 ? 'arrangement' : 'arrangements'} that can show it.`,
+        patterns.length === 1
+          ? 'Each number that the arrangement can show.'
+          : `Each number in each of ${patterns.length} arrangements that can show it; what looks alike is there once.`,
       ),
       ...(pairs === undefined
         ? []

@@ -6,7 +6,7 @@ import { fitNumeral, numeral } from '~/core/paper/numerals';
 import { answerBox, forEachPlayer, recordSheets } from '~/core/paper/record';
 import { INK, type Sheet, type SheetContext } from '~/core/paper/sheet';
 import type { PeekParams } from '.';
-import { arrangements } from './arrange';
+import { arrangements, cellsIn } from './arrange';
 import { cardsOf } from './reckon';
 import { words } from './words';
 
@@ -26,8 +26,17 @@ export function sheets(params: PeekParams, context: SheetContext): Sheet<Materia
           draw: (cell) => {
             const { x, y, w } = within(inside(cell, 3), 100 / 60);
             const scale = w / 100;
-            const { radius, groups: spots } = laid[i]!;
-            return spots.flatMap((group, second) =>
+            const { radius, groups: spots, frames } = laid[i]!;
+            const around = frames.flatMap(cellsIn).map((one) => ({
+              kind: 'rect' as const,
+              x: x + one.x * scale,
+              y: y + one.y * scale,
+              width: one.side * scale,
+              height: one.side * scale,
+              stroke: INK,
+              strokeMm: 0.3,
+            }));
+            const dots = spots.flatMap((group, second) =>
               group.map((spot) => ({
                 kind: 'circle' as const,
                 x: x + spot.x * scale,
@@ -37,6 +46,7 @@ export function sheets(params: PeekParams, context: SheetContext): Sheet<Materia
                   : { radius: radius * scale, fill: INK }),
               })),
             );
+            return [...around, ...dots];
           },
           back: ({ x, y, w, h }) => numeral(total, x + w / 2, y + h / 2, fitNumeral(total, w * 0.5, h * 0.4)),
         };

@@ -1,12 +1,12 @@
 import { fact } from '~/core/cards/facts';
 import { point } from '~/core/chance/pmf';
 import { figure, know, levels, mend, mind, need, type Answers, type Ladder } from '~/core/games/kit';
-import { fitting } from '~/core/paper/packing';
-import { PAPERS } from '~/core/paper/sheet';
+import { impose } from '~/core/paper/cards';
 import type { PuzzleParams } from '.';
 
 /** One puzzle before it is cut, in mm. */
 export const PUZZLE_MM = { w: 180, h: 58 };
+export const PUZZLE_GAP_MM = 4;
 
 /** Two picture parts and the answer. */
 export const PIECES = 3;
@@ -28,7 +28,7 @@ export function puzzles(params: PuzzleParams): { a: number; b: number }[] {
 }
 
 export const perSheet = ({ paper }: Pick<PuzzleParams, 'paper'>): number =>
-  fitting(PUZZLE_MM, PAPERS[paper], 4).count;
+  impose(PUZZLE_MM, paper, 'shared', PUZZLE_GAP_MM).cells.length;
 
 export const ladder = (params: PuzzleParams): Ladder =>
   levels(params, 'max', [3, 4, 5, 6, 8, 10], (max) => `Answers to ${max}`);

@@ -15,7 +15,7 @@ import {
   type SheetContext,
 } from '~/core/paper/sheet';
 import type { PuzzleParams } from '.';
-import { PIECES, PUZZLE_MM, puzzles } from './reckon';
+import { PIECES, PUZZLE_GAP_MM, PUZZLE_MM, puzzles } from './reckon';
 import { words } from './words';
 
 const APPLE = { fill: '#F2CFC3', stroke: INK, strokeMm: 0.4 };
@@ -39,7 +39,7 @@ export function wavesOf({ count }: Pick<PuzzleParams, 'count'>, seed: number): [
 /** Puzzles of a left picture, their answer and a right picture, each with two waves of its own. */
 export function sheets(params: PuzzleParams, context: SheetContext): Sheet<MaterialId>[] {
   const { paper, lost } = context;
-  const { cells, headed } = impose(PUZZLE_MM, paper, 'shared', 4);
+  const { cells, headed } = impose(PUZZLE_MM, paper, 'shared', PUZZLE_GAP_MM);
   const title = partTitle(words, 'puzzle-piece', params.count * PIECES, context);
   const waves = wavesOf(params, context.seed);
   const all = puzzles(params).map((puzzle, i) => ({ ...puzzle, waves: waves[i]!, name: `puzzle ${i + 1}` }));
