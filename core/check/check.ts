@@ -13,7 +13,9 @@ export type FieldErrors = Record<string, string>;
 export type Checked<T> = { ok: true; value: T } | { ok: false; errors: FieldErrors };
 
 const make = (coerceTypes: boolean): Ajv => {
-  const ajv = new Ajv({ allErrors: true, useDefaults: true, verbose: true, coerceTypes });
+  // Steps of a hundredth are told apart in whole numbers: 0.07 is seven of them, though 0.07 ÷ 0.01 is not 7.
+  const steps = { multipleOfPrecision: 9 };
+  const ajv = new Ajv({ allErrors: true, useDefaults: true, verbose: true, coerceTypes, ...steps });
   formats.default(ajv);
   return ajv.addKeyword('labels').addKeyword('cards').addKeyword('when').addKeyword('lines');
 };

@@ -116,7 +116,13 @@ export function suits(knob: Knob, value: unknown): boolean {
     case 'whole':
       return isWhole(value, knob.min, knob.max);
     case 'chance':
-      return typeof value === 'number' && value >= knob.min && value <= knob.max;
+      return (
+        typeof value === 'number' &&
+        value >= knob.min &&
+        value <= knob.max &&
+        // A whole number of hundredths, up to what a fraction loses.
+        Math.abs(Math.round(value * 100) - value * 100) < 1e-9
+      );
     case 'yes':
       return typeof value === 'boolean';
     case 'choice':
