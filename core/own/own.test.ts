@@ -294,8 +294,9 @@ describe('what it costs to reckon a game', () => {
       { numRuns: 250, seed: 9 },
     );
     expect(refused).toBeGreaterThan(5);
-    // Wanted are 50 ms; a test machine may be busy with other things.
-    expect(slowest).toBeLessThan(400);
+    // Wanted are 50 ms, and some more where a play is too long and a shorter one is looked for; a test machine may be
+    // busy with other things.
+    expect(slowest).toBeLessThan(800);
     expect(MOST_STEPS).toBeLessThan(1e7);
   }, 60_000);
   it('is known for a turn of the bench as for the game itself', () => {

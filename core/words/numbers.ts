@@ -15,6 +15,14 @@ export function share(chance: number): string {
   return chance >= 0.1 ? `${whole.format(chance * 100)} in 100` : `1 in ${whole.format(1 / chance)}`;
 }
 
+/** "no game", "31 in 100 games", "every game". */
+export const shareOf = (chance: number, one: string, many = `${one}s`): string =>
+  chance <= 0 ? `no ${one}` : chance >= 1 ? `every ${one}` : `${share(chance)} ${many}`;
+
+/** "Only 1 in 64 games", or "No game". */
+export const onlyShare = (chance: number, one: string, many = `${one}s`): string =>
+  chance <= 0 ? `No ${one}` : `Only ${share(chance)} ${many}`;
+
 /** How often something happens, to open a sentence: "In every game", "In 31 in 100 games". */
 export function inGames(chance: number): string {
   if (chance >= 1) return 'In every game';
@@ -51,3 +59,22 @@ export function centsIn(typed: string): number | undefined {
   const [, whole, part = ''] = /^\$? ?(\d{1,6})(?:[.,](\d{1,2}))?$/.exec(typed.trim()) ?? [];
   return whole === undefined ? undefined : Number(whole) * 100 + Number(part.padEnd(2, '0'));
 }
+
+/** "one, two and three". */
+export const listed = (words: readonly string[]): string =>
+  words.length < 2 ? words.join('') : `${words.slice(0, -1).join(', ')} and ${words.at(-1)!}`;
+
+/** Whole numbers, neighbours drawn together: "1–4, 7". */
+export function ranges(numbers: readonly number[]): string {
+  const sorted = [...new Set(numbers)].sort((a, b) => a - b);
+  const runs: [number, number][] = [];
+  for (const number of sorted) {
+    const run = runs.at(-1);
+    if (run && run[1] === number - 1) run[1] = number;
+    else runs.push([number, number]);
+  }
+  return runs.map(([from, to]) => (from === to ? `${from}` : `${from}–${to}`)).join(', ');
+}
+
+/** With a capital letter, to open a sentence. */
+export const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);

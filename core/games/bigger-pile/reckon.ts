@@ -2,6 +2,7 @@ import { deckWithout, pairChances } from '~/core/cards/deck';
 import { fact, type Fact } from '~/core/cards/facts';
 import { point } from '~/core/chance/pmf';
 import { chanceFigure, figure, know, mend, mind, need, type Answers, type Practised } from '~/core/games/kit';
+import { count as many } from '~/core/words/numbers';
 import type { PileParams } from '.';
 import { answer, ladder, numbers, perRound, piles, rounds, values } from './rules';
 
@@ -26,6 +27,20 @@ export function tieChance(counts: ReadonlyMap<number, number>, op: PileParams['o
   return tie;
 }
 
+/** Fewer rounds than this are hardly a game. */
+const FEW = 5;
+
+/** The first change with which there are rounds enough. */
+function longer(params: PileParams) {
+  const changes: [string, Partial<PileParams>][] = [
+    ['Play with two', { players: 2 }],
+    ['Use a whole deck', { missing: [] }],
+    ['Play with two and a whole deck', { players: 2, missing: [] }],
+  ];
+  const found = changes.find(([, change]) => rounds({ ...params, ...change }) >= FEW);
+  return found && mend(found[0], params, found[1]);
+}
+
 export function reckon(params: PileParams): Answers {
   const { op, faces, players, ties, signs, missing } = params;
   const counts = values(params);
@@ -37,6 +52,7 @@ export function reckon(params: PileParams): Answers {
   const answers = op === 'compare' ? [...counts.keys()] : pairs.map(({ a, b }) => answer(op, a, b));
   const tie = tieChance(counts, op);
   const facts = practice(params, count);
+  const whole = rounds({ ...params, missing: [] });
   const over = playable - count * perRound(params);
   const largest = Math.max(...answers);
   return {
@@ -97,22 +113,31 @@ export function reckon(params: PileParams): Answers {
       missing.length > 0 &&
         know(
           'cards-missing',
-          `${missing.length === 1 ? 'One card is' : `${missing.length} cards are`} missing: ${count} rounds instead of ${rounds({ ...params, missing: [] })}.`,
+          `${missing.length === 1 ? 'One card is' : `${missing.length} cards are`} missing: ${
+            count === whole
+              ? `there are ${many(whole, 'round')} all the same`
+              : `${many(count, 'round')} instead of ${whole}`
+          }.`,
           mend('Use a whole deck', params, { missing: [] }),
         ),
-      count < 5 &&
+      count < FEW &&
         mind(
           'few-rounds',
           `Only ${count} ${count === 1 ? 'round' : 'rounds'}: the game is over before it has begun.`,
-          players > 2 ? mend('Play with two', params, { players: 2 }) : undefined,
+          longer(params),
         ),
       tie !== undefined &&
         tie > 0.15 &&
-        know(
-          'many-ties',
-          `Equal answers are common here. Turning again makes them the best moment of the game; nothing is lost.`,
-          ties === 'keepOwn' ? mend('Turn again', params, { ties: 'again' }) : undefined,
-        ),
+        (ties === 'again'
+          ? know(
+              'many-ties',
+              'Equal answers are common here: turning again makes them the best moment of the game.',
+            )
+          : know(
+              'ties-pass-by',
+              'Equal answers are common here. Turning again makes them the best moment of the game; nothing is lost.',
+              mend('Turn again', params, { ties: 'again' }),
+            )),
       know(
         'no-fight',
         'Say “which is more”, not who beats whom. Together against the game: how many rounds until a double comes?',

@@ -147,7 +147,7 @@ export function reckon(params: BlanketParams, effort: Effort): Answers {
         tie > MANY_TIES &&
         mind(
           'many-ties',
-          `${inGames(tie)} two boards are full on the same slip, since they share so many numbers.`,
+          `${inGames(tie)} two boards ${win === 'full' ? 'are full' : 'have a line'} on the same slip, since they share so many numbers.`,
           more(params, fewTies),
         ),
       win === 'full' &&

@@ -15,7 +15,7 @@ import {
   type Ladder,
   type Practised,
 } from '~/core/games/kit';
-import { count, plain, share } from '~/core/words/numbers';
+import { count, plain, shareOf } from '~/core/words/numbers';
 import type { OrbitParams } from '.';
 import { bagScore, circleNumbers, drawChance, roundsOf, teamScore } from './odds';
 
@@ -103,7 +103,7 @@ export function reckon(params: OrbitParams, _: Effort, ageBand: AgeBand): Answer
       zero > 0 &&
         mind(
           'zero-product',
-          `In ${share(zero)} rounds one miss makes the whole product 0.`,
+          `In ${shareOf(zero, 'round')} one miss makes the whole product 0.`,
           mend('Throw a miss again', params, { miss: 'again' }),
         ),
       circles < numbers.length &&

@@ -48,11 +48,7 @@ export function reckon(params: DoughParams): Answers {
       ),
     ],
     parts: [
-      need(
-        'dough',
-        packed,
-        `${max} balls of ${ballMm} mm for each player; in a closed box it lasts for weeks.`,
-      ),
+      need('dough', packed, `${max} balls of ${ballMm} mm for each player, fresh for each loan.`),
       need('picture-card', all.length, 'Every sentence once.'),
     ],
     prep: [`Weigh ${packed} g of dough into a box with a lid.`, `Print and cut ${all.length} cards.`],

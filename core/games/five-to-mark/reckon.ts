@@ -1,3 +1,4 @@
+import { ALL_SIGNS } from '~/core/games/kit/knobs';
 import { countValues, deckWithout, numbersOf, type Card } from '~/core/cards/deck';
 import { fact } from '~/core/cards/facts';
 import { point } from '~/core/chance/pmf';
@@ -18,7 +19,7 @@ import {
   type Ladder,
   type Practised,
 } from '~/core/games/kit';
-import { share } from '~/core/words/numbers';
+import { onlyShare, shareOf } from '~/core/words/numbers';
 import type { MarkParams } from '.';
 import { oddsOf, type Odds } from './enumerate';
 
@@ -79,8 +80,8 @@ export function reckon(params: MarkParams, effort: Effort): Answers {
         odds.solvable < FEW &&
         mind(
           'often-unsolvable',
-          `Only ${share(odds.solvable)} targets can be reached. Say so beforehand, and turn a new target without blame.`,
-          laid < 6 ? mend(`Lay out ${laid + 1} cards`, params, { laid: laid + 1 }) : undefined,
+          `${onlyShare(odds.solvable, 'target')} can be reached. Say so beforehand, and turn a new target without blame.`,
+          easier(params, deck),
         ),
       tooMany(params) &&
         know(
@@ -97,6 +98,27 @@ export function reckon(params: MarkParams, effort: Effort): Answers {
     pending:
       odds || tooMany(params) ? [] : ['solvable.chance', ...sizes.map((k) => `fewest.${k}`), 'hardestTarget'],
   };
+}
+
+/** The first change with which most targets can be reached. */
+function easier(params: MarkParams, deck: readonly number[]) {
+  const { laid, ops, whole } = params;
+  const changes: [string, Partial<MarkParams>][] = [
+    ...[5, 6]
+      .filter((cards) => cards > laid && cards < deck.length)
+      .map((cards): [string, Partial<MarkParams>] => [`Lay out ${cards} cards`, { laid: cards }]),
+    ['Allow all four signs', { ops: ALL_SIGNS }],
+  ];
+  const found = changes.find(([, change]) => {
+    const so = { ...params, ...change };
+    return !tooMany(so) && oddsOf(deck, so.laid, so.ops, whole).solvable >= FEW;
+  });
+  return (
+    found &&
+    (found[1].ops !== undefined && ops.length === ALL_SIGNS.length
+      ? undefined
+      : mend(found[0], params, found[1]))
+  );
 }
 
 function figures(odds: Odds, cards: number, laid: number): Figure[] {
@@ -121,7 +143,7 @@ function figures(odds: Odds, cards: number, laid: number): Figure[] {
       'Hardest target',
       hardest,
       '',
-      `It is reached least often, in ${share(chance)} deals.`,
+      `It is reached least often, in ${shareOf(chance, 'deal')}.`,
     ),
   ];
 }

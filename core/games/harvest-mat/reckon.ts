@@ -120,14 +120,18 @@ export function reckon(params: MatParams): Answers {
                 .filter((one) => one.chance === 0)
                 .map((one) => one.number)
                 .join(', ')}.`,
-              mend('Take them off the mat', params, { cells: cells.filter((number) => chances.has(number)) }),
+              cells.some((number) => chances.has(number))
+                ? mend('Take them off the mat', params, {
+                    cells: cells.filter((number) => chances.has(number)),
+                  })
+                : best && mend('Use the matched mat', params, { cells: best }),
             )),
       cover !== undefined &&
         bestMean !== undefined &&
         cover.mean - bestMean > 3 &&
         mind(
           'matched-mat',
-          `A matched mat with ${cells.length} cells, its numbers repeated as often as they come, takes ${plain(bestMean)} rolls on average instead of ${plain(cover.mean)}: ${plain(cover.mean - bestMean)} fewer.`,
+          `A matched mat with ${count(cells.length, 'cell')}, its numbers repeated as often as they come, takes ${Math.round(bestMean)} rolls on average instead of ${Math.round(cover.mean)}: ${Math.round(cover.mean) - Math.round(bestMean)} fewer.`,
           mend('Use the matched mat', params, { cells: best! }),
         ),
       cover !== undefined &&

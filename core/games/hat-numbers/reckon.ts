@@ -16,7 +16,7 @@ import {
   type Answers,
   type Ladder,
 } from '~/core/games/kit';
-import { share } from '~/core/words/numbers';
+import { shareOf } from '~/core/words/numbers';
 import type { HatParams } from '.';
 
 /** What a card on a hat counts; undefined for cards that are taken out. */
@@ -117,7 +117,7 @@ export function reckon(params: HatParams): Answers {
       undetermined > 0 &&
         mind(
           'zero-hides',
-          `In ${share(undetermined)} rounds a zero leaves the other hat unknown: nobody can say it, and that is worth talking about.`,
+          `In ${shareOf(undetermined, 'round')} a zero leaves the other hat unknown: nobody can say it, and that is worth talking about.`,
           mend('Take all picture cards out', params, { faces: 'remove' }),
         ),
       rounds > 12 &&

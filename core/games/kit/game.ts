@@ -13,6 +13,7 @@ import type { Shape, Sheet, SheetContext } from '~/core/paper/sheet';
 import type { Args, Messages } from '~/core/words/message';
 import type { Source } from '~/core/words/reading';
 import { knobsOf, suits, type Knob } from './knobs';
+import { excesses } from './limits';
 import type { Pictures } from './pictures';
 import { reckoned, type Answers } from './reckoning';
 import { stepsOf, type Lines } from './steps';
@@ -202,6 +203,9 @@ function* settings(game: Game, missing: readonly Knob[]): Generator<Params> {
     for (const value of knob.others ?? []) yield chosen({ ...defaults, [knob.name]: value });
 }
 
+/** Plays enough to tell whether a change helps. */
+const BRIEF = 400;
+
 const may = <F>(can: F | undefined, what: string): F => {
   if (!can) throw new TypeError(`This game cannot ${what}.`);
   return can;
@@ -212,8 +216,19 @@ function variantOf(game: Game, params: Params): Variant {
   return {
     game,
     params,
-    reckon: (assumptions, effort = QUICK) =>
-      reckoned(parts.reckon(params, effort, assumptions.ageBand), assumptions),
+    reckon: (assumptions, effort = QUICK) => {
+      const plays = (change: Params): boolean => Object.keys(faultsOf(game, change)).length === 0;
+      const of = (change: Params, how: Effort): Reckoning =>
+        reckoned(parts.reckon(change, how, assumptions.ageBand), assumptions, plays);
+      const reckoning = of(params, effort);
+      const brief = { ...effort, plays: Math.min(effort.plays, BRIEF), deep: false, progress: undefined };
+      // What is simulated is looked for where there is time.
+      const mayTry = effort.deep || !(reckoning.simulated ?? reckoning.pending.length);
+      const excess = excesses(reckoning, assumptions.ageBand, mayTry ? game.knobs : [], params, (change) =>
+        plays(change) ? of(change, brief) : undefined,
+      );
+      return { ...reckoning, notices: [...excess, ...reckoning.notices] };
+    },
     play: (random) => parts.play(params, random),
     steps: () => stepsOf(parts.steps(params)),
     picture: ({ id, args }) => {

@@ -2,6 +2,7 @@
 import { entries, mean, quantile, type Pmf } from '~/core/chance/pmf';
 import type { Estimate, Simulated } from '~/core/chance/simulate';
 import { CHOKE_TUBE_MM, fitsChokeTube, materialOf, type MaterialId } from '~/core/materials/catalogue';
+import { capital } from '~/core/words/numbers';
 import { skillsOf } from './skills';
 import {
   CHANCE,
@@ -34,7 +35,7 @@ export const chanceFigure = (
   value: number,
   reason: string,
   error?: number,
-): Figure => figure(name, label, value, CHANCE, reason.charAt(0).toUpperCase() + reason.slice(1), error);
+): Figure => figure(name, label, value, CHANCE, capital(reason), error);
 
 /** A simulated mean as a figure; none when no play gave it. */
 export const simulatedFigure = (
@@ -128,10 +129,19 @@ export function lengthOf(turns: Pmf, secondsPerTurn: number, setUpMinutes: numbe
 
 export const TABLE: Space = { place: 'table', widthMm: 900, depthMm: 700 };
 
-/** Puts a reckoning together; skills, length and the cautions about parts follow from what is given. */
-export function reckoned(answers: Answers, { secondsPerTurn }: Assumptions): Reckoning {
+/**
+ * Puts a reckoning together; skills, length and the cautions about parts follow from what is given. Only changes that can
+ * be `played` are offered.
+ */
+export function reckoned(
+  answers: Answers,
+  { secondsPerTurn }: Assumptions,
+  played: (change: Params) => boolean = () => true,
+): Reckoning {
   const practice = practised(answers.practice);
-  const { simulated } = answers;
+  const { simulated, ladder } = answers;
+  const offered = <C extends { params: Params }>(change: C | undefined): C | undefined =>
+    change && played(change.params) ? change : undefined;
   return {
     figures: {
       ...Object.fromEntries(answers.figures.map((one) => [one.name, one.value])),
@@ -146,10 +156,15 @@ export function reckoned(answers: Answers, { secondsPerTurn }: Assumptions): Rec
     space: answers.space ?? TABLE,
     players: answers.players,
     notices: [
-      ...(answers.notices ?? []).filter((one): one is Notice => Boolean(one)),
+      ...(answers.notices ?? [])
+        .filter((one): one is Notice => Boolean(one))
+        .map(({ mend: change, ...notice }) => {
+          const mends = offered(change);
+          return mends ? { ...notice, mend: mends } : notice;
+        }),
       ...cautions(answers.parts),
     ],
-    ladder: answers.ladder,
+    ladder: { easier: offered(ladder.easier), harder: offered(ladder.harder) },
     ...(simulated ? { simulated: { seed: simulated.seed, plays: simulated.plays } } : {}),
     pending: answers.pending ?? [],
   };

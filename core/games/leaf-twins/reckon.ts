@@ -4,6 +4,7 @@ import type { FieldErrors } from '~/core/check/check';
 import { figure, know, levels, mend, need, type Answers, type Ladder } from '~/core/games/kit';
 import { impose } from '~/core/paper/cards';
 import { PAPERS, type Cell } from '~/core/paper/sheet';
+import { count as inWords } from '~/core/words/numbers';
 import type { TwinParams } from '.';
 
 /** Our own twelve shapes, one a month; none belongs to a religion. */
@@ -88,7 +89,7 @@ export function reckon(params: TwinParams): Answers {
         'rows',
         sheets === 1
           ? `${count} outlines on one sheet, where the shapes lie on theirs.`
-          : `${perSheet} outlines on a sheet; its ${sheets} sheets lie side by side.`,
+          : `${inWords(perSheet, 'outline')} on a sheet; its ${sheets} sheets lie side by side.`,
       ),
       figure(
         'factFamilies',

@@ -61,7 +61,9 @@ export function reckon(params: MatchParams, effort: Effort): Answers {
       follow < OFTEN &&
         mind(
           'often-stuck',
-          `A hand of ${hand} can follow only ${share(follow)} times.`,
+          follow <= 0
+            ? `A hand of ${hand} can never follow.`
+            : `A hand of ${hand} can follow only ${share(follow)} times.`,
           larger > hand && larger * players < cards && canFollow(params, larger) >= OFTEN
             ? mend(`Deal ${larger} cards`, params, { hand: larger })
             : undefined,

@@ -55,6 +55,24 @@ export function ladder(params: NestParams): Ladder {
   };
 }
 
+/** More cards than most children sort in one go. */
+const MANY = 36;
+
+/** The first change that leaves few enough cards. */
+function fewer(params: NestParams) {
+  const changes: [string, Partial<NestParams>][] = [
+    ['One card for 2 + 3 and 3 + 2', { order: 'unordered' }],
+    ['No strays', { mixIn: 0 }],
+    ['One card for 2 + 3 and 3 + 2, and no strays', { order: 'unordered', mixIn: 0 }],
+    ...nests(params)
+      .slice(0, -1)
+      .reverse()
+      .map((to): [string, Partial<NestParams>] => [`Use nests ${params.from} to ${to}`, { to }]),
+  ];
+  const found = changes.find(([, change]) => allCards({ ...params, ...change }).length <= MANY);
+  return found && mend(found[0], params, found[1]);
+}
+
 export function reckon(params: NestParams): Answers {
   const perNest = nests(params).map((nest) => cardsOf(nest, params).length);
   const all = allCards(params);
@@ -85,14 +103,8 @@ export function reckon(params: NestParams): Answers {
     practice: all.map(({ a, b }) => ({ fact: fact('add', a, b), meetings: 1 })),
     players: { fewest: 1, most: 4, alone: true },
     notices: [
-      all.length > 36 &&
-        mind(
-          'many-cards',
-          `${all.length} cards are more than most children sort in one go.`,
-          params.order === 'ordered'
-            ? mend('One card for 2 + 3 and 3 + 2', params, { order: 'unordered' })
-            : undefined,
-        ),
+      all.length > MANY &&
+        mind('many-cards', `${all.length} cards are more than most children sort in one go.`, fewer(params)),
       params.mixIn > stray &&
         mind(
           'few-strays',

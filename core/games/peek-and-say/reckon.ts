@@ -13,7 +13,7 @@ import {
   type Answers,
   type Ladder,
 } from '~/core/games/kit';
-import { share } from '~/core/words/numbers';
+import { onlyShare } from '~/core/words/numbers';
 import type { PeekParams } from '.';
 
 /** The most that each pattern can show in one group. */
@@ -136,7 +136,7 @@ export function reckon(params: PeekParams): Answers {
       glance < 0.5 &&
         mind(
           'mostly-counting',
-          `Only ${share(glance)} cards can be seen without counting; on the others a child guesses or counts.`,
+          `${onlyShare(glance, 'card')} can be seen without counting; ${glance > 0 ? 'on the others a child guesses or counts' : 'a child guesses or counts'}.`,
           fewerDots(params),
         ),
       patterns.includes('scatter') &&

@@ -11,7 +11,7 @@ import {
   type Answers,
   type Practised,
 } from '~/core/games/kit';
-import { inGames, plain, share } from '~/core/words/numbers';
+import { capital, count, inGames, plain, shareOf } from '~/core/words/numbers';
 import type { RowParams } from '.';
 import { play } from './play';
 import { callsAvailable, GRID, ladder, numbers, SECOND_DECK } from './rules';
@@ -27,6 +27,7 @@ export function reckon(params: RowParams, effort: Effort): Answers {
     params.turn === 'all'
       ? ''
       : ` Of several, ${{ fullest: 'the one in the fullest line', any: 'any of them', reading: 'the first, as one reads,' }[params.choose]} is turned.`;
+  const unfinished = chance <= 0 ? 'no game ever finishes' : `${shareOf(1 - chance, 'game')} never finish`;
   return {
     figures: [
       figure(
@@ -78,8 +79,8 @@ export function reckon(params: RowParams, effort: Effort): Answers {
         mind(
           'often-unfinished',
           callFrom === 'rest'
-            ? `${players} players and one deck leave ${available} cards to call: ${share(1 - chance)} games never finish. Use a second deck to call from.`
-            : `${share(1 - chance)} games never finish.`,
+            ? `${players} players and one deck leave ${count(available, 'card')} to call: ${unfinished}. Use a second deck to call from.`
+            : `${capital(unfinished)}.`,
           callFrom === 'rest'
             ? mend('Call from a second deck', params, { callFrom: 'secondDeck' })
             : params.turn === 'one'
@@ -109,7 +110,7 @@ function practice(
   // The called card of one deck lies in no grid itself; a second deck has four of each.
   const called = new Map(rest ? laid : [...countValues(SECOND_DECK)]);
   const turnedOn = new Map(laid.map(([value, count]) => [value, rest ? count * (count - 1) : 4 * count]));
-  const share = (of: ReadonlyMap<number, number>, value: number): number =>
+  const part = (of: ReadonlyMap<number, number>, value: number): number =>
     (of.get(value) ?? 0) /
     Math.max(
       1,
@@ -117,6 +118,6 @@ function practice(
     );
   return [...called.keys()].map((value) => ({
     fact: fact('quantity', value),
-    meetings: turns!.mean * share(called, value) + matched!.mean * share(turnedOn, value),
+    meetings: turns!.mean * part(called, value) + matched!.mean * part(turnedOn, value),
   }));
 }

@@ -16,8 +16,6 @@ import {
   figure,
   know,
   levels,
-  mend,
-  mind,
   need,
   needFrom,
   type Answers,
@@ -33,9 +31,6 @@ export const ladder = (params: SkylineParams): Ladder =>
     levels(params, 'dice', [1, 2, 3], (dice) => (dice === 1 ? 'Roll one die' : `Roll ${dice} dice`)),
     params.goal === 'rolls' ? levels(params, 'rolls', [3, 5, 8, 10], (rolls) => `Roll ${rolls} times`) : {},
   );
-
-/** More blocks than this are a heavy bag. */
-const HEAVY = 150;
 
 /** Blocks of one player, and the rolls each takes; exact. */
 export function totals({ dice, goal, rolls, reach }: SkylineParams): { blocks: Pmf; rolls: Pmf; roll: Pmf } {
@@ -131,24 +126,9 @@ export function reckon(params: SkylineParams): Answers {
           'tall-tower',
           `One tower would stand ${Math.round((p95 * blockMm) / 10)} cm high and fall. Build towers of ten: they are the tens.`,
         ),
-      quantile(kit, 0.95) > HEAVY &&
-        mind('many-blocks', `${quantile(kit, 0.95)} blocks are a heavy bag.`, lighter(params)),
     ],
     ladder: ladder(params),
   };
-}
-
-/** Fewer rolls each, or a smaller number to reach, so that the bag is not heavy. */
-function lighter(params: SkylineParams) {
-  const enough = (change: Partial<SkylineParams>): boolean =>
-    quantile(nFold(totals({ ...params, ...change }).blocks, params.players), 0.95) <= HEAVY;
-  if (params.goal === 'reach')
-    return params.reach === 100 && enough({ reach: 50 })
-      ? mend('Roll to 50', params, { reach: 50 })
-      : undefined;
-  for (let rolls = params.rolls - 1; rolls > 0; rolls--)
-    if (enough({ rolls })) return mend(`Roll ${rolls} ${rolls === 1 ? 'time' : 'times'}`, params, { rolls });
-  return undefined;
 }
 
 const diceWords = (dice: number): string =>

@@ -13,7 +13,7 @@ import {
   type Practised,
   type Space,
 } from '~/core/games/kit';
-import { plain, share } from '~/core/words/numbers';
+import { capital, plain, shareOf } from '~/core/words/numbers';
 import type { StoneParams } from '.';
 import { ladder, pathMm, roll } from './rules';
 
@@ -95,7 +95,7 @@ export function reckon(params: StoneParams): Answers {
       !always &&
         stop(
           'cannot-arrive',
-          `${share(1 - arrives)} players never arrive: with ${dice} dice nobody can roll 1, which the last stone asks for.`,
+          `${arrives <= 0 ? 'Nobody arrives' : `${capital(shareOf(1 - arrives, 'player'))} never arrive`}: ''}: with ${dice} dice nobody can roll 1, which the last stone asks for.`,
           mend('Let a roll pass the last stone', params, { finish: 'reach' }),
         ),
       always &&

@@ -11,7 +11,7 @@ import {
   type Answers,
   type Practised,
 } from '~/core/games/kit';
-import { inGames, share } from '~/core/words/numbers';
+import { inGames, onlyShare, shareOf } from '~/core/words/numbers';
 import type { ThreeParams } from '.';
 import { play } from './play';
 import { EACH, ladder, SQUARE, TARGET } from './rules';
@@ -66,13 +66,13 @@ export function reckon(params: ThreeParams, effort: Effort): Answers {
         row!.mean < 0.7 &&
         know(
           'ends-full',
-          `When both look ahead, ${share(1 - row!.mean)} games end full without a row. That is a good moment to ask why.`,
+          `When both look ahead, ${shareOf(1 - row!.mean, 'game')} ${row!.mean <= 0 ? 'ends' : 'end'} full without a row. That is a good moment to ask why.`,
         ),
       by === 'tossing' &&
         row!.mean < 0.5 &&
         mind(
           'few-rows',
-          `Only ${share(row!.mean)} tossed games make a row.`,
+          `${onlyShare(row!.mean, 'tossed game')} ${row!.mean <= 0 ? 'makes' : 'make'} a row.`,
           mend('Place the stones', params, { by: 'placing' }),
         ),
     ],

@@ -89,7 +89,17 @@ export function* play(params: TideParams, random: Random): Generator<Turn<keyof 
       yield turn(player + 1, 'play.laysAll', {});
       continue;
     }
-    const own = pick(mine, random);
+    // A card that only ever is one of three is asked for with nobody.
+    const askable = mine.filter((value) => values.includes(partner(value, target)));
+    if (askable.length === 0) {
+      turns++;
+      const drawn = pile.shift();
+      if (drawn !== undefined) mine.push(drawn);
+      if (drawn !== undefined && params.drawnPair === 'now') layPairs(mine);
+      yield turn(player + 1, 'play.only', {});
+      continue;
+    }
+    const own = pick(askable, random);
     const wanted = partner(own, target);
     const giver = hands.find((cards) => cards !== mine && cards.includes(wanted));
     turns++;

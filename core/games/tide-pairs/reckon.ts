@@ -1,4 +1,4 @@
-import { deckWithout, showCard } from '~/core/cards/deck';
+import { deckWithout, rankNames, ranksOf, showCard } from '~/core/cards/deck';
 import { fact, type Fact } from '~/core/cards/facts';
 import { point, quantile } from '~/core/chance/pmf';
 import { simulatePlays, type Effort } from '~/core/chance/simulate';
@@ -13,7 +13,7 @@ import {
   type Answers,
   type Practised,
 } from '~/core/games/kit';
-import { inGames } from '~/core/words/numbers';
+import { count as inWords, inGames, listed } from '~/core/words/numbers';
 import type { TideParams } from '.';
 import { play } from './play';
 import { dealt, keptCards, ladder, pairing, partner, spareCards, targetOf, worth } from './rules';
@@ -29,6 +29,7 @@ export function reckon(params: TideParams, effort: Effort): Answers {
   const values = kept.map((card) => worth(card, params)!);
   const { pairs, leftover } = pairing(values, target, params.setSize);
   const spare = spareCards(params, kept);
+  const out = ranksOf(cards.filter((card) => !kept.includes(card)));
   const dealable = dealt(params) <= kept.length;
   const simulated = dealable ? simulatePlays((random) => play(params, random), effort) : undefined;
   const paired = simulated?.of.paired;
@@ -41,7 +42,7 @@ export function reckon(params: TideParams, effort: Effort): Answers {
         'Cards taken out',
         cards.length - kept.length,
         'cards',
-        `The other ${cards.length - kept.length} of ${cards.length}${each}.`,
+        out.length ? `The ${rankNames(out)} have no partner${each}.` : `Every card has a partner${each}.`,
       ),
       figure('pairs', 'Pairs', pairs, 'pairs', `The most that these cards can make${each}.`),
       figure(
@@ -49,7 +50,11 @@ export function reckon(params: TideParams, effort: Effort): Answers {
         'Cards left over',
         leftover.length,
         'cards',
-        leftover.length ? `No partner is left for ${leftover.join(', ')}.` : 'Every card can pair.',
+        leftover.length
+          ? `No partner is left for ${listed(leftover.map(String))}.`
+          : params.setSize === 'twoOrThree' && 2 * pairs < kept.length
+            ? 'Every card can pair, or be one of three.'
+            : 'Every card can pair.',
       ),
       figure(
         'dealable',
@@ -86,7 +91,9 @@ export function reckon(params: TideParams, effort: Effort): Answers {
     ],
     parts: [need('card-deck', ownDecks ? players : 1, ownDecks ? 'One for each player.' : 'One for all.')],
     prep: [
-      `Take ${cards.length - kept.length} cards out of ${ownDecks ? 'each' : 'the'} deck; keep ${kept.length}.`,
+      out.length
+        ? `Take the ${rankNames(out)} out of ${ownDecks ? 'each' : 'the'} deck; keep ${inWords(kept.length, 'card')}.`
+        : `Keep all ${inWords(kept.length, 'card')}${ownDecks ? ' of each deck' : ''}.`,
     ],
     turns: simulated?.turns ?? point(1),
     practice: simulated ? practice(values, target, simulated.of.turns!.mean) : [],
@@ -101,7 +108,7 @@ export function reckon(params: TideParams, effort: Effort): Answers {
       leftover.length > 0 &&
         mind(
           'leftover',
-          `${leftover.length === 1 ? 'One card' : `${leftover.length} cards`} (${leftover.join(', ')}) can never pair. Take ${leftover.length === 1 ? 'it' : 'them'} out before you deal, so that everything pairs.`,
+          `${leftover.length === 1 ? 'One card' : `${leftover.length} cards`} (${listed(leftover.map(String))}) can never pair. Take ${leftover.length === 1 ? 'it' : 'them'} out before you deal, so that everything pairs.`,
           mend(`Take ${spare.map(showCard).join(', ')} out`, params, {
             missing: [...params.missing, ...spare],
           }),

@@ -1,9 +1,16 @@
-import { deckWithout } from '~/core/cards/deck';
+import { deckWithout, rankOf, valueOf, type Card } from '~/core/cards/deck';
+import { ranges } from '~/core/words/numbers';
 import { arrow, bench, card, cardRow, sign, stroke, TONE, type Lines, type Pictures } from '~/core/games/kit';
 import type { Shape } from '~/core/paper/sheet';
 import type { TideParams } from '.';
-import { keptCards, pairing, targetOf, worth } from './rules';
+import { keptCards, pairing, partner, targetOf, worth } from './rules';
 import type { words } from './words';
+
+const isNumber = (value: number): boolean => value <= 10;
+
+/** Which picture cards are among these: all, or the two or one that are. */
+const facesIn = (cards: readonly Card[]): string =>
+  (['J', 'Q', 'K'] as const).filter((rank) => cards.some((card) => rankOf(card) === rank)).join('') || 'none';
 
 export function steps(params: TideParams): Lines<typeof words.en> {
   const target = targetOf(params);
@@ -15,12 +22,29 @@ export function steps(params: TideParams): Lines<typeof words.en> {
     target,
     params.setSize,
   ).leftover.length;
-  const least = Math.min(...kept.map((card) => worth(card, params)!).filter((value) => value > 0));
-  const own = target === undefined ? 7 : Math.max(least, Math.ceil(target / 2) - 1);
-  const wanted = target === undefined ? 7 : target - own;
-  const number = target ?? 0;
+  const out = cards.filter((card) => !kept.includes(card));
+  const values = kept.map((card) => worth(card, params)!);
+  // An example that this deck has: a smaller number and a larger one where there are such.
+  const askable = values.filter((value) => values.includes(partner(value, target)));
+  const own =
+    target === undefined
+      ? askable.includes(7)
+        ? 7
+        : askable[0]!
+      : (askable.filter((value) => value > 0 && value < target / 2).sort((a, b) => b - a)[0] ?? askable[0]!);
+  const wanted = partner(own, target);
   return [
-    ['setUp.keep', { kept: kept.length, same: target === undefined ? 'yes' : 'no', target: number }],
+    out.length
+      ? [
+          'setUp.take',
+          {
+            kept: kept.length,
+            numbers: ranges(out.map(valueOf).filter(isNumber)) || 'none',
+            faces: facesIn(out),
+          },
+        ]
+      : ['setUp.all', { kept: kept.length }],
+    target !== undefined && kept.some((card) => rankOf(card) === 'A') && ['setUp.ace', { one: 1 }],
     params.zeroCard !== 'none' && target !== undefined && ['setUp.zero', { card: params.zeroCard, zero: 0 }],
     leftover > 0 && ['setUp.leftover', { leftover }],
     params.ownDecks ? ['setUp.video', { hand }] : ['setUp.deal', { hand }],

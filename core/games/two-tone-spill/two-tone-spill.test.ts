@@ -108,7 +108,7 @@ describe('Two-Tone Spill', () => {
 
   it('does not warn where shaking is enough', () => {
     const { notices } = reckon({ ...base, counters: 3, spills: 40 });
-    expect(notices.map((notice) => notice.code)).toEqual(['small-parts']);
+    expect(notices.map((notice) => notice.code)).toEqual(['too-long', 'small-parts']);
   });
 
   it('takes as long as its turns, and longer when missing ways are turned over', () => {

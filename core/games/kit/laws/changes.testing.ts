@@ -7,7 +7,7 @@ import { contextOf } from '~/core/paper/testing';
 import { check } from '../check';
 import { settle, type Variant } from '../game';
 import { assume, type Params, type ParamValue, type Rung } from '../types';
-import { others, type Tried } from './tried.testing';
+import { anySettings, others, type Tried } from './tried.testing';
 
 /** More rungs than any game has. */
 const MOST_RUNGS = 80;
@@ -99,15 +99,30 @@ export function holdsChanges({ game, good, presets, alike }: Tried): void {
     expect(climbs.some((ladder) => ladder.harder)).toBe(true);
   });
 
-  it('has a mend that takes its notice away', () => {
-    for (const variant of good)
-      for (const notice of variant.reckon(assume('g1')).notices) {
-        if (!notice.mend || !check(game, notice.mend.params).ok) continue;
-        expect([variant.params, codes(settle(game, notice.mend.params))]).not.toEqual([
+  it('has mends that take their notice away, and rungs that can be played, at settings nobody would choose', () => {
+    for (const variant of [...good, ...anySettings(game, 120)]) {
+      const { notices, ladder } = variant.reckon(assume('g1'));
+      for (const rung of [ladder.easier, ladder.harder])
+        if (rung)
+          expect([variant.params, rung.label, check(game, rung.params).ok]).toEqual([
+            variant.params,
+            rung.label,
+            true,
+          ]);
+      for (const { mend, code } of notices) {
+        if (!mend) continue;
+        expect([variant.params, mend.label, check(game, mend.params).ok]).toEqual([
           variant.params,
-          expect.arrayContaining([notice.code]),
+          mend.label,
+          true,
+        ]);
+        expect([variant.params, mend.label, codes(settle(game, mend.params)).includes(code)]).toEqual([
+          variant.params,
+          mend.label,
+          false,
         ]);
       }
+    }
   });
 
   it('has mends that lead to where nothing stops', () => {

@@ -1,6 +1,6 @@
 /** The settings at which a game is tried. */
 import { DECK } from '~/core/cards/deck';
-import { pick, seeded, type Random } from '~/core/chance/random';
+import { pick, seeded, shuffled, type Random } from '~/core/chance/random';
 import type { Sheet } from '~/core/paper/sheet';
 import { ENGLISH } from '~/core/words/reading';
 import { readingOf } from '~/core/words/readings';
@@ -89,6 +89,56 @@ export function others(knob: Knob, now: ParamValue): ParamValue[] {
       ];
   }
 }
+
+/** A value of a knob that nobody would choose. */
+function atRandom(knob: Knob, random: Random): ParamValue {
+  switch (knob.kind) {
+    case 'whole':
+      return random.whole(knob.min, knob.max);
+    case 'chance':
+      return random.whole(Math.ceil(knob.min * 100 - 1e-9), Math.floor(knob.max * 100 + 1e-9)) / 100;
+    case 'choice':
+      return pick(knob.values, random);
+    case 'yes':
+      return random.chance(0.5);
+    case 'some': {
+      const chosen = shuffled(knob.options, random).slice(0, random.whole(1, knob.options.length));
+      return knob.options.filter((option) => chosen.includes(option)).map(({ value }) => value);
+    }
+    case 'span': {
+      const [a, b] = [random.whole(knob.min, knob.max), random.whole(knob.min, knob.max)];
+      return { from: Math.min(a, b), to: Math.max(a, b) };
+    }
+    case 'size':
+      return { w: random.whole(knob.min, knob.max), h: random.whole(knob.min, knob.max) };
+    case 'cards':
+      return shuffled(DECK, random).slice(0, random.chance(0.5) ? random.whole(0, 8) : random.whole(9, 44));
+    case 'numbers': {
+      const all = Array.from({ length: knob.max - knob.min + 1 }, (_, i) => knob.min + i);
+      const length = random.whole(knob.least, knob.most);
+      return knob.unique
+        ? shuffled(all, random).slice(0, length)
+        : Array.from({ length }, () => pick(all, random));
+    }
+  }
+}
+
+/** So many settings of a game, each knob turned at random, that can be played. */
+export function anySettings(game: Game, count: number, seed = 19): Variant[] {
+  const random = seeded(seed);
+  const found: Variant[] = [];
+  for (let tries = 0; found.length < count && tries < 40 * count; tries++) {
+    const params = Object.fromEntries(game.knobs.map((knob) => [knob.name, atRandom(knob, random)]));
+    // Beside a preset, so that knobs are met that agree.
+    const change = tries % 3 ? params : { ...pick(game.presets, random).params, ...some(params, random) };
+    if (check(game, change).ok) found.push(settle(game, change));
+  }
+  return found;
+}
+
+/** One or two of the values. */
+const some = (params: Params, random: Random): Params =>
+  Object.fromEntries(shuffled(Object.entries(params), random).slice(0, random.whole(1, 2)));
 
 /** Each knob at each of its settings beside every preset, and a number of random mixtures. */
 export function tried(game: Game, { gives, alike = [], across }: Expected): Tried {
