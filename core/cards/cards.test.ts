@@ -1,6 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { countValues, DECK, deckWithout, numbersOf, pairChances, readCards, showCard } from './deck';
-import { apply, fact, written } from './facts';
+import fc from 'fast-check';
+import { FRACTIONS, WHOLE } from './exact';
+import { apply, fact, SIGNS, written, type Sign } from './facts';
 
 describe('the deck', () => {
   it('reads cards as people type them', () => {
@@ -57,5 +59,53 @@ describe('facts', () => {
     expect(apply('÷', 7, 2, false)).toBe(3.5);
     expect(apply('÷', 7, 0, false)).toBeUndefined();
     expect(apply('−', 2, 5)).toBeUndefined();
+  });
+});
+
+describe('arithmetic in which nothing is rounded', () => {
+  it('agrees with fractions of large whole numbers, whatever is reckoned with', () => {
+    const common = (a: bigint, b: bigint): bigint => (b === 0n ? (a < 0n ? -a : a) : common(b, a % b));
+    const steps = fc.array(
+      fc.tuple(fc.constantFrom(...(Object.keys(SIGNS) as Sign[])), fc.integer({ min: 1, max: 15 })),
+      {
+        minLength: 1,
+        maxLength: 4,
+      },
+    );
+    fc.assert(
+      fc.property(fc.integer({ min: 1, max: 15 }), steps, (first, list) => {
+        let now = FRACTIONS.from(first);
+        let [p, q] = [BigInt(first), 1n];
+        for (const [sign, n] of list) {
+          now = FRACTIONS.step[sign](now, FRACTIONS.from(n));
+          const m = BigInt(n);
+          [p, q] =
+            sign === '+'
+              ? [p + m * q, q]
+              : sign === '−'
+                ? [p - m * q, q]
+                : sign === '×'
+                  ? [p * m, q]
+                  : [p, q * m];
+        }
+        const g = common(p, q);
+        const exact = FRACTIONS.step['÷'](FRACTIONS.from(Number(p / g)), FRACTIONS.from(Number(q / g)));
+        expect(now).toBe(exact);
+        expect(FRACTIONS.size(now)).toBeCloseTo(Number(p) / Number(q), 9);
+      }),
+    );
+  });
+  it('has no division by nothing, and without fractions no remainder and nothing below zero', () => {
+    expect(FRACTIONS.step['÷'](FRACTIONS.from(3), FRACTIONS.from(0))).toBeNaN();
+    const third = FRACTIONS.step['÷'](FRACTIONS.from(8), FRACTIONS.from(3));
+    const rest = FRACTIONS.step['−'](FRACTIONS.from(3), third);
+    expect(FRACTIONS.step['÷'](FRACTIONS.from(8), rest)).toBe(FRACTIONS.from(24));
+    expect(FRACTIONS.step['−'](FRACTIONS.from(2), FRACTIONS.from(2))).toBe(FRACTIONS.from(0));
+    for (const [sign, a, b] of [
+      ['÷', 7, 2],
+      ['÷', 7, 0],
+      ['−', 2, 3],
+    ] as const)
+      expect(WHOLE.step[sign](a, b)).toBeNaN();
   });
 });

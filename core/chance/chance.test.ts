@@ -21,6 +21,7 @@ import {
   sum,
   type Pmf,
 } from './pmf';
+import { turnsToEnd, turnsUntilFirst, visitsUntilFirst } from './markov';
 import { seeded } from './random';
 
 const anyPmf = fc
@@ -165,5 +166,43 @@ describe('random numbers', () => {
     expect(draw(7)).toEqual(draw(7));
     expect(draw(7)).not.toEqual(draw(8));
     expect(new Set(draw(7))).toEqual(new Set([1, 2, 3, 4, 5, 6]));
+  });
+});
+
+describe('chains of players who take turns', () => {
+  it('begin as many turns as the game has, and stand where plays of it stand', () => {
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 3, max: 12 }),
+        fc.integer({ min: 1, max: 4 }),
+        fc.integer({ min: 20, max: 100 }),
+        (length, players, moves) => {
+          const step = (at: number) =>
+            [
+              [at + 1, moves / 200],
+              [at + 2, moves / 200],
+              [at, 1 - moves / 100],
+            ] as const;
+          const ended = (at: number): boolean => at >= length;
+          const visits = visitsUntilFirst(0, step, ended, players);
+          const turns = turnsUntilFirst(turnsToEnd(0, step, ended), players);
+          expect([...visits.values()].reduce((a, b) => a + b, 0)).toBeCloseTo(mean(turns), 5);
+          // Everybody begins where the path begins, but those behind one who was home before them.
+          expect(visits.get(0)!).toBeLessThanOrEqual(players / (moves / 100) + 1e-9);
+        },
+      ),
+      { numRuns: 60 },
+    );
+    // Two players, one step each with certainty: the first is home after two turns of their own, the other after one.
+    const sure = visitsUntilFirst(
+      0,
+      (at) => [[at + 1, 1]],
+      (at: number) => at === 2,
+      2,
+    );
+    expect([...sure]).toEqual([
+      [0, 2],
+      [1, 1],
+    ]);
   });
 });

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
+import { fact } from '~/core/cards/facts';
 import { holdsTheShelfLaws } from '~/core/games/kit/laws.testing';
-import { numbersIn, plays } from '~/core/games/kit/plays.testing';
+import { numbersIn, plays, strangeMeetings } from '~/core/games/kit/plays.testing';
 import { figuresOf } from '~/core/games/kit/testing';
 import { pebbleCourt } from '.';
 import { grid, places } from './rules';
@@ -75,4 +76,17 @@ describe('a play of Pebble Court', () => {
     // Each play ends with a hit, which lifts the share a little.
     expect(Math.abs(hits - 0.4)).toBeLessThan(5 * Math.sqrt(0.24 / ids.length) + 0.01);
   });
+});
+
+it('aims at each cell as often as its plays do, whose walks end with the first one home', () => {
+  for (const players of [1, 2, 4])
+    expect(
+      strangeMeetings(
+        pebbleCourt,
+        { cells: 6, players, hit: 60 },
+        ['quantity'],
+        (turn) => [fact('quantity', numbersIn(turn, 'cell')[0]!)],
+        2000,
+      ),
+    ).toEqual([]);
 });

@@ -37,6 +37,38 @@ describe('Row Call', () => {
     expect(apart(figure.value, calls, figure.error)).toBeLessThan(4);
   });
 
+  it('turns the card that the tradition says', () => {
+    const calls = (choose: string) => {
+      const { value, error, reason } = reckoningOf('row-call', {
+        turn: 'one',
+        callFrom: 'secondDeck',
+        choose,
+      }).explained.find(({ name }) => name === 'calls.mean')!;
+      return { mean: value, error: error!, plays: 1, reason };
+    };
+    const [fullest, any, reading] = ['fullest', 'any', 'reading'].map(calls);
+    // A line is full soonest when each card goes where most are turned already.
+    expect(fullest!.mean).toBeLessThan(any!.mean);
+    expect(fullest!.mean).toBeLessThan(reading!.mean);
+    expect(fullest!.reason).toContain('Of several, the one in the fullest line is turned.');
+    expect(reading!.reason).toContain('the first, as one reads');
+    expect(calls('any')).toEqual(any);
+  });
+
+  it('meets a number when it is called and on each card that is turned', () => {
+    for (const change of [
+      { players: 3 },
+      { turn: 'one', callFrom: 'secondDeck', choose: 'any' },
+    ] as Params[]) {
+      const { practice, simulated } = reckoningOf('row-call', change);
+      const all = plays(rowCall, change, 1500);
+      const met = all.map(({ turns, outcome }) => turns.length + outcome.matched!);
+      const average = met.reduce((a, b) => a + b, 0) / met.length;
+      expect(simulated).toBeDefined();
+      expect(practice.reduce((sum, { meetings }) => sum + meetings, 0) / average).toBeCloseTo(1, 1);
+    }
+  });
+
   it('refuses grids that cannot be laid', () => {
     expect(refusals('row-call', { players: 4, missing: '2S 3S 4S 5S' } as never).missing).toMatch(
       /36 number cards are left/,

@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
+import { fact } from '~/core/cards/facts';
 import { seeded } from '~/core/chance/random';
 import { holdsTheShelfLaws } from '~/core/games/kit/laws.testing';
-import { inTurn, numbersIn, plays } from '~/core/games/kit/plays.testing';
+import { inTurn, numbersIn, plays, strangeMeetings } from '~/core/games/kit/plays.testing';
 import { apart, figuresOf, sample, setting } from '~/core/games/kit/testing';
 import { assume, type Params } from '~/core/games/kit/types';
 import { skylineRolls } from '.';
@@ -95,4 +96,23 @@ describe('a play of Skyline Rolls', () => {
     );
     expect(rolls.filter((n) => n <= p90!).length / rolls.length).toBeGreaterThan(0.9 - 0.022);
   });
+});
+
+it('reads each height as often as its plays do, in a number of rolls and on the way to a number', () => {
+  for (const change of [
+    { dice: 2, rolls: 4, players: 3 },
+    { dice: 1, goal: 'reach', reach: 50, players: 3 },
+  ] as Params[])
+    expect(
+      strangeMeetings(
+        skylineRolls,
+        change,
+        ['tens'],
+        (turn) => {
+          const [tens, ones] = numbersIn(turn, 'tens', 'ones') as [number, number];
+          return [fact('tens', tens, ones)];
+        },
+        3000,
+      ),
+    ).toEqual([]);
 });

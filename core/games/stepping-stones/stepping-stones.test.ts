@@ -138,7 +138,7 @@ describe('a play of Stepping Stones', () => {
     }
   });
 
-  it('meets each sum as often as it reckons, alone on the path', () => {
+  it('meets each sum as often as it reckons, alone on the path or until the first is home', () => {
     const met = (turn: Turn) => {
       const { before, stone } = read(turn);
       return stone > before
@@ -151,6 +151,8 @@ describe('a play of Stepping Stones', () => {
       { players: 1 },
       { players: 1, finish: 'exact' },
       { players: 1, back: 'subtract' },
+      { players: 3 },
+      { players: 4, finish: 'exact', back: 'subtract' },
     ] as Params[])
       expect([
         change,
