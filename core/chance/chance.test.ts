@@ -184,7 +184,7 @@ describe('chains of players who take turns', () => {
               [at, 1 - moves / 100],
             ] as const;
           const ended = (at: number): boolean => at >= length;
-          const visits = visitsUntilFirst(0, step, ended, players);
+          const visits = visitsUntilFirst<number>(0, step, ended, players);
           const turns = turnsUntilFirst(turnsToEnd(0, step, ended), players);
           expect([...visits.values()].reduce((a, b) => a + b, 0)).toBeCloseTo(mean(turns), 5);
           // Everybody begins where the path begins, but those behind one who was home before them.
@@ -194,7 +194,7 @@ describe('chains of players who take turns', () => {
       { numRuns: 60 },
     );
     // Two players, one step each with certainty: the first is home after two turns of their own, the other after one.
-    const sure = visitsUntilFirst(
+    const sure = visitsUntilFirst<number>(
       0,
       (at) => [[at + 1, 1]],
       (at: number) => at === 2,
