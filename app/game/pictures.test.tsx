@@ -81,7 +81,7 @@ describe('the tray', () => {
       (match) => `${match[1]} ${match[2]}`,
     );
     expect(shown).toEqual([
-      '6 two-colour counters',
+      '6 two-color counters',
       '1 shaking cup',
       '2 pencils',
       '2 record sheets',

@@ -10,8 +10,16 @@ const on = (x: number, y: number, radius: number, turn: number) => ({
   y: y - radius * Math.cos(2 * Math.PI * turn),
 });
 
-/** Equal sectors with a number each, in their order around, and how to spin below. */
-export function spinnerShapes(numbers: readonly number[], place: Cell, context: SheetContext): Shape[] {
+/**
+ * Equal sectors with a number each, in their order around, and how to spin below; `draw` shows a number as something
+ * else than its numeral.
+ */
+export function spinnerShapes(
+  numbers: readonly number[],
+  place: Cell,
+  context: SheetContext,
+  draw?: (number: number, cell: Cell) => Shape[],
+): Shape[] {
   const how = sideBySide(
     spokenIn('spinner.how', context).map((reading) => ({
       text: inEach('spinner.how', { readings: [reading] }),
@@ -27,6 +35,8 @@ export function spinnerShapes(numbers: readonly number[], place: Cell, context: 
   const middle = { x: place.x + place.w / 2, y: place.y + radius + 2 };
   const share = 1 / numbers.length;
   const height = Math.min(16, 2 * Math.PI * radius * 0.76 * share * 0.55);
+  // A picture lies across its sector, where that is widest.
+  const wide = Math.min(radius * 0.4, 2 * Math.PI * radius * 0.62 * share);
   return [
     { kind: 'circle', ...middle, radius, stroke: INK, strokeMm: 0.7 },
     ...numbers.flatMap((number, i): Shape[] => {
@@ -34,7 +44,9 @@ export function spinnerShapes(numbers: readonly number[], place: Cell, context: 
       const at = on(middle.x, middle.y, radius * 0.78, (i + 0.5) * share);
       return [
         { kind: 'line', x1: middle.x, y1: middle.y, x2: edge.x, y2: edge.y, stroke: INK, strokeMm: 0.4 },
-        ...numeral(String(number), at.x, at.y, fitNumeral(String(number), height * 1.2, height)),
+        ...(draw
+          ? draw(number, { x: at.x - wide / 2, y: at.y - wide / 4, w: wide, h: wide / 2 })
+          : numeral(String(number), at.x, at.y, fitNumeral(String(number), height * 1.2, height))),
       ];
     }),
     { kind: 'circle', ...middle, radius: 1.2, fill: INK },

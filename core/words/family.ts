@@ -20,7 +20,7 @@ export const FAMILY_WORDS = source('family', {
   unchecked: 'Not yet checked by a fluent reader.',
   minutes: 'About {minutes, plural, one {# minute} other {# minutes}}',
   players: '{players, plural, one {# player} other {# players}}',
-  scan: 'Read this on a phone, and tell us how it went:',
+  scan: 'Scan this with a phone to see the game and tell us how it went:',
   smallParts: 'Small parts: not for children under {years}.',
   backToSchool:
     'Please count the parts back into the bag. If something is lost or broken, tell us; it happens.',

@@ -41,7 +41,8 @@ describe.each(SOURCES)('the wording of %s', (_, source) => {
 
   it('has no line twice the same in both languages by oversight', () => {
     const same = ids.filter((id) => wording.en[id] === wording.es[id]);
-    expect(same).toEqual([]);
+    // No is no in both.
+    expect(same.filter((id) => id !== 'slip.no')).toEqual([]);
   });
 });
 

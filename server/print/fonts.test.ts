@@ -96,12 +96,10 @@ describe('lines of the real fonts', () => {
         const lines = breakLines(text, widthMm, measure, { sizePt: 11 });
         for (const one of lines)
           expect([one, measure(one, 'body', 11) <= widthMm + 1e-9]).toEqual([one, true]);
-        expect(lines.join(' ')).toBe(
-          text
-            .split(/[ \n\t]+/)
-            .filter(Boolean)
-            .join(' '),
-        );
+        // A line may end after a hyphen, where there was no blank.
+        const bare = (said: string): string => said.replace(/[ \n\t]+/g, '');
+        expect(bare(lines.join(''))).toBe(bare(text));
+        expect(lines.length).toBeLessThanOrEqual(text.split(/[ \n\t-]+/).length);
       }
   });
 });

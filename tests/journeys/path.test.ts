@@ -138,7 +138,7 @@ describe('from choosing a game to hearing how it was played', () => {
     // Take back: scan, count, one counter short.
     await scan(page, showTag(tag).toLowerCase());
     await page.getByRole('heading', { name: `What came back in ${showTag(tag)}?` }).waitFor();
-    await page.getByRole('button', { name: 'One less: two-colour counters that came back' }).click();
+    await page.getByRole('button', { name: 'One less: two-color counters that came back' }).click();
     await page.getByText('1 missing').waitFor();
     await expectAccessible(page);
     await page.getByRole('button', { name: 'Take it back with parts missing' }).click();

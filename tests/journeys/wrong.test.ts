@@ -109,7 +109,7 @@ describe('wrong input', () => {
     const { page, complaints } = await visitor({ expected: /400/ });
     await signIn(page, 'Helper');
     await open(page, `/take-back/${loanId}`);
-    const counters = page.getByRole('textbox', { name: 'two-colour counters that came back' });
+    const counters = page.getByRole('textbox', { name: 'two-color counters that came back' });
     await counters.fill('4');
     await counters.press('Tab');
     await page.getByText('2 missing').waitFor();
@@ -122,7 +122,7 @@ describe('wrong input', () => {
     await open(page, `/take-back/${loanId}`);
     await expect.poll(() => counters.inputValue()).toBe('4');
     await page.getByRole('button', { name: 'Take it back with parts missing' }).click();
-    await page.getByText(`missing: 2 two-colour counters`).waitFor();
+    await page.getByText(`missing: 2 two-color counters`).waitFor();
     expect(await listShortages(world.at)).toMatchObject([
       { tag: world.copies[0]!.tag, expected: 6, counted: 4 },
     ]);
@@ -139,7 +139,7 @@ describe('wrong input', () => {
     }
     await one.page.getByRole('button', { name: 'Take it back, complete' }).click();
     await one.page.waitForURL('**/take-back?home=*');
-    await other.page.getByRole('button', { name: 'One less: two-colour counters that came back' }).click();
+    await other.page.getByRole('button', { name: 'One less: two-color counters that came back' }).click();
     await other.page.getByRole('button', { name: 'Take it back with parts missing' }).click();
     await other.page.getByText('taken back already, at another desk').waitFor();
     await other.page.getByText(`${showTag(world.copies[0]!.tag)} is home already`).waitFor();

@@ -26,7 +26,7 @@ const knobs = {
   ),
   players: Whole(1, 4, { title: 'Players', default: 2 }),
   ties: OneOf(
-    { again: 'turn again, the next answer takes all', keepOwn: 'each keeps the own cards' },
+    { again: 'turn again, the next answer takes all', keepOwn: 'each keeps their own cards' },
     { title: 'When answers are equal', default: 'again' },
   ),
   signs: YesNo({ title: 'Lay the <, = or > card between', default: false }),

@@ -12,13 +12,13 @@ export const words = source('bigger-pile', {
   'turn.turn':
     '{players, plural, =1 {Turn {cards, plural, =1 {two cards, one on each side} other {# cards}}.} other {Each player turns {cards, plural, one {# card} other {# cards}}.}}',
   'turn.compare': 'Say both numbers and which is more: “{a} is more than {b}.”',
-  'turn.add': 'Each says the own sum: “{a} and {b} make {answer}.” Then say which is more.',
-  'turn.subtract': 'Each says the own difference: “from {a} to {b} are {answer}.” Then say which is more.',
-  'turn.multiply': 'Each says the own product: “{a} times {b} is {answer}.” Then say which is more.',
+  'turn.add': 'Each says their own sum: “{a} and {b} make {answer}.” Then say which is more.',
+  'turn.subtract': 'Each says their own difference: “{a} take away {b} is {answer}.” Then say which is more.',
+  'turn.multiply': 'Each says their own product: “{a} times {b} is {answer}.” Then say which is more.',
   'turn.signs': 'Lay the sign card between the answers, its wide side towards the larger one.',
   'turn.take': 'The cards go to the pile of the larger answer.',
   'turn.again': 'Equal? Turn again; the next larger answer takes all cards.',
-  'turn.keep': 'Equal? Each keeps the own cards.',
+  'turn.keep': 'Equal? Each keeps their own cards.',
   'turn.aside': 'A picture card is put aside, and the next card is turned in its place.',
   'end.rounds':
     'Stop after {rounds, plural, one {# round} other {# rounds}}, when the cards are used up. Whose pile is bigger? Guess first, then count.',

@@ -49,7 +49,7 @@ export function reckon(params: DoughParams): Answers {
     ],
     parts: [
       need('dough', packed, `${max} balls of ${ballMm} mm for each player, fresh for each loan.`),
-      need('picture-card', all.length, 'Every sentence once.'),
+      need('sentence-card', all.length, 'Every sentence once.'),
     ],
     prep: [`Weigh ${packed} g of dough into a box with a lid.`, `Print and cut ${all.length} cards.`],
     turns: point(count * players),

@@ -8,4 +8,4 @@ import { words } from './words';
 
 /** Every sentence once. */
 export const sheets = (params: DoughParams, context: SheetContext): Sheet<MaterialId>[] =>
-  partCards(words, 'picture-card', SENTENCE_MM, sentenceCards(sentences(params), '−'), context);
+  partCards(words, 'sentence-card', SENTENCE_MM, sentenceCards(sentences(params), '−'), context);

@@ -23,5 +23,5 @@ export const words = source('five-to-mark', {
   'play.reaches': 'Cards {laid}, target {target}. Player {player} says: {way}\u00a0=\u00a0{target}.',
   'play.none': 'Cards {laid}, target {target}. Player {player} looks, and there is no way.',
   'play.how': '“Where did you begin?”',
-  'play.new': '“Good looking. This one has no way; let us turn a new target.”',
+  'play.new': '“You searched well. This one has no way; let us turn a new target.”',
 });

@@ -58,7 +58,7 @@ export function reckon(params: TrailParams): Answers {
     parts: [
       need('two-colour-counter', max, 'A full frame: one colour for each number.'),
       need('frame-card', frames, 'The trail, one problem after the other.'),
-      need('picture-card', Math.min(problems, all.length), 'The sentence cards of the trail.'),
+      need('sentence-card', Math.min(problems, all.length), 'The sentence cards of the trail.'),
     ],
     prep: [
       `Print ${pages} ${pages === 1 ? 'page' : 'pages'} of frames and ${Math.min(problems, all.length)} sentence cards.`,

@@ -29,6 +29,12 @@ export function sheets(params: TrailParams, context: SheetContext): Sheet<Materi
       // The pages stay whole: a spare frame at the end is of no use, and the last page may have room.
       { ...context, fill: context.fill && context.lost !== undefined, cuts: 'shared' },
     ),
-    ...partCards(words, 'picture-card', SENTENCE_MM, sentenceCards(trail, op === 'add' ? '+' : '−'), context),
+    ...partCards(
+      words,
+      'sentence-card',
+      SENTENCE_MM,
+      sentenceCards(trail, op === 'add' ? '+' : '−'),
+      context,
+    ),
   ];
 }

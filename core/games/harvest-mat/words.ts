@@ -17,7 +17,7 @@ export const words = source('harvest-mat', {
   'setUp.mat':
     'Lay the mat on the table and read its {cells, plural, one {# number} other {# numbers}} together.',
   'setUp.chips': 'Put {cells, plural, one {# chip} other {# chips}} beside it.',
-  'setUp.claim': 'Each player takes one colour of the counters.',
+  'setUp.claim': 'Each player takes one color of the counters.',
   'turn.one': 'Roll the die, count the dots and say the number.',
   'turn.two': 'Roll both dice and say the answer: “{a} and {b} make {answer}.”',
   'turn.card': 'Draw a card and say the answer: “{a} and {b} make {answer}.”',
@@ -25,8 +25,11 @@ export const words = source('harvest-mat', {
   'turn.none': 'No free cell with that number? Say it, and pass on.',
   'end.all':
     'Stop when {cells, plural, one {the # cell is} other {all # cells are}} covered, or when it is enough.',
-  'end.claim': 'When everything is covered, guess which colour has more cells. Then count.',
+  'end.claim': 'When everything is covered, guess which color has more cells. Then count.',
   'easier.count': 'Count all dots with a finger, and lay that many chips.',
+  'easier.lay': 'Lay both numbers of the card with chips, and count them together.',
+  'harder.wishCard': 'Before you draw: which number do you need, and which cards could bring it?',
+  'younger.chips': 'A younger brother or sister over {years} can lay the chips on the mat.',
   'harder.wish': 'Before you roll: which number do you need, and how could it come?',
   'play.one': 'Player {player} rolls {number} and covers it.',
   'play.oneAgain': 'Player {player} rolls {number}: it is covered already.',

@@ -1,6 +1,6 @@
 /**
  * Hat Numbers: two players each hold a card to the forehead unseen; the caller says the sum (or product); each
- * works out the own card from the other's. Three people, rotating.
+ * works out their own card from the other's. Three people, rotating.
  */
 import { FACES } from '~/core/cards/deck';
 import { OneOf, YesNo } from '~/core/check/schema';

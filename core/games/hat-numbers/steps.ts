@@ -24,7 +24,7 @@ export function steps(params: HatParams): Lines<typeof words.en> {
     ['easier.ten', {}, 'pieces'],
     ['harder.explain'],
     ['sideBySide.calm'],
-    ['younger.helper', { years: 3 }],
+    ['younger.keeps', { years: 3 }],
     ['atHome.deck'],
     ['say.part'],
     ['say.from', { said, b }],

@@ -3,6 +3,7 @@ import { describe } from 'vitest';
 import type { Game } from './game';
 import { holdsChanges } from './laws/changes.testing';
 import { holdsPaper } from './laws/paper.testing';
+import { holdsParts } from './laws/parts.testing';
 import { holdsRules } from './laws/rules.testing';
 import { tried, type Expected } from './laws/tried.testing';
 import { holdsWords } from './laws/words.testing';
@@ -14,6 +15,7 @@ export function holdsTheShelfLaws(game: Game, expected: Expected): void {
     holdsRules(all);
     holdsWords(all);
     holdsChanges(all);
+    holdsParts(all);
     holdsPaper(all);
   });
 }

@@ -4,12 +4,12 @@ import { shared } from '~/core/words/shared';
 export const words = source('leaf-twins', {
   ...shared('sideBySide.calm', 'atHome.paper', 'say.how', 'caution.rest'),
   name: 'Leaf Twins',
-  goal: 'Find for each number, up to {count}, the shape with as many dots.',
+  goal: 'Find for each number, up to {count}, the shape with that many dots.',
   'setUp.board':
     'Lay the board on the table, dots up: {count} outlines, each with a different number of dots.',
   'setUp.spread': 'Spread the {count} shapes out, numbers up, and mix them.',
   'turn.take': 'Take a shape and say its number.',
-  'turn.count': 'Look for the outline with as many dots. Touch each dot once and count aloud.',
+  'turn.count': 'Look for the outline with that many dots. Touch each dot once and count aloud.',
   'turn.lay': 'Lay the shape on its twin.',
   'end.all': 'When all {count} shapes have found their twins, read the numbers in order.',
   'easier.five': 'Begin with the shapes up to {number}; add one more each day.',

@@ -50,6 +50,10 @@ export function shown(params: MarketParams): { cups: number[]; pieces: number[] 
   return { cups: range(params.cups), pieces: range(params.pieces) };
 }
 
+/** Whether some numbers of the dice are not played with. */
+export const rollsAgain = ({ source, cups, pieces }: MarketParams): boolean =>
+  source === 'dice' && [cups, pieces].some(({ from, to }) => from > 1 || to < 6);
+
 export function ladder(params: MarketParams): Ladder {
   const to = (most: number) => ({
     params: { ...params, cups: { from: 1, to: most }, pieces: { from: 1, to: most } } as Params,
@@ -154,9 +158,7 @@ export function reckon(params: MarketParams): Answers {
           'With one cup there are no groups.',
           mend('Up to 3 cups', params, { cups: { from: 1, to: 3 } }),
         ),
-      source === 'dice' &&
-        (params.cups.to < 6 || params.cups.from > 1 || params.pieces.to < 6 || params.pieces.from > 1) &&
-        know('roll-again', 'A number outside the range is rolled again.'),
+      rollsAgain(params) && know('roll-again', 'A number outside the range is rolled again.'),
     ],
     ladder: ladder(params),
   };

@@ -1,6 +1,7 @@
 import { area, bench, cupOf, die, dot, TONE, written, type Lines, type Pictures } from '~/core/games/kit';
 import type { Shape } from '~/core/paper/sheet';
 import type { MarketParams } from '.';
+import { rollsAgain } from './reckon';
 import type { words } from './words';
 
 export function steps(params: MarketParams): Lines<typeof words.en> {
@@ -9,6 +10,15 @@ export function steps(params: MarketParams): Lines<typeof words.en> {
   return [
     ['setUp.cups', { cups: params.cups.to }],
     params.source === 'dice' ? ['setUp.dice'] : ['setUp.cards'],
+    rollsAgain(params) && [
+      'turn.again',
+      {
+        cupsFrom: params.cups.from,
+        cupsTo: params.cups.to,
+        piecesFrom: params.pieces.from,
+        piecesTo: params.pieces.to,
+      },
+    ],
     ['turn.cups', { cups }, 'pieces'],
     ['turn.pieces', { cups, pieces }, 'pieces'],
     ['turn.say', { cups, pieces, answer: cups * pieces }],

@@ -12,15 +12,17 @@ export const words = source('market-cups', {
     'caution.small',
   ),
   name: 'Market Cups',
-  goal: 'So many cups, so many pieces in each: how many in all? Up to {cups, plural, one {# cup} other {# cups}} of {pieces}.',
+  goal: 'Fill some cups with the same number of pieces. How many in all? Up to {cups, plural, one {# cup} other {# cups}} of {pieces}.',
   'setUp.cups':
     '{cups, plural, one {Take the # cup} other {Stack the # cups}} and put the pieces beside them.',
-  'setUp.dice': 'The die with the colour of the cups says how many cups, the other one how many pieces.',
+  'setUp.dice': 'The die with the color of the cups says how many cups, the other one how many pieces.',
   'setUp.cards': 'Red cards say how many cups, black cards how many pieces. Make two piles, face down.',
+  'turn.again':
+    'Cups from {cupsFrom} to {cupsTo}, pieces from {piecesFrom} to {piecesTo}: a die that shows another number is rolled again.',
   'turn.cups':
     'Find out how many cups, and set them out: {cups, plural, one {# cup} other {# cups}}, for example.',
   'turn.pieces':
-    'Find out how many pieces, and put as many in each: {cups, plural, one {# cup} other {# cups}} with {pieces} in each.',
+    'Find out how many pieces, and put that many in each: {cups, plural, one {# cup} other {# cups}} with {pieces} in each.',
   'turn.say':
     'Say it before you count: “{cups, plural, one {# group of {pieces} is} other {# groups of {pieces} are}} {answer}.” Then check.',
   'turn.draw': 'Draw the cups as circles with dots. In the first days, this is enough.',

@@ -24,7 +24,7 @@ export function steps(params: PeekParams): Lines<typeof words.en> {
     ['sideBySide.calm'],
     ['younger.fingers', { years: 3 }],
     ['atHome.beans'],
-    ['say.saw', { a }],
+    groups === 1 ? ['say.fingers', { number: a }] : ['say.saw', { a }],
     ['say.how'],
     ['caution.rest'],
   ];

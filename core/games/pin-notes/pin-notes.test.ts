@@ -32,8 +32,11 @@ describe('Pin Notes', () => {
 describe('the sheets of Pin Notes', () => {
   it('score strips that are the same on both sides', () => {
     const [front, back] = printed('pin-notes', { pins: 6, rolls: 4, cards: 2 });
-    const sides = [front!, back!].map((sheet) => saidOn(sheet).filter((text) => text === '6'));
-    expect(sides.map((side) => side.length)).toEqual([8, 8]);
+    // All three numbers are the child's to write: four rolls on each of two strips, and the signs over them.
+    for (const sheet of [front!, back!]) {
+      expect(saidOn(sheet).filter((text) => text === '6')).toEqual([]);
+      expect(saidOn(sheet).filter((text) => text === '−')).toHaveLength(10);
+    }
   });
 });
 

@@ -20,7 +20,7 @@ export const sheets = (params: PinParams, context: SheetContext): Sheet<Material
     context,
   );
 
-function strip({ pins, rolls }: PinParams, cell: Cell): Shape[] {
+function strip({ rolls }: PinParams, cell: Cell): Shape[] {
   const { x, y, w, h } = inside(cell, 5);
   const headMm = 16;
   const rowMm = (h - headMm) / rolls;
@@ -55,7 +55,7 @@ function strip({ pins, rolls }: PinParams, cell: Cell): Shape[] {
     ...pin(x + third * 2.6, false),
     ...Array.from({ length: rolls }, (_, i) =>
       sentenceToFill(
-        [String(pins), '−', '□', '=', '□'],
+        ['□', '−', '□', '=', '□'],
         { x: x + 2, y: y + headMm + i * rowMm + 1, w: w - 4, h: rowMm - 2 },
         15,
       ),

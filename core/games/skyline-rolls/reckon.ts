@@ -124,7 +124,7 @@ export function reckon(params: SkylineParams): Answers {
       p95 * blockMm > 600 &&
         know(
           'tall-tower',
-          `One tower would stand ${Math.round((p95 * blockMm) / 10)} cm high and fall. Build towers of ten: they are the tens.`,
+          `One tower would stand ${Math.round((p95 * blockMm) / 10)} cm high and fall. Build stacks of ten: they are the tens.`,
         ),
     ],
     ladder: ladder(params),

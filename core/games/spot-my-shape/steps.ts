@@ -20,7 +20,6 @@ export function steps({ clues, rounds }: SpotParams): Lines<typeof words.en> {
     ['younger.point', { years: 2 }],
     ['atHome.anywhere'],
     ['say.why'],
-    ['say.part'],
     ['caution.rest'],
   ];
 }

@@ -9,6 +9,12 @@ import type { StackParams } from '.';
 export const numbersOf = ({ to }: Pick<StackParams, 'to'>): number[] =>
   Array.from({ length: to + 1 }, (_, n) => n);
 
+/** Which cards lie on the table: what the spinner shows is on no card. */
+export const cardsIn = ({ source, direction }: Pick<StackParams, 'source' | 'direction'>) => ({
+  numerals: source === 'cards' || direction === 'frameToNumeral',
+  frames: direction === 'numeralToFrame' || (direction === 'frameToNumeral' && source === 'cards'),
+});
+
 export const ladder = (params: StackParams): Ladder =>
   climb(
     choices(params, 'to', [
@@ -33,6 +39,7 @@ export function reckon(params: StackParams): Answers {
       : undefined;
   const each = spins ? spins.mean / numbers.length : 1;
   const frames = direction === 'numeralToFrame' || direction === 'frameToNumeral';
+  const cards = cardsIn(params);
   const kept = direction === 'towers' ? blocks : to;
   return {
     figures: [
@@ -71,22 +78,22 @@ export function reckon(params: StackParams): Answers {
           ? `All towers stand at once: ${blocks}.`
           : `The tallest tower; it is taken down after each turn.`,
       ),
-      ...(source === 'cards'
-        ? [need('number-card', numbers.length, `0 to ${to}.`)]
-        : [
+      ...(source === 'spinner'
+        ? [
             need('spinner', 1, `${numbers.length} sectors.`),
             need('paper-clip', 1, 'Spun around the tip of the pencil.'),
             need('pencil', 1, 'Its tip holds the clip.'),
-          ]),
-      ...(frames
+          ]
+        : []),
+      ...(cards.numerals ? [need('number-card', numbers.length, `0 to ${to}.`)] : []),
+      ...(cards.frames
         ? [need('frame-card', numbers.length, `A ${to === 5 ? 'five' : 'ten'}-frame for each number.`)]
         : []),
     ],
     prep: [
-      source === 'cards'
-        ? `Print and cut ${numbers.length} numeral cards.`
-        : 'Print the spinner; add a paper clip and a pencil.',
-      ...(frames ? [`Print and cut ${numbers.length} frame cards.`] : []),
+      ...(source === 'spinner' ? ['Print the spinner; add a paper clip and a pencil.'] : []),
+      ...(cards.numerals ? [`Print and cut ${numbers.length} numeral cards.`] : []),
+      ...(cards.frames ? [`Print and cut ${numbers.length} frame cards.`] : []),
     ],
     turns: spins ? drawsToFill(odds.map((chance) => ({ chance, times: 1 }))) : point(numbers.length),
     setUpMinutes: 1,

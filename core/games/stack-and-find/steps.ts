@@ -22,17 +22,23 @@ export function steps(params: StackParams): Lines<typeof words.en> {
   const frames = direction === 'numeralToFrame' || direction === 'frameToNumeral';
   return [
     ['setUp.blocks', { blocks: direction === 'towers' ? (to * (to + 1)) / 2 : to }, 'pieces'],
-    source === 'cards' ? ['setUp.cards', { to }] : ['setUp.spinner', { to }],
-    frames && ['setUp.frames', { to }],
-    direction === 'frameToNumeral'
-      ? ['turn.frame', {}, 'drawing']
-      : [source === 'cards' ? 'turn.card' : 'turn.spin', { number }, 'symbols'],
+    ...(direction === 'frameToNumeral'
+      ? ([
+          [source === 'cards' ? 'setUp.frameCards' : 'setUp.frameSpinner', { to }],
+          ['setUp.numerals', { none: 0, to }],
+          [source === 'cards' ? 'turn.frame' : 'turn.spinFrame', {}, 'drawing'],
+        ] satisfies Lines<typeof words.en>)
+      : ([
+          [source === 'cards' ? 'setUp.cards' : 'setUp.spinner', { to }],
+          frames && ['setUp.frames', { to }],
+          [source === 'cards' ? 'turn.card' : 'turn.spin', { number }, 'symbols'],
+        ] satisfies Lines<typeof words.en>)),
     ['turn.build', { number }, 'pieces'],
     direction === 'numeralToFrame' && ['turn.find', {}, 'drawing'],
     direction === 'frameToNumeral' && ['turn.numeral', {}, 'symbols'],
     direction === 'towers' && ['turn.stand'],
     ['end.all', { numbers: numbersOf(params).length }],
-    ['easier.beside'],
+    frames ? ['easier.beside'] : ['easier.fingers'],
     ['harder.strip'],
     ['sideBySide.calm'],
     ['younger.counts', { years: 3 }],
@@ -60,6 +66,7 @@ export const pictures: Pictures<StackParams, typeof words.en> = {
       : [...tower(43, number!), bench],
   'turn.find': (_, { to }) => framed(4, to),
   'turn.frame': (_, { to }) => framed(4, to),
+  'turn.spinFrame': (_, { to }) => framed(4, to),
 };
 
 /** A numeral, a tower of as many blocks, and the frame that shows it. */

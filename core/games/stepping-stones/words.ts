@@ -11,13 +11,13 @@ export const words = source('stepping-stones', {
   'setUp.start': 'Everybody begins beside the path, not on it.',
   'turn.roll':
     '{dice, plural, one {Roll the die and say the number.} other {Roll the # dice and say how many in all.}}',
-  'turn.hop': 'Hop as many stones and say the number of each stone aloud.',
-  'turn.move': 'Move as many stones and say the number of each stone aloud.',
+  'turn.hop': 'Hop that many stones and say the number of each stone aloud.',
+  'turn.move': 'Move that many stones and say the number of each stone aloud.',
   'turn.say': 'Say what happened: “From {before}, {rolled} more: {stone}.”',
   'turn.back': 'On the way back: “From {stone}, {rolled} less: {before}.”',
   'turn.write':
     'When hopping is easy, one of you writes it: {before}\u00a0+\u00a0{rolled}\u00a0=\u00a0{stone}.',
-  'end.reach': 'Who gets to {length} or past it has arrived. Go on until everybody is there.',
+  'end.reach': 'Whoever gets to {length} or past it has arrived. Go on until everybody is there.',
   'end.exact': 'To arrive at {length} the roll must be exact: if it would pass, stay where you are.',
   'end.back': 'At the last stone turn round, and come home the same way.',
   'easier.five': 'Play with the first {number} stones only, and hop along together.',

@@ -13,10 +13,11 @@ export const words = source('three-stones', {
   'turn.taken': 'A stone on a taken cell or beside the board is lost for this game.',
   'turn.number': 'Say the number of the cell.',
   'turn.sum':
-    'A row counts only if its three numbers make {target}: {a}\u00a0+\u00a0{b}\u00a0+\u00a0{c}, for example. Do all rows?',
-  'turn.row': 'Look across, down and slanting: where could {stones} of yours lie in a row?',
-  'end.row': 'Who has {stones} in a row has finished. Begin by turns.',
-  'end.sum': 'Who has a row that makes {target} says the sentence and has finished. Begin by turns.',
+    'A row counts only if its three numbers make {target}: {a}\u00a0+\u00a0{b}\u00a0+\u00a0{c}, for example. Does every row make {target}?',
+  'turn.row': 'Look across, down and diagonally: where could {stones} of yours lie in a row?',
+  'end.row': 'Whoever has {stones} in a row has finished. Begin by turns.',
+  'end.sum':
+    'Whoever has a row that makes {target} says the number sentence and has finished. Begin by turns.',
   'end.full': 'Nobody? Then the board has won, and you play again.',
   'easier.open': 'Talk about every move together before the stone is down.',
   'harder.say': 'Say which cell you need before you play.',

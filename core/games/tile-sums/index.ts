@@ -1,4 +1,4 @@
-/** Tile Sums: a double-six tile on the card, two ends, write the sum; dots to count. */
+/** Tile Sums: a double-six domino on the card, two ends, write the sum; dots to count. */
 import { Whole } from '~/core/check/schema';
 import { game, type ParamsOf } from '~/core/games/kit';
 import { play } from './play';

@@ -4,7 +4,7 @@ import { point } from '~/core/chance/pmf';
 import { figure, know, levels, need, type Answers, type Ladder } from '~/core/games/kit';
 import type { TileParams } from '.';
 
-/** The double-six tiles whose ends add up to at most the limit, the smaller end first. */
+/** The double-six dominoes whose ends add up to at most the limit, the smaller end first. */
 export const tilesOf = ({ limit }: Pick<TileParams, 'limit'>): { a: number; b: number }[] =>
   Array.from({ length: 7 }, (_, a) => Array.from({ length: 7 - a }, (_, i) => ({ a, b: a + i })))
     .flat()

@@ -2,7 +2,7 @@ import type { Messages } from '~/core/words/message';
 
 export const biggerPile: Messages = {
   name: 'El montón más grande',
-  goal: '{op, select, compare {Volteen cartas: ¿qué número es mayor?} add {Volteen dos cartas cada quien y súmenlas: ¿qué suma es mayor?} subtract {Volteen dos cartas cada quien: ¿qué diferencia es mayor?} other {Volteen dos cartas cada quien y multiplíquenlas: ¿qué producto es mayor?}}',
+  goal: '{op, select, compare {Volteen cartas: ¿qué número es mayor?} add {Cada quien voltea dos cartas y las suma: ¿qué suma es mayor?} subtract {Cada quien voltea dos cartas: ¿qué diferencia es mayor?} other {Cada quien voltea dos cartas y las multiplica: ¿qué producto es mayor?}}',
   'setUp.remove': 'Saquen las jotas, reinas y reyes. El as vale uno.',
   'setUp.faces': 'Usen todas las cartas: el as vale uno, la jota {jack}, la reina {queen} y el rey {king}.',
   'setUp.discard': 'Usen todas las cartas. El as vale uno; las figuras se apartan cuando salen.',
@@ -11,7 +11,7 @@ export const biggerPile: Messages = {
     '{players, plural, =1 {Volteen {cards, plural, =1 {dos cartas, una de cada lado} other {# cartas}}.} other {Cada participante voltea {cards, plural, one {# carta} other {# cartas}}.}}',
   'turn.compare': 'Digan los dos números y cuál es mayor: «{a} es más que {b}».',
   'turn.add': 'Cada quien dice su suma: «{a} y {b} son {answer}». Luego digan cuál es mayor.',
-  'turn.subtract': 'Cada quien dice su diferencia: «de {a} a {b} hay {answer}». Luego digan cuál es mayor.',
+  'turn.subtract': 'Cada quien dice su diferencia: «{a} menos {b} son {answer}». Luego digan cuál es mayor.',
   'turn.multiply': 'Cada quien dice su producto: «{a} por {b} es {answer}». Luego digan cuál es mayor.',
   'turn.signs': 'Pongan el signo entre los resultados, con el lado ancho hacia el mayor.',
   'turn.take': 'Las cartas van al montón del resultado mayor.',

@@ -10,7 +10,7 @@ export const blanketBoard: Messages = {
   'turn.cover': 'Quien tiene el {number} en un tablero lo tapa con una ficha.',
   'turn.view': 'Dejen el papelito a la vista, para que nadie tenga que recordarlo.',
   'end.full': 'El primer tablero con sus {cells} casillas tapadas está terminado.',
-  'end.line': 'El primer tablero con una línea tapada, de lado, hacia abajo o en diagonal, está terminado.',
+  'end.line': 'El primer tablero con una línea tapada, horizontal, vertical o en diagonal, está terminado.',
   'end.on': 'Sigan hasta terminar todos los tableros: todo el mundo llega.',
   'easier.beside': 'Pongan el papelito junto al tablero: «¿Hay uno que se parezca a este?»',
   'harder.dots': 'Muestren solo los puntos del papelito y tapen el número.',

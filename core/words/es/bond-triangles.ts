@@ -12,10 +12,10 @@ export const bondTriangles: Messages = {
     'El pulgar puede estar en cualquier esquina. Se ven {a} y {b}: «¿Cuántos son en total?» ({whole}) Se ven {whole} y {b}: «¿Qué parte se esconde?» ({a})',
   'turn.lay': 'Si hay dudas, formen el total con fichas y volteen algunas para hacer las partes.',
   'turn.sentences':
-    'Digan lo que cuenta la tarjeta: {a}\u00a0+\u00a0{b}\u00a0=\u00a0{whole} y {whole}\u00a0−\u00a0{a}\u00a0=\u00a0{b}. ¿Se pueden dar vuelta las frases?',
+    'Digan lo que cuenta la tarjeta: {a}\u00a0+\u00a0{b}\u00a0=\u00a0{whole} y {whole}\u00a0−\u00a0{a}\u00a0=\u00a0{b}. ¿Se pueden dar vuelta las operaciones?',
   'end.pile': 'Terminen cuando se acabe el montón, o cuando ya sea suficiente por hoy.',
   'easier.draw': 'Dibujen un triángulo y pongan puntos en sus esquinas.',
-  'harder.write': 'Escriban todas las frases de una tarjeta sin ayuda.',
+  'harder.write': 'Escriban todas las operaciones de una tarjeta sin ayuda.',
   'say.story': '«Había {whole} pájaros y {a} se fueron volando. ¿Cuántos quedan?» Un cuento corto ayuda.',
   'play.whole': 'Participante {player} ve {a} y {b}: «{whole} en total».',
   'play.part': 'Participante {player} ve {seen} y el total, {whole}: «Se esconde el {hidden}».',

@@ -6,10 +6,10 @@ export const clapACount: Messages = {
   'setUp.sit': 'Siéntense frente a frente, con las manos en las rodillas.',
   'turn.beat':
     'Den {pats, plural, one {un golpecito} other {# golpecitos}} en las rodillas y luego una palmada: eso es un grupo de {unit}.',
-  'turn.say': 'Digan cada golpe en secreto y la palmada en voz alta: {a}, {b}, {c} …',
+  'turn.say': 'Digan cada golpe en voz baja y la palmada en voz alta: {a}, {b}, {c} …',
   'turn.on': 'Sigan hasta {end}: {groups} grupos de {unit}.',
   'turn.swap':
-    'La próxima vez otra persona inventa un ritmo: girar las manos, tocarse la cabeza, dar pisotones.',
+    'La próxima vez otra persona inventa un ritmo: girar las manos, tocarse la cabeza, dar pisadas fuertes.',
   'end.patterns':
     'Terminen después de {patterns, plural, one {# ritmo} other {# ritmos}}, con uno muy lento.',
   'easier.slow': 'Digan cada golpe en voz alta, despacio.',

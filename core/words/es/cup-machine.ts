@@ -7,7 +7,7 @@ export const cupMachine: Messages = {
   'setUp.cards': 'Revuelvan las tarjetas de número hasta el {max} en dos montones, uno para cada vasito.',
   'turn.cards': 'Volteen una tarjeta de cada montón y lean los dos números.',
   'turn.fill': 'Cuenten esa cantidad de fichas en cada vasito: {a} y {b}, por ejemplo.',
-  'turn.load': 'Cuenten el número mayor de fichas en la máquina: {a}, por ejemplo.',
+  'turn.load': 'Pongan en la máquina la cantidad mayor: {a} fichas.',
   'turn.pour': 'Viertan los dos vasitos en la máquina.',
   'turn.back': 'Saquen el número menor, contando: {b}.',
   'turn.saySum': 'Digan cuántas hay ahora; luego vuélquenlas y cuenten: «{a} y {b} son {answer}».',
@@ -15,7 +15,7 @@ export const cupMachine: Messages = {
     'Digan cuántas se quedaron adentro; luego vuélquenlas y cuenten: «{a} menos {b} son {answer}».',
   'turn.draw': 'Al día siguiente: dibujen los vasitos con puntos en vez de llenarlos.',
   'turn.head':
-    'Cuando ya sea fácil: solo las tarjetas, y el resultado de memoria. Usen los vasitos para comprobar.',
+    'Cuando ya sea fácil: solo las tarjetas, y el resultado mentalmente. Usen los vasitos para comprobar.',
   'end.problems': 'Terminen después de {problems, plural, one {# problema} other {# problemas}}.',
   'easier.same': 'Volteen una sola tarjeta y pongan el mismo número en los dos vasitos.',
   'harder.missing': 'Al revés: la máquina muestra {answer} y un vasito tenía {a}. ¿Qué falta?',
@@ -26,5 +26,5 @@ export const cupMachine: Messages = {
   'play.guess': '«¿Qué crees, antes de contar?»',
   'sheet.pour': 'vaciar',
   'sheet.draw': 'dibujar',
-  'sheet.head': 'de memoria',
+  'sheet.head': 'mentalmente',
 };

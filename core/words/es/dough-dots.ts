@@ -13,7 +13,8 @@ export const doughDots: Messages = {
   'end.cards':
     'Terminen después de {cards, plural, one {# tarjeta} other {# tarjetas}} y cierren bien la caja.',
   'easier.five': 'Usen solo tarjetas con un primer número hasta {number}.',
-  'harder.back': 'Vuelvan a hacer bolitas con las aplastadas: de lo que queda, más {b}, otra vez a {a}.',
+  'harder.back':
+    'Vuelvan a hacer bolitas con las aplastadas. Sumen {b} a lo que queda y vuelven a tener {a}.',
   'younger.balls':
     'Si hay alguien más pequeño en casa, mayor de {years} años, puede hacer las bolitas y aplastarlas.',
   'say.left': '«¿Cuántas siguen redondas? ¿Cuántas están planas? ¿Cuántas son en total?»',

@@ -2,21 +2,23 @@ import type { Messages } from '~/core/words/message';
 
 export const frameTrail: Messages = {
   name: 'Sendero de cuadros',
-  goal: '{op, select, add {Sigan el sendero: llenen marcos de diez, agreguen más y vean la suma. Números hasta {max}.} other {Sigan el sendero: llenen marcos de diez, quiten algunas y vean lo que queda. Números hasta {max}.}}',
-  'setUp.trail': 'Pongan las hojas de marcos una tras otra como un sendero, con una tarjeta en cada una.',
+  goal: '{op, select, add {Sigan el sendero: llenen cuadros de diez, agreguen más y vean la suma. Números hasta {max}.} other {Sigan el sendero: llenen cuadros de diez, quiten algunas y vean lo que queda. Números hasta {max}.}}',
+  'setUp.trail':
+    'Pongan las hojas de cuadros una tras otra como un sendero, con una tarjeta de operación en cada una.',
   'setUp.counters': 'Pongan {max} fichas junto al sendero.',
-  'turn.card': 'Vayan a la siguiente tarjeta y lean la frase.',
+  'turn.card': 'Vayan a la siguiente tarjeta y lean la operación.',
   'turn.first': 'Pongan el primer número, empezando por la fila de arriba de {five}: {a}, por ejemplo.',
   'turn.on': 'Sigan llenando con el otro color: {b} más.',
   'turn.off': 'Quiten {b}.',
-  'turn.saySum': 'Miren el marco y díganlo: «{a} y {b} son {answer}».',
-  'turn.sayLeft': 'Miren el marco y díganlo: «{a} menos {b} son {answer}».',
-  'turn.draw': 'Al día siguiente: dibujen puntos en el marco en vez de poner fichas.',
+  'turn.saySum': 'Miren los cuadros y díganlo: «{a} y {b} son {answer}».',
+  'turn.sayLeft': 'Miren los cuadros y díganlo: «{a} menos {b} son {answer}».',
+  'turn.draw': 'Al día siguiente: dibujen puntos en los cuadros en vez de poner fichas.',
   'end.trail':
-    'Quiten las fichas antes del siguiente marco. El sendero tiene {problems, plural, one {# problema} other {# problemas}}.',
-  'easier.colours': 'Sin frases: llenen un marco con dos colores y digan cuántas hay de cada uno.',
+    'Quiten las fichas antes de los siguientes cuadros. El sendero tiene {problems, plural, one {# problema} other {# problemas}}.',
+  'easier.colours':
+    'Sin tarjetas de operación: llenen unos cuadros con dos colores y digan cuántas hay de cada uno.',
   'harder.before': 'Digan el resultado antes de poner ninguna ficha.',
-  'atHome.egg': 'Un cartón de huevos cortado en diez huecos también sirve de marco.',
+  'atHome.egg': 'Un cartón de huevos cortado en diez huecos también sirve de cuadros de diez.',
   'say.empty': '«¿Cuántos lugares están vacíos? ¿Cuántos faltan para {ten}?»',
   'play.add': 'Participante {player} pone {a} y agrega {b}: {answer}.',
   'play.subtract': 'Participante {player} pone {a} y quita {b}: quedan {answer}.',

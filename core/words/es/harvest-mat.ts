@@ -16,6 +16,10 @@ export const harvestMat: Messages = {
     'Terminen cuando {cells, plural, one {la # casilla esté tapada} other {las # casillas estén tapadas}}, o cuando sea suficiente.',
   'end.claim': 'Cuando todo esté tapado, adivinen qué color tiene más casillas. Luego cuenten.',
   'easier.count': 'Cuenten todos los puntos con el dedo y pongan esa cantidad de fichas.',
+  'easier.lay': 'Formen con fichas los dos números de la tarjeta y cuéntenlas juntas.',
+  'harder.wishCard': 'Antes de sacar: ¿qué número necesitan y qué tarjetas podrían traerlo?',
+  'younger.chips':
+    'Si hay alguien más pequeño en casa, mayor de {years} años, puede poner las fichas en el tapete.',
   'harder.wish': 'Antes de tirar: ¿qué número necesitan y cómo podría salir?',
   'play.one': 'Participante {player} saca {number} y lo tapa.',
   'play.oneAgain': 'Participante {player} saca {number}: ya está tapado.',

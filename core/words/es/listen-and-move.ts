@@ -21,9 +21,9 @@ export const listenAndMove: Messages = {
   'caution.space':
     'Quiten del piso juguetes y tapetes que resbalen; no salten cerca de escaleras, estufas o ventanas.',
   'play.call':
-    'Participante {player} da la señal: {move, select, hops {{count, plural, one {# saltito} other {# saltitos}}} claps {{count, plural, one {# palmada} other {# palmadas}}} steps {{count, plural, one {# paso} other {# pasos}}} turns {{count, plural, one {# vuelta} other {# vueltas}}} nods {{count, plural, one {# cabezada} other {# cabezadas}}} other {{count, plural, one {# pisotón} other {# pisotones}}}}.',
+    'Participante {player} da la señal: {move, select, hops {{count, plural, one {# saltito} other {# saltitos}}} claps {{count, plural, one {# palmada} other {# palmadas}}} steps {{count, plural, one {# paso} other {# pasos}}} turns {{count, plural, one {# vuelta} other {# vueltas}}} nods {{count, plural, one {digan que sí con la cabeza # vez} other {digan que sí con la cabeza # veces}}} other {{count, plural, one {# pisada fuerte} other {# pisadas fuertes}}}}.',
   'play.silent':
-    'Participante {player} no da la señal: {move, select, hops {{count, plural, one {# saltito} other {# saltitos}}} claps {{count, plural, one {# palmada} other {# palmadas}}} steps {{count, plural, one {# paso} other {# pasos}}} turns {{count, plural, one {# vuelta} other {# vueltas}}} nods {{count, plural, one {# cabezada} other {# cabezadas}}} other {{count, plural, one {# pisotón} other {# pisotones}}}}. Nadie se mueve.',
+    'Participante {player} no da la señal: {move, select, hops {{count, plural, one {# saltito} other {# saltitos}}} claps {{count, plural, one {# palmada} other {# palmadas}}} steps {{count, plural, one {# paso} other {# pasos}}} turns {{count, plural, one {# vuelta} other {# vueltas}}} nods {{count, plural, one {digan que sí con la cabeza # vez} other {digan que sí con la cabeza # veces}}} other {{count, plural, one {# pisada fuerte} other {# pisadas fuertes}}}}. Nadie se mueve.',
   'play.aloud': '«Cuenten en voz alta y paren juntos».',
-  'play.stood': '«Te quedaste quieto: escuchaste».',
+  'play.stood': '«No te moviste: escuchaste».',
 };

@@ -2,12 +2,14 @@ import type { Messages } from '~/core/words/message';
 
 export const marketCups: Messages = {
   name: 'Vasitos del mercado',
-  goal: 'Tantos vasitos y tantas piezas en cada uno: ¿cuántas son en total? Hasta {cups, plural, one {# vasito} other {# vasitos}} de {pieces}.',
+  goal: 'Llenen unos vasitos con la misma cantidad de piezas. ¿Cuántas son en total? Hasta {cups, plural, one {# vasito} other {# vasitos}} de {pieces}.',
   'setUp.cups':
     '{cups, plural, one {Tomen el # vasito} other {Apilen los # vasitos}} y pongan las piezas al lado.',
   'setUp.dice': 'El dado del color de los vasitos dice cuántos vasitos; el otro, cuántas piezas.',
   'setUp.cards':
     'Las cartas rojas dicen cuántos vasitos y las negras, cuántas piezas. Hagan dos montones boca abajo.',
+  'turn.again':
+    'Vasitos del {cupsFrom} al {cupsTo}, piezas del {piecesFrom} al {piecesTo}: el dado que muestre otro número se tira otra vez.',
   'turn.cups':
     'Averigüen cuántos vasitos y pónganlos en la mesa: {cups, plural, one {# vasito} other {# vasitos}}, por ejemplo.',
   'turn.pieces':
@@ -28,7 +30,7 @@ export const marketCups: Messages = {
     '«¿Y si {pieces, plural, one {fuera # vasito con {cups}} other {fueran # vasitos con {cups} en cada uno}}?»',
   'play.how':
     '«¿Contaste todas o contaste de grupo en grupo? Hay {cups, plural, one {# vasito} other {# vasitos}} de {pieces}».',
-  'sheet.cups': 'vasos',
+  'sheet.cups': 'vasitos',
   'sheet.each': 'en cada uno',
   'sheet.all': 'en total',
 };

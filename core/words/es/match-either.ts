@@ -12,14 +12,14 @@ export const matchEither: Messages = {
   'turn.draw': '¿Nada coincide? Roben una carta; si coincide, pueden ponerla.',
   'end.empty':
     'El juego termina cuando alguien se queda sin cartas. Los demás muestran qué podrían haber puesto después.',
-  'easier.colour': 'Coincidan solo por color.',
+  'easier.colour': 'Fíjense solo en el color.',
   'harder.next': 'A un número también le puede seguir el siguiente, hacia arriba o hacia abajo.',
   'younger.same':
     'Si hay alguien más pequeño en casa, mayor de {years} años, puede buscar la carta que se ve igual a la que ustedes señalan.',
-  'say.why': '«¿Por qué va bien esta carta? ¿Hay otra que también vaya bien?»',
+  'say.why': '«¿Por qué se puede poner esta carta? ¿Hay otra que también se pueda poner?»',
   'play.colour': 'Participante {player} pone un {number} del mismo color.',
   'play.number': 'Participante {player} pone un {number} sobre el {number}.',
-  'play.draws': 'Participante {player} no tiene nada para el {number} y roba una carta.',
-  'play.why': '«¿Por qué va bien?»',
+  'play.draws': 'Participante {player} no tiene nada para el {number} y toma una carta del montón.',
+  'play.why': '«¿Por qué se puede poner?»',
   'play.look': '«Mira primero el color y luego el número».',
 };

@@ -68,6 +68,7 @@ export const materials: Messages = {
   'dot-card': counted('tarjeta de puntos', 'tarjetas de puntos'),
   'score-strip': counted('tira de puntaje', 'tiras de puntaje'),
   'picture-card': counted('tarjeta con dibujo', 'tarjetas con dibujo'),
+  'sentence-card': counted('tarjeta de operación', 'tarjetas de operación'),
   'puzzle-piece': counted('pieza de rompecabezas', 'piezas de rompecabezas'),
   path: counted('camino de mesa', 'caminos de mesa'),
   'sign-card': counted('signo de comparación', 'signos de comparación'),

@@ -9,7 +9,7 @@ export const numberNests: Messages = {
   'turn.lay': 'Si quieren, pongan {a} fichas de un color y {b} del otro.',
   'turn.nest': 'Digan el resultado y pongan la tarjeta en su nido: {a}\u00a0+\u00a0{b} va con el {answer}.',
   'turn.stray':
-    '{strays, plural, one {# tarjeta no es} other {# tarjetas no son}} de ningún nido. Pongan las perdidas a un lado.',
+    '{strays, plural, one {# tarjeta no es} other {# tarjetas no son}} de ningún nido. Pongan a un lado las que no tienen nido.',
   'end.read': 'Cuando se acabe el montón, lean juntos un nido: todas sus sumas dan lo mismo.',
   'easier.two': 'Jueguen solo con dos nidos, empezando por el {from}.',
   'harder.missing': 'Tapen un número de la tarjeta: ¿{a} y cuántos más van con el {answer}?',

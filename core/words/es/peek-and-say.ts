@@ -19,6 +19,7 @@ export const peekAndSay: Messages = {
   'younger.fingers':
     'Si hay alguien más pequeño en casa, mayor de {years} años, puede mostrar esa cantidad de dedos.',
   'atHome.beans': 'Sin tarjetas: pongan frijoles en un plato y tápenlo con un tazón.',
+  'say.fingers': '¿Hay duda? «Muestra con los dedos lo que viste». Luego miren otra vez: ¿hay {number}?',
   'say.saw': '¿Dijo un solo grupo? «Viste {a} de un lado. ¿Qué había del otro?»',
   'play.one': 'Participante {player} mira y dice {number}.',
   'play.two': 'Participante {player} mira y dice: {a} y {b}, {answer} en total.',

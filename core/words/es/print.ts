@@ -11,7 +11,7 @@ export const print: Messages = {
   'bag.title': 'Cómo funciona esta bolsa',
   'bag.read': 'Busquen la hoja de un juego. Lean un paso, hagan un paso.',
   'bag.play': 'Jueguen unos minutos y paren mientras sea divertido.',
-  'bag.count': 'Al guardar, cuenten las piezas: están en la otra etiqueta.',
+  'bag.count': 'Al guardar, cuenten las piezas: la lista está en la otra etiqueta.',
   'bag.tell': 'Cuéntennos cómo les fue: escaneen el cuadro o llenen el papelito.',
   'bag.back': 'Traigan la bolsa a la escuela el:',
   'label.owner': 'Esta bolsa es de {school}.',
@@ -19,7 +19,7 @@ export const print: Messages = {
   'slip.why':
     'Marquen lo que corresponda, dejen en blanco lo que quieran y metan el papelito en la bolsa. No hace falta ningún nombre.',
   'slip.yes': 'sí',
-  'slip.no': 'nada',
+  'slip.no': 'no',
   'plan.cell': 'Casilla: {cm} cm',
   'plan.stone': 'Piedra: {cm} cm',
   'plan.circle': 'Círculo: {cm} cm de ancho. Radio en la cuerda: {radius} cm',

@@ -15,7 +15,7 @@ export const rowCall: Messages = {
   'turn.reading': 'Volteen una sola carta con el {number} en su cuadro: la primera, leyendo desde arriba.',
   'turn.check': 'Miren los cuadros de los demás: ¿todos encontraron las suyas?',
   'end.line':
-    'Quien tiene {cards} cartas volteadas en línea, de lado, hacia abajo o en diagonal, ha terminado.',
+    'Quien tiene {cards} cartas volteadas en línea horizontal, vertical o en diagonal, ha terminado.',
   'end.full': 'Quien ha volteado las {cards} cartas ha terminado.',
   'end.none': 'Si antes se acaban las cartas para cantar, cuenten juntos las cartas volteadas.',
   'easier.five': 'Usen solo las cartas hasta el {number} y muestren la carta cantada.',

@@ -7,7 +7,7 @@ export const spotMyShape: Messages = {
   'turn.clue':
     '{shape, select, yes {{colour, select, yes {Den una pista por su forma o su color: «Veo algo redondo y rojo».} other {Den una pista por su forma: «Veo algo redondo».}}} other {Den una pista: «Veo algo del mismo color que el pasto».}}',
   'turn.number': 'O por un número: «Tiene {corners} esquinas».',
-  'turn.guess': 'Los demás adivinan, uno tras otro, y dicen por qué va bien.',
+  'turn.guess': 'Los demás adivinan, uno tras otro, y dicen por qué puede ser.',
   'turn.hint': '¿No sale? Den una pista más.',
   'end.found': 'Quien la encuentra elige la siguiente cosa. Terminen después de unas {rounds} adivinanzas.',
   'easier.two': 'Señalen dos cosas: ¿cuál de las dos es?',

@@ -11,11 +11,12 @@ export const threeStones: Messages = {
   'turn.taken': 'Una piedra en una casilla ocupada o fuera del tablero se pierde en este juego.',
   'turn.number': 'Digan el número de la casilla.',
   'turn.sum':
-    'Una línea vale solo si sus tres números suman {target}: {a}\u00a0+\u00a0{b}\u00a0+\u00a0{c}, por ejemplo. ¿Todas las líneas lo hacen?',
+    'Una línea vale solo si sus tres números suman {target}: {a}\u00a0+\u00a0{b}\u00a0+\u00a0{c}, por ejemplo. ¿Pasa lo mismo en todas las líneas?',
   'turn.row':
-    'Miren de lado, hacia abajo y en diagonal: ¿dónde podrían quedar {stones} de las suyas en línea?',
+    'Miren en horizontal, en vertical y en diagonal: ¿dónde podrían quedar {stones} de las suyas en línea?',
   'end.row': 'Quien tiene {stones} en línea ha terminado. Túrnense para empezar.',
-  'end.sum': 'Quien tiene una línea que suma {target} dice la frase y ha terminado. Túrnense para empezar.',
+  'end.sum':
+    'Quien tiene una línea que suma {target} dice la operación y ha terminado. Túrnense para empezar.',
   'end.full': '¿Nadie? Entonces ganó el tablero, y juegan otra vez.',
   'easier.open': 'Comenten juntos cada jugada antes de poner la piedra.',
   'harder.say': 'Digan qué casilla necesitan antes de jugar.',
