@@ -42,7 +42,7 @@ export const PRINT_WORDS = source('print', {
   'standIn.rods': 'Tens and ones: cut out and count',
   'standIn.tiles': 'Domino cards',
   'standIn.deck': 'Number cards, ace to ten',
-  'standIn.stones': 'Stones of a path: tape each down on all sides',
+  'standIn.stones': 'Stones of a path: tape them down',
   'spinner.how': 'Put the tip of a pencil through a paper clip onto the middle, and flick the clip.',
   'path.tape': 'Tape the strips together in order.',
   'bond.mat': 'Number-bond mat',

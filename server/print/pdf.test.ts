@@ -137,7 +137,7 @@ describe('a PDF', () => {
     const game = gameOf('fetch-that-many');
     const plan = {
       ...order().plan,
-      variants: [{ gameId: game.id, name: 'x', params: game.presets[2]!.params }],
+      variants: [{ gameId: game.id, name: 'x', params: game.presets.find(({ id }) => id === 'ten')!.params }],
     };
     const sheets = packSheets(order({ plan, parts: recipeOf(plan).parts }), context('letter'));
     const file = await fileOf('tagged', sheets);

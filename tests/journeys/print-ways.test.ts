@@ -93,7 +93,7 @@ describe('a page by itself', () => {
     // Directions, contents and tag are all on what is shown.
     const said = await labels.textContent();
     expect(said).toContain('How this bag works');
-    expect(said).toMatch(/6 two-colour\s*counters/);
+    expect(said).toMatch(/6 two-color\s*counters/);
     expect(said).toContain('This bag belongs to Tern Rock School.');
     await expectAccessible(page);
     await page.getByRole('link', { name: 'Print its pack' }).click();

@@ -10,7 +10,7 @@ import { words } from './words';
 
 const knobs = {
   from: Whole(0, 20, { title: 'Numbers from', default: 1 }),
-  to: Whole(1, 20, { title: 'Numbers to', default: 12 }),
+  to: Whole(1, 30, { title: 'Numbers to', default: 12 }),
   cells: OneValue(
     Object.entries(SHAPES).map(
       ([cells, { rows, columns }]) => [Number(cells), `${cells} (${rows} × ${columns})`] as const,
@@ -24,6 +24,10 @@ const knobs = {
       [2, 'Two'],
     ],
     { title: 'Boards for each child', default: 1 },
+  ),
+  fill: OneOf(
+    { printed: 'are printed', blank: 'are written by the child, on a blank board' },
+    { title: 'The numbers of a board', default: 'printed' },
   ),
   win: OneOf({ full: 'The whole board', line: 'A line' }, { title: 'To finish', default: 'full' }),
   draw: Whole(1, 999, {
@@ -39,6 +43,7 @@ export const blanketBoard = game({
   family: 'call',
   traits: { places: ['table', 'floor', 'rainyDay'], quiet: true, byVideo: true },
   knobs,
+  when: { draw: { fill: ['printed'] } },
   presets: [
     {
       id: 'ten',
@@ -54,6 +59,20 @@ export const blanketBoard = game({
       tradition: 'the full board wins',
       ageBand: 'K',
       params: { to: 20, cells: 16 },
+    },
+    {
+      id: 'thirty',
+      name: 'numbers to 30, 25 cells',
+      tradition: 'a line wins',
+      ageBand: 'g1',
+      params: { to: 30, cells: 25, win: 'line' },
+    },
+    {
+      id: 'own-numbers',
+      name: 'blank boards, numbers to 20',
+      tradition: 'a line wins',
+      ageBand: 'g1',
+      params: { to: 20, cells: 16, win: 'line', fill: 'blank' },
     },
     {
       id: 'twenty-line',

@@ -23,7 +23,9 @@ import { boardsOf, differentBoards, ladder, slips } from './rules';
 const MANY_TIES = 0.35;
 
 export function reckon(params: BlanketParams, effort: Effort): Answers {
-  const { from, cells, boards, boardsPerChild, win } = params;
+  const { from, cells, boards, boardsPerChild, win, fill } = params;
+  const blank = fill === 'blank';
+  const which = blank ? 'boards filled at random' : 'the boards printed';
   const drawn = boardsOf(params);
   const numbers = slips(params);
   const children = Math.floor(boards / boardsPerChild);
@@ -45,14 +47,14 @@ export function reckon(params: BlanketParams, effort: Effort): Answers {
           'Calls to the first line',
           simulated.of.first,
           'calls',
-          'The average for the boards printed.',
+          `The average for ${which}.`,
         ),
         ...simulatedFigure(
           'callsToLast.mean',
           'Calls until all have a line',
           simulated.of.last,
           'calls',
-          'The average for the boards printed.',
+          `The average for ${which}.`,
         ),
         ...simulatedFigure(
           'tie.chance',
@@ -68,7 +70,7 @@ export function reckon(params: BlanketParams, effort: Effort): Answers {
           'Calls to the first full board',
           exact.first,
           'calls',
-          'The exact average for the boards printed.',
+          `The exact average for ${which}.`,
         ),
         figure(
           'callsToLast.mean',
@@ -77,12 +79,7 @@ export function reckon(params: BlanketParams, effort: Effort): Answers {
           'calls',
           `${boards === 1 ? 'The one board' : `All ${boards} boards together`}; exact.`,
         ),
-        chanceFigure(
-          'tie.chance',
-          'Two finish together',
-          tie,
-          'on the same slip; exact for the boards printed.',
-        ),
+        chanceFigure('tie.chance', 'Two finish together', tie, `on the same slip; exact for ${which}.`),
       ];
   return {
     figures: [
@@ -95,14 +92,18 @@ export function reckon(params: BlanketParams, effort: Effort): Answers {
         `${cells} for ${boards === 1 ? 'one board' : `each of ${boards} boards`}.`,
       ),
       ...lengths,
-      figure(
-        'boardsDistinct',
-        'All boards differ',
-        distinct ? 1 : 0,
-        '',
-        distinct ? 'No two have the same numbers.' : 'Some have the same numbers in other places.',
-      ),
-      ...(shared.length
+      ...(blank
+        ? []
+        : [
+            figure(
+              'boardsDistinct',
+              'All boards differ',
+              distinct ? 1 : 0,
+              '',
+              distinct ? 'No two have the same numbers.' : 'Some have the same numbers in other places.',
+            ),
+          ]),
+      ...(shared.length && !blank
         ? [
             figure(
               'sharedCells.max',
@@ -120,6 +121,7 @@ export function reckon(params: BlanketParams, effort: Effort): Answers {
         boards,
         `${boardsPerChild} for each of ${children} ${children === 1 ? 'child' : 'children'}.`,
       ),
+      ...(blank ? [need('pencil', children, 'To write the numbers.')] : []),
       need('slip', numbers, 'Each number once, with its dots.'),
       need('chip', cells * boards, 'To cover every cell of every board.'),
     ],
@@ -131,7 +133,8 @@ export function reckon(params: BlanketParams, effort: Effort): Answers {
     })),
     players: { fewest: 1, most: children, alone: true },
     notices: [
-      !distinct &&
+      !blank &&
+        !distinct &&
         (differentBoards(params) < boards
           ? stop(
               'too-few-boards',
@@ -143,7 +146,8 @@ export function reckon(params: BlanketParams, effort: Effort): Answers {
               'Two boards came out the same.',
               mend('Draw other boards', params, { draw: (params.draw % 999) + 1 }),
             )),
-      distinct &&
+      !blank &&
+        distinct &&
         tie > MANY_TIES &&
         mind(
           'many-ties',

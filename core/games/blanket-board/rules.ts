@@ -16,6 +16,7 @@ export const SHAPES: Record<number, { rows: number; columns: number }> = {
   16: { rows: 4, columns: 4 },
   18: { rows: 3, columns: 6 },
   20: { rows: 4, columns: 5 },
+  25: { rows: 5, columns: 5 },
 };
 
 export const slips = ({ from, to }: Pick<BlanketParams, 'from' | 'to'>): number => to - from + 1;

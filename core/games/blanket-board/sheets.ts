@@ -21,7 +21,11 @@ export function sheets(params: BlanketParams, context: SheetContext): Sheet<Mate
       { w: 180, h: rows > columns ? 180 : 120 },
       boardsOf(params).map((numbers, i) => ({
         name: `board ${i + 1}`,
-        draw: (cell) => numberGrid(numbers, columns, inside(cell, 5)),
+        draw: (cell) => {
+          const grid = numberGrid(numbers, columns, inside(cell, 5));
+          // On a blank board only its cells are drawn.
+          return params.fill === 'blank' ? grid.filter(({ kind }) => kind === 'rect') : grid;
+        },
       })),
       context,
     ),

@@ -9,7 +9,9 @@ export function steps(params: BlanketParams): Lines<typeof words.en> {
   const { cells, boardsPerChild, win } = params;
   const number = Math.min(params.to, Math.max(params.from, 7));
   return [
-    ['setUp.boards', { boards: boardsPerChild, cells }],
+    params.fill === 'blank'
+      ? ['setUp.blank', { boards: boardsPerChild, cells, from: params.from, to: params.to }]
+      : ['setUp.boards', { boards: boardsPerChild, cells }],
     ['setUp.slips', { slips: slips(params) }],
     ['turn.draw', { number }, 'symbols'],
     ['turn.cover', { number }, 'pieces'],
@@ -34,6 +36,7 @@ const board = (params: BlanketParams, covered: number[]) => {
 
 export const pictures: Pictures<BlanketParams, typeof words.en> = {
   'setUp.boards': (_, params) => board(params, []),
+  'setUp.blank': (_, params) => board(params, []),
   'turn.draw': ({ number }) => [
     box(30, 2, 40, 56, TONE.card),
     ...slipFace(number!, { x: 30, y: 2, w: 40, h: 56 }),

@@ -7,6 +7,8 @@ export const words = source('blanket-board', {
   goal: '{win, select, full {Draw slips and cover your numbers, until a whole board is covered.} other {Draw slips and cover your numbers, until a line is covered.}}',
   'setUp.boards':
     'Give each child {boards, plural, one {# board} other {# boards}} and {cells} chips for each board. Read the numbers together.',
+  'setUp.blank':
+    'Each child writes {cells} different numbers from {from} to {to} into {boards, plural, one {the blank board} other {each of # blank boards}}, and takes {cells} chips for each board.',
   'setUp.slips': 'Fold the {slips} slips or put them face down in a bowl.',
   'turn.draw': 'Draw a slip, say the number and count its dots: “{number}”.',
   'turn.cover': 'Anyone with {number} on a board covers it with a chip.',

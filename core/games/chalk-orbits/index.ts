@@ -1,5 +1,5 @@
 /** Chalk Orbits: throw bags at numbered chalk circles; add the team's. */
-import { Chance, Numbers, OneOf, OneValue, Whole } from '~/core/check/schema';
+import { Chance, Numbers, OneOf, Whole } from '~/core/check/schema';
 import { game, type ParamsOf } from '~/core/games/kit';
 import { play } from './play';
 import { faults, NUMBERS_MOST, reckon } from './reckon';
@@ -12,7 +12,7 @@ const knobs = {
   diameterMm: Whole(200, 1500, { title: 'Width of a circle (mm)', default: 800 }),
   gapMm: Whole(0, 1000, { title: 'Gap between circles (mm)', default: 200 }),
   numbers: Numbers(
-    0,
+    -10,
     NUMBERS_MOST,
     { minItems: 2, maxItems: 20 },
     {
@@ -31,15 +31,7 @@ const knobs = {
     { title: 'A bag beside the circles', description: 'Both ways are played.', default: 'zero' },
   ),
   hit: Chance(0.1, 1, { title: 'Chance to hit a circle', description: 'An assumption.', default: 0.6 }),
-  bestOf: OneValue(
-    [
-      [1, '1'],
-      [3, '3'],
-      [5, '5'],
-      [7, '7'],
-    ],
-    { title: 'Best of', default: 3 },
-  ),
+  bestOf: Whole(1, 10, { title: 'Best of', default: 3 }),
 };
 export type OrbitParams = ParamsOf<typeof knobs>;
 
@@ -63,6 +55,13 @@ export const chalkOrbits = game({
       tradition: 'a miss is thrown again',
       ageBand: 'g1',
       params: { circles: 6, numbers: [1, 2, 3, 4, 5, 6], bags: 3, miss: 'again' },
+    },
+    {
+      id: 'below-zero',
+      name: 'eight circles, −4 to 4',
+      tradition: 'a miss counts 0',
+      ageBand: 'g3',
+      params: { circles: 8, numbers: [-4, -3, -2, -1, 1, 2, 3, 4], bags: 3 },
     },
     {
       id: 'times',

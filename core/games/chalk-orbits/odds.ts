@@ -27,12 +27,17 @@ export function teamScore(params: OrbitParams): Pmf {
 /** Chance that both teams have the same score. */
 export const drawChance = (score: Pmf): number => score.p.reduce((total, p) => total + p * p, 0);
 
+/** Rounds that a team has to win: the greater half. */
+export const winsOf = (bestOf: number): number => Math.floor(bestOf / 2) + 1;
+
 /**
- * Rounds until one team has won the greater half of `bestOf`; a draw is no win for anybody and costs a round.
+ * Rounds until one team has won the greater half of `bestOf`, or both have won half of an even number; a draw is no win
+ * for anybody and costs a round.
  * Exact up to a tail of 1e-9, which is put on the last value.
  */
 export function roundsOf(bestOf: number, draw: number): Pmf {
-  const wins = (bestOf + 1) / 2;
+  const wins = winsOf(bestOf);
+  const over = (a: number, b: number): boolean => a === wins || b === wins || a + b === bestOf;
   const each = (1 - draw) / 2;
   let open = new Map<string, [a: number, b: number, p: number]>([['0 0', [0, 0, 1]]]);
   const list: [number, number][] = [];
@@ -46,9 +51,9 @@ export function roundsOf(bestOf: number, draw: number): Pmf {
     let closed = 0;
     for (const [a, b, p] of open.values()) {
       add(a, b, p * draw);
-      if (a + 1 === wins) closed += p * each;
+      if (over(a + 1, b)) closed += p * each;
       else add(a + 1, b, p * each);
-      if (b + 1 === wins) closed += p * each;
+      if (over(a, b + 1)) closed += p * each;
       else add(a, b + 1, p * each);
     }
     list.push([round, closed]);

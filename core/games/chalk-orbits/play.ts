@@ -2,8 +2,11 @@ import { pick, type Random } from '~/core/chance/random';
 import type { Outcome } from '~/core/chance/simulate';
 import { turn, type Turn } from '~/core/games/kit';
 import type { OrbitParams } from '.';
-import { circleNumbers } from './odds';
+import { circleNumbers, winsOf } from './odds';
 import type { words } from './words';
+
+/** A number below zero stands in brackets, with a minus sign. */
+export const inSentence = (n: number): string => (n < 0 ? `(−${-n})` : String(n));
 
 const MOST_ROUNDS = 500;
 
@@ -13,7 +16,11 @@ export function* play(params: OrbitParams, random: Random): Generator<Turn<keyof
   const circles = circleNumbers(params);
   const wins = [0, 0];
   let first: number | undefined;
-  for (let round = 0; Math.max(...wins) < (bestOf + 1) / 2 && round < MOST_ROUNDS; round++) {
+  for (
+    let round = 0;
+    Math.max(...wins) < winsOf(bestOf) && wins[0]! + wins[1]! < bestOf && round < MOST_ROUNDS;
+    round++
+  ) {
     const scores: number[] = [];
     for (const team of [0, 1]) {
       const thrown = Array.from({ length: bags }, () =>
@@ -25,7 +32,7 @@ export function* play(params: OrbitParams, random: Random): Generator<Turn<keyof
       yield turn(
         team + 1,
         op === 'add' ? 'play.adds' : 'play.multiplies',
-        { thrown: thrown.join(op === 'add' ? ' + ' : ' × '), answer },
+        { thrown: thrown.map(inSentence).join(op === 'add' ? ' + ' : ' × '), answer },
         team ? 'play.more' : 'play.easy',
       );
     }

@@ -22,7 +22,7 @@ import { bagScore, circleNumbers, drawChance, roundsOf, teamScore } from './odds
 export const NUMBERS_MOST = 20;
 
 /** Products of more bags have too many values to be told. */
-const MOST_FACTORS = 3;
+const MOST_FACTORS = 4;
 
 export const faults = ({ op, bags }: OrbitParams): FieldErrors =>
   op === 'multiply' && bags > MOST_FACTORS
@@ -51,7 +51,7 @@ export function field({ circles, diameterMm, gapMm }: OrbitParams): {
 export const THROWING_STEPS = { preK: 1, K: 2, g1: 3, g2: 4, g3: 5 } as const;
 
 export const ladder = (params: OrbitParams): Ladder =>
-  levels(params, 'bags', params.op === 'add' ? [2, 3, 4, 5, 6] : [2, 3], (bags) => `Throw ${bags} bags`);
+  levels(params, 'bags', params.op === 'add' ? [2, 3, 4, 5, 6] : [2, 3, 4], (bags) => `Throw ${bags} bags`);
 
 export function reckon(params: OrbitParams, _: Effort, ageBand: AgeBand): Answers {
   const { circles, diameterMm, bags, op, miss, hit, bestOf, numbers } = params;

@@ -17,7 +17,7 @@ export function sheets(params: OrbitParams, context: SheetContext): Sheet<Materi
       y: Math.floor(i / columns) * (diameterMm + gapMm),
       w: diameterMm,
       h: diameterMm,
-      label: String(number),
+      label: number < 0 ? `−${-number}` : String(number),
       round: true,
     })),
     measures: [

@@ -1,7 +1,7 @@
 import { area, bench, dot, sign, stroke, TONE, written, type Lines, type Pictures } from '~/core/games/kit';
 import type { Shape } from '~/core/paper/sheet';
 import type { OrbitParams } from '.';
-import { circleNumbers } from './odds';
+import { circleNumbers, winsOf } from './odds';
 import { field } from './reckon';
 import type { words } from './words';
 
@@ -17,7 +17,7 @@ export function steps(params: OrbitParams): Lines<typeof words.en> {
       ? ['turn.add', { a: a!, b: b!, answer: a! + b! }, 'symbols']
       : ['turn.multiply', { a: a!, b: b!, answer: a! * b! }, 'symbols'],
     ['turn.check'],
-    ['end.best', { bestOf, wins: (bestOf + 1) / 2 }],
+    ['end.best', { bestOf, wins: winsOf(bestOf) }],
     ['easier.small'],
     ['harder.order'],
     ['sideBySide.one'],

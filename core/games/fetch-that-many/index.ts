@@ -15,7 +15,7 @@ const knobs = {
     ],
     { title: 'Numbers', default: 0 },
   ),
-  to: Whole(5, 10, { title: 'Largest number', default: 5 }),
+  to: Whole(3, 10, { title: 'Largest number', default: 5 }),
   things: OneOf(
     { onePile: 'from one pile of the same things', around: 'anything, all over the home' },
     { title: 'Things are fetched', default: 'onePile' },
@@ -31,6 +31,7 @@ export const fetchThatMany = game({
   knobs,
   presets: [
     { id: 'five', name: '1 to 5', ageBand: 'preK', params: { from: 1 } },
+    { id: 'three', name: '1 to 3', ageBand: 'preK', params: { from: 1, to: 3 } },
     { id: 'zero-five', name: '0 to 5', ageBand: 'preK' },
     { id: 'ten', name: '0 to 10', ageBand: 'K', params: { to: 10 } },
     { id: 'around', name: '0 to 10, all over the home', ageBand: 'K', params: { to: 10, things: 'around' } },

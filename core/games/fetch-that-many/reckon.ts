@@ -7,7 +7,7 @@ export const numbersOf = ({ from, to }: Pick<FetchParams, 'from' | 'to'>): numbe
   Array.from({ length: to - from + 1 }, (_, i) => from + i);
 
 export const ladder = (params: FetchParams): Ladder =>
-  levels(params, 'to', [5, 6, 8, 10], (to) => `Numbers to ${to}`);
+  levels(params, 'to', [3, 4, 5, 6, 8, 10], (to) => `Numbers to ${to}`);
 
 export function reckon(params: FetchParams): Answers {
   const { from, to, things } = params;

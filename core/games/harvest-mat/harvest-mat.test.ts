@@ -29,7 +29,14 @@ holdsTheShelfLaws(harvestMat, {
 });
 
 describe('Harvest Mat', () => {
-  const two = (cells: number[]): MatParams => ({ source: 'two-dice', cells, claim: false, cardsPerSum: 2 });
+  const two = (cells: number[]): MatParams => ({
+    source: 'two-dice',
+    cells,
+    claim: false,
+    cardsPerSum: 2,
+    drawn: 'aside',
+    mark: 'chips',
+  });
   it('takes 61.2174 rolls of two dice to cover 2 to 12', () => {
     const cells = Array.from({ length: 11 }, (_, i) => i + 2);
     expect(figuresOf('harvest-mat', { source: 'two-dice', cells })['rollsToCover.mean']).toBeCloseTo(
@@ -43,21 +50,32 @@ describe('Harvest Mat', () => {
     ['one-die', [6, 6, 1]],
     ['two-dice', [4, 5, 6, 6, 7, 7, 7, 8, 8, 9, 10]],
     ['cards', [3, 4, 4, 5]],
-  ] as const)('covers as fast as its plays do: %s %j', (source, cells) => {
-    const params = { source, cells: [...cells], claim: false, cardsPerSum: 2 };
-    const exact = figuresOf('harvest-mat', params);
-    const random = seeded(8);
-    const game = gameOf('harvest-mat');
-    const lengths: number[] = [];
-    const played = sample(6000, () => {
-      const turns = [...settle(game, params as never).play(random)].length;
-      lengths.push(turns);
-      return turns;
-    });
-    expect(apart(exact['rollsToCover.mean']!, played)).toBeLessThan(4);
-    const within = lengths.filter((turns) => turns <= exact['rollsToCover.p95']!).length / lengths.length;
-    expect(within).toBeGreaterThan(0.95 - 4 * Math.sqrt((0.95 * 0.05) / lengths.length));
-  });
+    ['cards', [3, 4, 4, 5], 'back'],
+  ] as [string, number[], string?][])(
+    'covers as fast as its plays do: %s %j %s',
+    (source, cells, drawn = 'aside') => {
+      const params = {
+        source,
+        cells: [...cells],
+        claim: false,
+        cardsPerSum: 2,
+        drawn,
+        mark: 'chips',
+      };
+      const exact = figuresOf('harvest-mat', params);
+      const random = seeded(8);
+      const game = gameOf('harvest-mat');
+      const lengths: number[] = [];
+      const played = sample(6000, () => {
+        const turns = [...settle(game, params as never).play(random)].length;
+        lengths.push(turns);
+        return turns;
+      });
+      expect(apart(exact['rollsToCover.mean']!, played)).toBeLessThan(4);
+      const within = lengths.filter((turns) => turns <= exact['rollsToCover.p95']!).length / lengths.length;
+      expect(within).toBeGreaterThan(0.95 - 4 * Math.sqrt((0.95 * 0.05) / lengths.length));
+    },
+  );
   it('offers a matched mat that is quicker, and takes off what never comes', () => {
     const cells = Array.from({ length: 11 }, (_, i) => i + 2);
     const notice = reckoningOf('harvest-mat', { source: 'two-dice', cells }).notices.find(

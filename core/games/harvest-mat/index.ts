@@ -29,6 +29,17 @@ const knobs = {
     title: 'Sum cards for each number',
     default: 2,
   }),
+  drawn: OneOf(
+    { aside: 'is put aside', back: 'goes back and is mixed in' },
+    { title: 'A card that was drawn', description: 'Both ways are played.', default: 'aside' },
+  ),
+  mark: OneOf(
+    {
+      chips: 'are covered with chips or counters',
+      pencil: 'are circled the first time, and colored the second: the mat serves twice',
+    },
+    { title: 'Cells', default: 'chips' },
+  ),
 };
 export type MatParams = ParamsOf<typeof knobs>;
 
@@ -37,7 +48,7 @@ export const harvestMat = game({
   family: 'call',
   traits: { places: ['table', 'floor', 'rainyDay'] },
   knobs,
-  when: { cardsPerSum: { source: ['cards'] } },
+  when: { cardsPerSum: { source: ['cards'] }, drawn: { source: ['cards'] }, mark: { claim: [false] } },
   presets: [
     {
       id: 'one',

@@ -15,13 +15,13 @@ import {
 } from '~/core/games/kit';
 import { count, plain } from '~/core/words/numbers';
 import type { MatParams } from '.';
-import { ladder, matched, needed, odds, sumCards } from './rules';
+import { drawsOnMat, ladder, matched, needed, odds, sumCards } from './rules';
 
 /** Rolls until the mat is covered, exact; undefined when some cell can never be. */
 export function rollsToCover(params: MatParams): { mean: number; turns: Pmf } | undefined {
   const wanted = needed(params);
   if (wanted.some((one) => one.chance === 0)) return undefined;
-  if (params.source === 'cards') {
+  if (params.source === 'cards' && params.drawn === 'aside') {
     if (wanted.some((one) => one.times > params.cardsPerSum)) return undefined;
     const turns = fromCdf(
       enoughDrawn(wanted.map(({ times }) => ({ have: params.cardsPerSum, needed: times }))),
@@ -37,7 +37,7 @@ export function reckon(params: MatParams): Answers {
   const chances = odds(params);
   const cover = rollsToCover(params);
   const unreachable =
-    source === 'cards'
+    source === 'cards' && params.drawn === 'aside'
       ? wanted.reduce((total, one) => total + Math.max(0, one.times - cardsPerSum), 0)
       : wanted.filter((one) => one.chance === 0).reduce((total, one) => total + one.times, 0);
   const wasted = [...chances]
@@ -95,11 +95,13 @@ export function reckon(params: MatParams): Answers {
       ...(source === 'cards'
         ? [need('sum-card', cards.length, 'At least one for every number on the mat.')]
         : [need('die', source === 'one-die' ? 1 : 2, 'Rolled in turns.')]),
-      need(
-        claim ? 'two-colour-counter' : 'chip',
-        cells.length,
-        claim ? 'One side for each player.' : 'One for each cell.',
-      ),
+      drawsOnMat(params)
+        ? need('pencil', 2, 'One to circle with, another color for the second time.')
+        : need(
+            claim ? 'two-colour-counter' : 'chip',
+            cells.length,
+            claim ? 'One side for each player.' : 'One for each cell.',
+          ),
     ],
     prep: ['Print the mat.', ...(source === 'cards' ? [`Print and cut ${cards.length} sum cards.`] : [])],
     turns: cover?.turns ?? point(cells.length),

@@ -29,6 +29,10 @@ export function needed(
   }));
 }
 
+/** Whether cells are circled and colored; two players who claim cells need a color each. */
+export const drawsOnMat = ({ mark, claim }: Pick<MatParams, 'mark' | 'claim'>): boolean =>
+  mark === 'pencil' && !claim;
+
 /** As many cells, shared out in proportion to the odds (largest remainders). */
 export function matched(params: MatParams): number[] {
   const chances = [...odds(params)];

@@ -13,7 +13,7 @@ import {
 } from '~/core/games/kit';
 import type { Shape } from '~/core/paper/sheet';
 import type { MatParams } from '.';
-import { sumCards } from './rules';
+import { drawsOnMat, sumCards } from './rules';
 import type { words } from './words';
 
 export function steps(params: MatParams): Lines<typeof words.en> {
@@ -21,13 +21,18 @@ export function steps(params: MatParams): Lines<typeof words.en> {
   const [a, b] = source === 'cards' ? Object.values(sumCards(params).at(-1)!) : [4, 3];
   return [
     ['setUp.mat', { cells: cells.length }],
-    claim ? ['setUp.claim'] : ['setUp.chips', { cells: cells.length }],
+    claim
+      ? ['setUp.claim']
+      : drawsOnMat(params)
+        ? ['setUp.pencils']
+        : ['setUp.chips', { cells: cells.length }],
     source === 'one-die'
       ? ['turn.one', {}, 'pieces']
       : source === 'two-dice'
         ? ['turn.two', { a: a!, b: b!, answer: a! + b! }, 'pieces']
         : ['turn.card', { a: a!, b: b!, answer: a! + b! }, 'symbols'],
-    ['turn.cover'],
+    drawsOnMat(params) ? ['turn.circle'] : ['turn.cover'],
+    source === 'cards' && params.drawn === 'back' && ['turn.back'],
     ['turn.none'],
     claim ? ['end.claim'] : ['end.all', { cells: cells.length }],
     source === 'cards' ? ['easier.lay', {}, 'pieces'] : ['easier.count', {}, 'pieces'],
@@ -55,6 +60,7 @@ export const pictures: Pictures<MatParams, typeof words.en> = {
   ],
   'turn.card': ({ a, b }) => card(28, 16, `${a} + ${b}`, TONE.card, 44, 28),
   'turn.cover': (_, params) => mat(params, [1]),
+  'turn.circle': (_, params) => mat(params, [1]),
   'end.all': (_, params) =>
     mat(
       params,

@@ -30,7 +30,7 @@ describe('parameters from outside', () => {
   });
   it('are refused by their own name, one sentence each', () => {
     expect(value('market-cups', { cups: { from: 0, to: 9 } })).toEqual({
-      cups: 'Cups, from must be from 1 to 6.',
+      cups: 'Cups, from must be from 1 to 10.',
     });
     expect(value('market-cups', { cups: 3 })).toEqual({ cups: 'Cups must be given as an object.' });
     expect(value('harvest-mat', { cells: [2, 'x'] })).toEqual({

@@ -40,12 +40,23 @@ export function check(game: Game, input: unknown): Checked<Variant> {
   const checked = checkJson(game.schema, eased);
   if (!checked.ok) {
     const errors: FieldErrors = {};
-    for (const [path, sentence] of Object.entries(checked.errors)) errors[path.split('.')[0]!] ??= sentence;
+    for (const [path, sentence] of Object.entries(checked.errors)) {
+      const field = path.split('.')[0]!;
+      errors[field] ??= wantsList(properties[field], (input as Params)[field]) ?? sentence;
+    }
     return { ok: false, errors };
   }
   const params = checked.value as Params;
   const errors = faultsOf(game, params);
   return Object.keys(errors).length ? { ok: false, errors } : { ok: true, value: settle(game, params) };
+}
+
+/** What to say where one value stands for a list of several. */
+function wantsList(schema: TSchema | undefined, value: unknown): string | undefined {
+  const least = schema?.type === 'array' ? ((schema.minItems as number | undefined) ?? 0) : 0;
+  return least > 1 && value !== undefined && !Array.isArray(value)
+    ? `${schema!.title} is a list of at least ${least}, such as [1, 2].`
+    : undefined;
 }
 
 function ease(schema: TSchema, value: unknown): unknown {

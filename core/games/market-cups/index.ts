@@ -10,10 +10,10 @@ import { drawing, pictures, steps } from './steps';
 import { words } from './words';
 
 const knobs = {
-  cups: Span(1, 6, { title: 'Cups', default: { from: 1, to: 6 } }),
-  pieces: Span(1, 6, { title: 'Pieces in each cup', default: { from: 1, to: 6 } }),
+  cups: Span(1, 10, { title: 'Cups', default: { from: 1, to: 6 } }),
+  pieces: Span(1, 10, { title: 'Pieces in each cup', default: { from: 1, to: 6 } }),
   source: OneOf(
-    { dice: 'Two dice of different colours', cards: 'Cards ace to six, red for cups, black for pieces' },
+    { dice: 'Two dice of different colours', cards: 'Cards, red for cups, black for pieces' },
     { title: 'Numbers come from', default: 'dice' },
   ),
   symbol: YesNo({ title: 'Show the × sign', description: 'Otherwise only “groups of”.', default: false }),
@@ -51,6 +51,13 @@ export const marketCups = game({
       tradition: 'only “groups of” is said',
       ageBand: 'g2',
       params: { source: 'cards' },
+    },
+    {
+      id: 'ten-cards',
+      name: 'up to 10 cups of 10, with cards',
+      tradition: 'the × sign is written',
+      ageBand: 'g3',
+      params: { source: 'cards', symbol: true, cups: { from: 1, to: 10 }, pieces: { from: 1, to: 10 } },
     },
   ],
   drawing,

@@ -13,14 +13,20 @@ import {
   type Ladder,
   type Params,
 } from '~/core/games/kit';
-import { count } from '~/core/words/numbers';
+import { count, ranges } from '~/core/words/numbers';
 import type { MarketParams } from '.';
+
+/** The most a die shows, and the most a number card. */
+const DIE_MOST = 6;
+const CARD_MOST = 10;
 
 export const faults = (params: MarketParams): FieldErrors => {
   const errors: FieldErrors = {};
   for (const name of ['cups', 'pieces'] as const)
     if (params[name].from > params[name].to)
       errors[name] = `The larger number must be at least ${params[name].from}.`;
+    else if (params.source === 'dice' && params[name].to > DIE_MOST)
+      errors[name] = `A die shows at most ${DIE_MOST}: take cards for larger numbers.`;
   if (Object.keys(errors).length === 0 && params.source === 'cards') {
     const { cups, pieces } = piles(params, deckWithout(params.missing));
     if (cups.length === 0 || pieces.length === 0)
@@ -60,7 +66,10 @@ export function ladder(params: MarketParams): Ladder {
     label: `Up to ${most} cups of ${most}`,
   });
   const now = Math.max(params.cups.to, params.pieces.to);
-  return { easier: now > 2 ? to(now - 1) : undefined, harder: now < 6 ? to(now + 1) : undefined };
+  return {
+    easier: now > 2 ? to(now - 1) : undefined,
+    harder: now < (params.source === 'dice' ? DIE_MOST : CARD_MOST) ? to(now + 1) : undefined,
+  };
 }
 
 export function reckon(params: MarketParams): Answers {
@@ -124,14 +133,14 @@ export function reckon(params: MarketParams): Answers {
       needFrom('piece', most, 'Quiet pieces; they go back after each turn.', mostCups * mostPieces),
       ...(source === 'dice'
         ? [need('die', 2, 'Two colours: one for cups, one for pieces.')]
-        : [need('card-deck', 1, 'Ace to six: red for cups, black for pieces.')]),
+        : [need('card-deck', 1, 'Red cards for cups, black cards for pieces.')]),
       need('record-sheet', players, 'To draw the cups and write the groups.'),
       need('pencil', players, 'One for each player.'),
     ],
     prep: [
       source === 'dice'
         ? 'Put a colour dot on the cup label and on its die.'
-        : 'Take out the ace to six; make a red and a black pile.',
+        : `Make two piles: red cards with ${ranges(cupKinds)} for cups, black cards with ${ranges(pieceKinds)} for pieces. An ace is 1.`,
       `Count ${count(mostCups * mostPieces, 'piece')} into the bag.`,
     ],
     turns: point(turns),

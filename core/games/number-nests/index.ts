@@ -8,8 +8,8 @@ import { drawing, pictures, steps } from './steps';
 import { words } from './words';
 
 const knobs = {
-  from: Whole(4, 10, { title: 'Smallest nest', default: 5 }),
-  to: Whole(4, 10, { title: 'Largest nest', default: 7 }),
+  from: Whole(2, 10, { title: 'Smallest nest', default: 5 }),
+  to: Whole(2, 10, { title: 'Largest nest', default: 7 }),
   order: OneOf(
     { ordered: 'A card for 2 + 3 and one for 3 + 2', unordered: 'One card for both' },
     { title: 'Order of the two parts', default: 'unordered' },
@@ -36,6 +36,13 @@ export const numberNests = game({
       tradition: 'order does not count',
       ageBand: 'K',
       params: { from: 4, to: 6 },
+    },
+    {
+      id: '2-4',
+      name: 'nests 2 to 4',
+      tradition: 'order does not count',
+      ageBand: 'preK',
+      params: { from: 2, to: 4 },
     },
     { id: '5-7', name: 'nests 5 to 7', tradition: 'order does not count', ageBand: 'K' },
     {

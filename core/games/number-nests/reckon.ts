@@ -39,7 +39,7 @@ export function ladder(params: NestParams): Ladder {
   const { from, to } = params;
   return {
     easier:
-      from > 4
+      from > 2
         ? {
             params: { ...params, from: from - 1, to: to - 1 },
             label: `Use nests ${from - 1} to ${to - 1}`,

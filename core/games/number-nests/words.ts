@@ -15,9 +15,11 @@ export const words = source('number-nests', {
   name: 'Number Nests',
   goal: 'Bring each sum card home to its nest: from {from} to {to}.',
   'setUp.nests': 'Lay the nests out in order, from {from} to {to}.',
-  'setUp.cards': 'Shuffle the {cards} sum cards and put them in a pile, face down.',
+  'setUp.cards':
+    '{cards, plural, one {Put the # sum card on the table, face down.} other {Shuffle the # sum cards and put them in a pile, face down.}}',
   'turn.card': 'Turn the top card and read the sum aloud.',
-  'turn.lay': 'Lay {a} counters of one color and {b} of the other, if you like.',
+  'turn.lay':
+    'Lay {a, plural, one {# counter} other {# counters}} of one color and {b} of the other, if you like.',
   'turn.nest': 'Say the answer and put the card in its nest: {a}\u00a0+\u00a0{b} belongs to {answer}.',
   'turn.stray':
     '{strays, plural, one {# card belongs} other {# cards belong}} to no nest. Put a stray beside the nests.',

@@ -1,5 +1,5 @@
 /** Pebble Court: hop courts, straight, branching or spiral; a stone each; inside on a rainy day with tape. */
-import { OneOf, Whole } from '~/core/check/schema';
+import { OneOf, Whole, YesNo } from '~/core/check/schema';
 import { game, type ParamsOf } from '~/core/games/kit';
 import { play } from './play';
 import { reckon } from './reckon';
@@ -18,6 +18,13 @@ const knobs = {
     { chalk: 'chalk outdoors', tape: 'tape indoors', paper: 'paper on the table, with two fingers' },
     { title: 'Place', default: 'chalk' },
   ),
+  feet: OneOf({ one: 'one foot', two: 'both feet' }, { title: 'Hopping on', default: 'one' }),
+  lines: YesNo({ title: 'Who touches a line ends the turn', default: false }),
+  rest: Whole(0, 4, {
+    title: 'Rest cells',
+    description: 'There both feet may stand.',
+    default: 0,
+  }),
   hit: Whole(10, 100, {
     title: 'Throws in 100 that land in the cell',
     description: 'An assumption.',

@@ -4,7 +4,7 @@ import type { CourtParams } from '.';
 import { grid, places } from './rules';
 import type { words } from './words';
 
-export function steps({ cells, layout, place }: CourtParams): Lines<typeof words.en> {
+export function steps({ cells, layout, place, feet, lines, rest }: CourtParams): Lines<typeof words.en> {
   return [
     place === 'chalk'
       ? ['setUp.chalk', { cells }]
@@ -13,11 +13,13 @@ export function steps({ cells, layout, place }: CourtParams): Lines<typeof words
         : ['setUp.paper', { cells }],
     ['setUp.stones'],
     [place === 'paper' ? 'turn.flick' : 'turn.throw'],
-    layout === 'branching' ? ['turn.branching'] : ['turn.hop'],
+    feet === 'two' ? ['turn.hopBoth'] : layout === 'branching' ? ['turn.branching'] : ['turn.hop'],
+    rest > 0 && ['turn.rest', { rest }],
+    lines && ['turn.line'],
     ['turn.say'],
     ['turn.back'],
     ['end.last', { cells }],
-    ['easier.feet'],
+    feet === 'two' ? ['easier.lay'] : ['easier.feet'],
     ['harder.twos', { step: 2 }],
     ['sideBySide.relay'],
     ['younger.walks', { years: 3 }],

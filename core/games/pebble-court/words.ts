@@ -16,9 +16,14 @@ export const words = source('pebble-court', {
   'turn.hop': 'Hop from cell to cell on one foot, over the cell with your stone.',
   'turn.branching':
     'One foot in single cells, both feet where two lie side by side; over the cell with your stone.',
+  'turn.hopBoth': 'Hop from cell to cell with both feet, over the cell with your stone.',
+  'turn.line': 'Touched a line? Your turn is over; begin there next time.',
+  'turn.rest':
+    'Mark {rest, plural, one {# rest cell} other {# rest cells}} with a star: there you may stand on both feet.',
   'turn.say': 'Say each number as you land.',
   'turn.back': 'Turn round at the end, come back counting down, and pick your stone up.',
   'end.last': 'The game is over when somebody has hopped with the stone on {cells}. Go on until all have.',
+  'easier.lay': 'Lay the stone in the cell instead of throwing it.',
   'easier.feet': 'Hop with both feet, and lay the stone instead of throwing it.',
   'harder.twos': 'Land on every second cell only, and count in steps of {step}.',
   'sideBySide.relay': 'No winner needed: one stone for all, and everybody hops the next cell.',

@@ -1,6 +1,6 @@
 /** Peek and Say: a small arrangement shown for a few seconds, then covered: how many? */
 import { pick } from '~/core/chance/random';
-import { OneValue, SomeOf, Whole, YesNo } from '~/core/check/schema';
+import { OneOf, OneValue, SomeOf, Whole, YesNo } from '~/core/check/schema';
 import { game, type ParamsOf } from '~/core/games/kit';
 import type { Args } from '~/core/words/message';
 import { draw } from './arrange';
@@ -30,6 +30,15 @@ const knobs = {
     { title: 'Arrangements', default: ['dice', 'line'] },
   ),
   seconds: Whole(3, 5, { title: 'Seconds to see', default: 4 }),
+  cover: OneOf(
+    { cloth: 'a cloth', shield: 'a shield from a cereal box' },
+    { title: 'Covered with', default: 'cloth' },
+  ),
+  again: YesNo({
+    title: 'A second look',
+    description: 'Before the answer counts, everybody may look once more.',
+    default: false,
+  }),
   written: YesNo({
     title: 'The number is written down',
     description: 'After a few days only.',

@@ -111,7 +111,9 @@ export function reckon(params: PeekParams): Answers {
     ],
     parts: [
       need('dot-card', cards.length, 'No arrangement comes twice.'),
-      need('cover', 1, 'To cover the card when the time is over.'),
+      params.cover === 'shield'
+        ? need('shield', 1, 'The side of a cereal box, to hide the card behind.')
+        : need('cover', 1, 'To cover the card when the time is over.'),
       ...(written
         ? [
             need('record-sheet', players, 'To write the number.'),

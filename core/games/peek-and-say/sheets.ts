@@ -3,7 +3,7 @@ import { partCards, within } from '~/core/games/kit';
 import type { MaterialId } from '~/core/materials/catalogue';
 import { inside, type Card } from '~/core/paper/cards';
 import { fitNumeral, numeral } from '~/core/paper/numerals';
-import { answerBox, forEachPlayer, recordSheets } from '~/core/paper/record';
+import { answerBox, forEachPlayer, recordSheets, sentenceToFill } from '~/core/paper/record';
 import { INK, type Sheet, type SheetContext } from '~/core/paper/sheet';
 import type { PeekParams } from '.';
 import { arrangements, cellsIn } from './arrange';
@@ -60,7 +60,10 @@ export function sheets(params: PeekParams, context: SheetContext): Sheet<Materia
             words,
             {
               rows: cards.length,
-              row: ({ x, y, h }) => [answerBox(x, y + (h - Math.min(h, 14)) / 2, 24, Math.min(h, 14))],
+              row: ({ x, y, w, h }) =>
+                params.groups === 1
+                  ? [answerBox(x, y + (h - Math.min(h, 14)) / 2, 24, Math.min(h, 14))]
+                  : sentenceToFill(['□', '+', '□', '=', '□'], { x, y, w: Math.min(w, 90), h }, 14),
             },
             context,
           ),

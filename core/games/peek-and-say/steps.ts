@@ -12,12 +12,14 @@ export function steps(params: PeekParams): Lines<typeof words.en> {
   const b = Math.max(1, Math.min(2, max - a));
   return [
     ['setUp.cards', { cards: cardsOf(params).length }],
-    ['setUp.cover'],
+    params.cover === 'shield' ? ['setUp.shield'] : ['setUp.cover'],
     ['turn.show', { seconds }, 'drawing'],
     ['turn.cover'],
     groups === 1 ? ['turn.say', { number: a }] : ['turn.sayTwo', { a, b, answer: a + b }],
+    params.again && ['turn.again'],
     ['turn.look', {}, 'drawing'],
-    params.written && ['turn.write', {}, 'symbols'],
+    params.written &&
+      (groups === 1 ? ['turn.write', {}, 'symbols'] : ['turn.writeTwo', { a, b, answer: a + b }, 'symbols']),
     ['end.pile'],
     ['easier.longer'],
     ['harder.draw', {}, 'drawing'],

@@ -30,6 +30,10 @@ const knobs = {
     },
     { title: 'Which of several is turned', description: 'All three are played.', default: 'fullest' },
   ),
+  caller: OneOf(
+    { same: 'one for the whole game', changes: 'another after every call' },
+    { title: 'The caller', description: 'Both ways are played.', default: 'same' },
+  ),
   win: OneOf({ line: 'A line of three', full: 'All nine' }, { title: 'To finish', default: 'line' }),
   missing: Cards({ title: 'Cards this deck lacks' }),
 };

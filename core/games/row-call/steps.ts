@@ -13,6 +13,7 @@ export function steps(params: RowParams): Lines<typeof words.en> {
     ['turn.call', { number }],
     params.turn === 'all' ? ['turn.all', { number }] : [`turn.${params.choose}`, { number }],
     ['turn.check'],
+    params.caller === 'changes' && ['turn.caller'],
     params.win === 'line' ? ['end.line', { cards: 3 }] : ['end.full', { cards: GRID }],
     ['end.none'],
     ['easier.five', { number: 5 }],

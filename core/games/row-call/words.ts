@@ -14,6 +14,7 @@ export const words = source('row-call', {
   'turn.fullest': 'Turn over one {number} in your grid: the one in the line with most turned cards.',
   'turn.any': 'Turn over one {number} in your grid; choose which.',
   'turn.reading': 'Turn over one {number} in your grid: the first you come to, reading from the top.',
+  'turn.caller': 'Pass the pile on after each call: everybody is the caller in turn.',
   'turn.check': 'Look at each other’s grids: has everybody found theirs?',
   'end.line': 'Whoever has {cards} turned cards in a line, across, down or diagonal, has finished.',
   'end.full': 'Whoever has turned all {cards} cards has finished.',

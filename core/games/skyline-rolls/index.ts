@@ -19,6 +19,7 @@ const knobs = {
   }),
   reach: OneValue(
     [
+      [20, '20'],
       [50, '50'],
       [100, '100'],
     ],
@@ -54,6 +55,13 @@ export const skylineRolls = game({
       tradition: 'a number of rolls',
       ageBand: 'g2',
       params: { dice: 3 },
+    },
+    {
+      id: 'reach-20',
+      name: 'one die to 20',
+      tradition: 'a number to reach',
+      ageBand: 'K',
+      params: { dice: 1, goal: 'reach', reach: 20 },
     },
     {
       id: 'reach-50',

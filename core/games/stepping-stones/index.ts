@@ -10,8 +10,10 @@ import { words } from './words';
 const knobs = {
   length: OneValue(
     [
+      [5, '5 stones'],
       [10, '10 stones'],
       [20, '20 stones'],
+      [30, '30 stones'],
     ],
     { title: 'Path', default: 10 },
   ),
@@ -41,6 +43,13 @@ export const steppingStones = game({
   knobs,
   presets: [
     { id: 'felt-10', name: 'felt path to 10', tradition: 'the last roll may pass', ageBand: 'preK' },
+    {
+      id: 'felt-5',
+      name: 'felt path to 5',
+      tradition: 'the last roll may pass',
+      ageBand: 'preK',
+      params: { length: 5 },
+    },
     {
       id: 'table-10',
       name: 'table path to 10',

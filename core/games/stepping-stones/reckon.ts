@@ -127,12 +127,12 @@ export function reckon(params: StoneParams): Answers {
           `Gaps of ${params.gapMm} mm are wide for short legs.`,
           mend('Make the gaps 100 mm', params, { gapMm: 100 }),
         ),
-      length === 20 &&
+      length >= 20 &&
         dice === 1 &&
         back === 'none' &&
         know(
           'slow-path',
-          'With one die a path to 20 takes a while: for small children two evenings of ten are better than one of twenty.',
+          `With one die a path to ${length} takes a while: for small children evenings of ten stones are better than one of ${length}.`,
         ),
     ],
     ladder: ladder(params),

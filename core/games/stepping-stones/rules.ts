@@ -10,6 +10,6 @@ export const pathMm = ({ length, stoneMm, gapMm }: StoneParams): number =>
 
 export const ladder = (params: StoneParams): Ladder =>
   climb(
-    levels(params, 'length', [10, 20], (length) => `A path to ${length}`),
+    levels(params, 'length', [5, 10, 20, 30], (length) => `A path to ${length}`),
     levels(params, 'dice', [1, 2], (dice) => (dice === 1 ? 'Roll one die' : 'Roll two dice')),
   );

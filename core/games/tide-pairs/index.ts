@@ -39,6 +39,10 @@ const knobs = {
     { two: 'Two cards', twoOrThree: 'Two or three cards' },
     { title: 'To make the target', default: 'two' },
   ),
+  ask: OneOf(
+    { anyone: 'everybody at once', one: 'one player of their choice' },
+    { title: 'Who is asked', description: 'Both ways are played.', default: 'anyone' },
+  ),
   drawnPair: OneOf(
     { now: 'at once', nextTurn: 'at the next turn' },
     {
@@ -76,6 +80,13 @@ export const tidePairs = game({
       tradition: 'a drawn pair is laid at once',
       ageBand: 'g1',
       params: { zeroCard: 'jack' },
+    },
+    {
+      id: 'ten-one',
+      name: 'pairs of 10, three players',
+      tradition: 'one player is asked',
+      ageBand: 'g1',
+      params: { ask: 'one', players: 3 },
     },
     {
       id: 'video',

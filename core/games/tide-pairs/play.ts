@@ -101,7 +101,9 @@ export function* play(params: TideParams, random: Random): Generator<Turn<keyof 
     }
     const own = pick(askable, random);
     const wanted = partner(own, target);
-    const giver = hands.find((cards) => cards !== mine && cards.includes(wanted));
+    const others = hands.filter((cards) => cards !== mine);
+    const asked = params.ask === 'one' ? [pick(others, random)] : others;
+    const giver = asked.find((cards) => cards.includes(wanted));
     turns++;
     if (ownDecks) {
       if (giver && take(pile, wanted)) {

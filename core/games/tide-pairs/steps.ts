@@ -50,7 +50,7 @@ export function steps(params: TideParams): Lines<typeof words.en> {
     params.ownDecks ? ['setUp.video', { hand }] : ['setUp.deal', { hand }],
     target === undefined ? ['turn.laySame'] : ['turn.lay', { target, a: own, b: wanted }, 'symbols'],
     params.setSize === 'twoOrThree' && target !== undefined && ['turn.threes', { target }],
-    ['turn.ask', { own, wanted }],
+    [params.ask === 'one' ? 'turn.askOne' : 'turn.ask', { own, wanted }],
     params.ownDecks ? ['turn.video', { wanted }] : ['turn.give'],
     params.drawnPair === 'now' ? ['turn.drawNow'] : ['turn.drawLater'],
     params.refill === 0 ? ['turn.out'] : ['turn.refill', { refill: params.refill }],
@@ -69,6 +69,11 @@ export function steps(params: TideParams): Lines<typeof words.en> {
 export const pictures: Pictures<TideParams, typeof words.en> = {
   'setUp.deal': ({ hand }) => cardRow(Array.from({ length: Math.min(7, hand!) }, () => '')),
   'turn.ask': ({ own, wanted }) => [
+    ...card(10, 18, String(own)),
+    sign(50, 40, '?', 22, TONE.clay),
+    ...card(74, 18, String(wanted)),
+  ],
+  'turn.askOne': ({ own, wanted }) => [
     ...card(10, 18, String(own)),
     sign(50, 40, '?', 22, TONE.clay),
     ...card(74, 18, String(wanted)),

@@ -19,6 +19,8 @@ export const words = source('tide-pairs', {
   'turn.laySame': 'Lay down any two cards that are the same, and say their number.',
   'turn.threes': 'Three cards that make {target} may be laid down too.',
   'turn.ask': 'Choose one of your cards, such as {own}, and ask the others: “Do you have a {wanted}?”',
+  'turn.askOne':
+    'Choose one of your cards, such as {own}, and ask one player of your choice: “Do you have a {wanted}?”',
   'turn.give': 'Whoever has the card gives it, and you lay your pair.',
   'turn.video': 'If somebody holds up a {wanted}, look for a {wanted} in your own pile and lay your pair.',
   'turn.drawNow': 'If nobody has it, draw a card. A pair that it makes is laid at once.',

@@ -5,6 +5,8 @@ export const blanketBoard: Messages = {
   goal: '{win, select, full {Saquen papelitos y tapen sus números hasta tapar un tablero entero.} other {Saquen papelitos y tapen sus números hasta tapar una línea.}}',
   'setUp.boards':
     'Den a cada niña o niño {boards, plural, one {# tablero} other {# tableros}} y {cells} fichas por tablero. Lean juntos los números.',
+  'setUp.blank':
+    'Cada niña o niño escribe {cells} números diferentes del {from} al {to} en {boards, plural, one {el tablero en blanco} other {cada uno de # tableros en blanco}} y toma {cells} fichas por tablero.',
   'setUp.slips': 'Doblen los {slips} papelitos o pónganlos boca abajo en un tazón.',
   'turn.draw': 'Saquen un papelito, digan el número y cuenten sus puntos: «{number}».',
   'turn.cover': 'Quien tiene el {number} en un tablero lo tapa con una ficha.',

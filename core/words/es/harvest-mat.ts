@@ -10,16 +10,20 @@ export const harvestMat: Messages = {
   'turn.one': 'Tiren el dado, cuenten los puntos y digan el número.',
   'turn.two': 'Tiren los dos dados y digan el resultado: «{a} y {b} son {answer}».',
   'turn.card': 'Saquen una tarjeta y digan el resultado: «{a} y {b} son {answer}».',
+  'turn.back': 'Regresen la tarjeta y revuelvan el montón.',
+  'setUp.pencils': 'Tengan listos dos lápices de colores diferentes.',
+  'turn.circle':
+    'Busquen el resultado en el tapete y encierren una casilla en un círculo. La segunda vez que jueguen, coloreen una casilla encerrada.',
   'turn.cover': 'Busquen el resultado en el tapete y tapen una casilla.',
   'turn.none': '¿No hay casilla libre con ese número? Díganlo y pasen el turno.',
   'end.all':
     'Terminen cuando {cells, plural, one {la # casilla esté tapada} other {las # casillas estén tapadas}}, o cuando sea suficiente.',
   'end.claim': 'Cuando todo esté tapado, adivinen qué color tiene más casillas. Luego cuenten.',
-  'easier.count': 'Cuenten todos los puntos con el dedo y pongan esa cantidad de fichas.',
-  'easier.lay': 'Formen con fichas los dos números de la tarjeta y cuéntenlas juntas.',
+  'easier.count': 'Cuenten todos los puntos con el dedo, uno tras otro.',
+  'easier.lay': 'Muestren con dedos o botones los dos números de la tarjeta y cuéntenlos juntos.',
   'harder.wishCard': 'Antes de sacar: ¿qué número necesitan y qué tarjetas podrían traerlo?',
   'younger.chips':
-    'Si hay alguien más pequeño en casa, mayor de {years} años, puede poner las fichas en el tapete.',
+    'Si hay alguien más pequeño en casa, mayor de {years} años, puede buscar con ustedes el número en el tapete.',
   'harder.wish': 'Antes de tirar: ¿qué número necesitan y cómo podría salir?',
   'play.one': 'Participante {player} saca {number} y lo tapa.',
   'play.oneAgain': 'Participante {player} saca {number}: ya está tapado.',

@@ -4,9 +4,10 @@ export const numberNests: Messages = {
   name: 'Nidos de números',
   goal: 'Lleven cada tarjeta de suma a su nido: del {from} al {to}.',
   'setUp.nests': 'Pongan los nidos en orden, del {from} al {to}.',
-  'setUp.cards': 'Revuelvan las {cards} tarjetas de suma y pónganlas en un montón, boca abajo.',
+  'setUp.cards':
+    '{cards, plural, one {Pongan la # tarjeta de suma en la mesa, boca abajo.} other {Revuelvan las # tarjetas de suma y pónganlas en un montón, boca abajo.}}',
   'turn.card': 'Volteen la tarjeta de arriba y lean la suma en voz alta.',
-  'turn.lay': 'Si quieren, pongan {a} fichas de un color y {b} del otro.',
+  'turn.lay': 'Si quieren, pongan {a, plural, one {# ficha} other {# fichas}} de un color y {b} del otro.',
   'turn.nest': 'Digan el resultado y pongan la tarjeta en su nido: {a}\u00a0+\u00a0{b} va con el {answer}.',
   'turn.stray':
     '{strays, plural, one {# tarjeta no es} other {# tarjetas no son}} de ningún nido. Pongan a un lado las que no tienen nido.',

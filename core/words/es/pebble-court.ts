@@ -14,10 +14,15 @@ export const pebbleCourt: Messages = {
   'turn.hop': 'Salten de casilla en casilla con un pie, por encima de la casilla con su piedra.',
   'turn.branching':
     'Un pie en las casillas solas y los dos pies donde hay dos lado a lado; por encima de la casilla con su piedra.',
+  'turn.hopBoth': 'Salten de casilla en casilla con los dos pies, por encima de la casilla con su piedra.',
+  'turn.line': '¿Pisaron una raya? Termina su turno; la próxima vez empiezan ahí.',
+  'turn.rest':
+    'Marquen con una estrella {rest, plural, one {# casilla de descanso} other {# casillas de descanso}}: ahí se puede pisar con los dos pies.',
   'turn.say': 'Digan cada número al caer.',
   'turn.back': 'Al final den la vuelta, regresen contando hacia atrás y recojan su piedra.',
   'end.last':
     'El juego termina cuando alguien ha saltado con la piedra en {cells}. Sigan hasta que todos lleguen.',
+  'easier.lay': 'Pongan la piedra en la casilla en vez de lanzarla.',
   'easier.feet': 'Salten con los dos pies y pongan la piedra en vez de lanzarla.',
   'harder.twos': 'Caigan solo en una casilla sí y otra no, y cuenten de {step} en {step}.',
   'sideBySide.relay':

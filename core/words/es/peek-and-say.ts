@@ -5,12 +5,15 @@ export const peekAndSay: Messages = {
   goal: 'Una mirada corta y se tapa: ¿cuántos había? Hasta {max}.',
   'setUp.cards': 'Revuelvan las {cards} tarjetas de puntos y pónganlas boca abajo.',
   'setUp.cover': 'Tengan listo el paño, o la mano.',
+  'setUp.shield': 'Corten un lado de una caja de cereal: es la pantalla que esconde la tarjeta.',
   'turn.show':
-    'Muestren una tarjeta durante {seconds, plural, one {# segundo} other {# segundos}}: cuenten despacio en silencio.',
+    'Digan «Listos, miren» y muestren una tarjeta durante {seconds, plural, one {# segundo} other {# segundos}}: cuenten despacio en silencio.',
   'turn.cover': 'Tápenla. Nadie habla antes de que esté tapada.',
   'turn.say': 'Pregunten: «¿Cuántos viste?» Por ejemplo: «{number}».',
   'turn.sayTwo':
     'Pregunten: «¿Cuántos en cada grupo y cuántos en total?» Por ejemplo: «{a} y {b}: {answer}».',
+  'turn.again': '¿Hay duda? Miren una vez más, el mismo tiempo, y díganlo otra vez.',
+  'turn.writeTwo': 'Escriban los dos números y la suma: {a}\u00a0+\u00a0{b}\u00a0=\u00a0{answer}.',
   'turn.look': 'Miren otra vez juntos. La tarjeta da la respuesta.',
   'turn.write': 'Escriban el número.',
   'end.pile': 'Terminen cuando se acabe el montón o cuando los ojos se cansen.',

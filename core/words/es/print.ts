@@ -42,7 +42,7 @@ export const print: Messages = {
   'standIn.rods': 'Decenas y unidades: para recortar y contar',
   'standIn.tiles': 'Fichas dobles de papel',
   'standIn.deck': 'Cartas de números, del as al diez',
-  'standIn.stones': 'Piedras del camino: péguenlas por los cuatro lados',
+  'standIn.stones': 'Piedras del camino: péguenlas al piso',
   'spinner.how':
     'Pasen la punta de un lápiz por un clip hasta el centro y den un golpecito al clip para que gire.',
   'path.tape': 'Peguen las tiras en orden con cinta.',

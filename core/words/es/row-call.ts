@@ -13,6 +13,7 @@ export const rowCall: Messages = {
     'Volteen una sola carta con el {number} en su cuadro: la de la línea con más cartas volteadas.',
   'turn.any': 'Volteen una sola carta con el {number} en su cuadro; elijan cuál.',
   'turn.reading': 'Volteen una sola carta con el {number} en su cuadro: la primera, leyendo desde arriba.',
+  'turn.caller': 'Después de cada carta pasen el montón: todos cantan por turnos.',
   'turn.check': 'Miren los cuadros de los demás: ¿todos encontraron las suyas?',
   'end.line':
     'Quien tiene {cards} cartas volteadas en línea horizontal, vertical o en diagonal, ha terminado.',

@@ -17,6 +17,8 @@ export const tidePairs: Messages = {
   'turn.laySame': 'Bajen dos cartas iguales y digan su número.',
   'turn.threes': 'También se pueden bajar tres cartas que formen {target}.',
   'turn.ask': 'Elijan una de sus cartas, por ejemplo {own}, y pregunten a los demás: «¿Tienes un {wanted}?»',
+  'turn.askOne':
+    'Elijan una de sus cartas, por ejemplo {own}, y pregunten a un solo participante: «¿Tienes un {wanted}?»',
   'turn.give': 'Quien tiene la carta la da, y bajan su pareja.',
   'turn.video': 'Si alguien muestra un {wanted}, busquen un {wanted} en su propio montón y bajen su pareja.',
   'turn.drawNow': 'Si nadie la tiene, tomen una carta del montón. La pareja que forme se baja enseguida.',

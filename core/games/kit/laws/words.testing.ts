@@ -10,7 +10,7 @@ import { anySettings, READINGS, type Tried } from './tried.testing';
 /** "1 cards" and the like: one of something that is said as many. Players have numbers, which are no counts. */
 function oneAsMany(text: string): string | undefined {
   const plain = text.replace(/\b(player|participante) \d+/gi, '');
-  return /(?<![\d.,:÷×+−–-] ?|\d \p{L}+ )\b1 (?!(?:is|es|as|was|has|less|plus|minus|makes|más|menos)\b)\p{L}+s\b/u.exec(
+  return /(?<![\d.,:÷×+−–-] ?|\d \p{L}+ )\b1 (?!(?:is|es|as|was|has|belongs|less|plus|minus|makes|más|menos)\b)\p{L}+s\b/u.exec(
     plain,
   )?.[0];
 }
