@@ -49,6 +49,9 @@ describe('parameters from outside', () => {
       limit: 'Largest sum must be from 6 to 12.',
       players: 'Players must be from 1 to 4.',
     });
+    expect(value('answer-hop', { digits: 5 })).toEqual({
+      digits: 'Digits is a list of at least 2, such as [1, 2].',
+    });
     for (const input of [null, 7, 'text', []]) expect(check('tile-sums', input).ok).toBe(false);
   });
 });

@@ -42,7 +42,7 @@ export function check(game: Game, input: unknown): Checked<Variant> {
     const errors: FieldErrors = {};
     for (const [path, sentence] of Object.entries(checked.errors)) {
       const field = path.split('.')[0]!;
-      errors[field] ??= wantsList(properties[field], (input as Params)[field]) ?? sentence;
+      errors[field] ??= wantsList(properties[field], (input as Params | null)?.[field]) ?? sentence;
     }
     return { ok: false, errors };
   }
