@@ -115,7 +115,7 @@ describe('from choosing a game to hearing how it was played', () => {
     await phone.page.getByRole('link', { name: '¿Cómo les fue?' }).click();
     await phone.page.getByLabel('¿Cuántos niños y niñas jugaron?').fill('2');
     await phone.page.getByLabel('¿Como cuántos minutos cada vez?').fill('12');
-    await phone.page.getByLabel('justo como debe ser').check();
+    await phone.page.getByLabel('ni fácil ni difícil').check();
     await phone.page.getByLabel('¿Qué hicieron o dijeron los niños y niñas?').fill('Rieron y contaron.');
     await phone.page.getByRole('button', { name: 'Enviar la respuesta' }).click();
     await phone.page.getByRole('heading', { name: 'Gracias' }).waitFor();
