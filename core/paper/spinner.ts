@@ -36,7 +36,7 @@ export function spinnerShapes(
   const share = 1 / numbers.length;
   const height = Math.min(16, 2 * Math.PI * radius * 0.76 * share * 0.55);
   // A picture lies across its sector, where that is widest.
-  const wide = Math.min(radius * 0.4, 2 * Math.PI * radius * 0.62 * share);
+  const wide = Math.min(radius * 0.4, 2 * Math.PI * radius * 0.5 * share);
   return [
     { kind: 'circle', ...middle, radius, stroke: INK, strokeMm: 0.7 },
     ...numbers.flatMap((number, i): Shape[] => {

@@ -82,6 +82,6 @@ export const ladder = (params: BlanketParams): Ladder =>
   levels(
     params,
     'to',
-    [5, 6, 8, 10, 12, 15, 20].filter((to) => to - params.from + 1 >= params.cells),
+    [5, 6, 8, 10, 12, 15, 20, 25, 30].filter((to) => to - params.from + 1 >= params.cells),
     (to) => `Numbers to ${to}`,
   );
