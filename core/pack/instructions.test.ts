@@ -1,3 +1,4 @@
+import { isCoaching } from '~/core/games/kit/steps';
 import { startOf } from '~/core/games/kit/game';
 import { open } from '~/core/own/open';
 import { describe, expect, it } from 'vitest';
@@ -58,8 +59,18 @@ describe.each(SHELF)('the instructions of $id', (game) => {
         expect([step.id, found > at]).toEqual([step.id, true]);
         at = found;
       }
-      for (const step of source.variant.steps()) expect(words).toContain(lineOf(step));
+      const steps = source.variant.steps();
+      for (const step of steps.filter((one) => !isCoaching(one))) expect(words).toContain(lineOf(step));
+      // What is said while playing stands there too, all of it or, where it would take a third page, none of it.
+      const coached = steps.filter(isCoaching).map((step) => words.includes(lineOf(step)));
+      expect(new Set(coached).size).toBeLessThanOrEqual(1);
+      expect(coached.length).toBeLessThanOrEqual(2);
     }
+  });
+
+  it('say what a grown-up says most often in a play, next to what else can be said', () => {
+    const words = wordsIn(instructionSheets(sourceOf('row-call'), contextOf()), 'en').replace(/\s+/g, ' ');
+    expect(words).toContain('Did everybody find theirs?');
   });
 
   it('show at most four drawings, each with the number of its step', () => {

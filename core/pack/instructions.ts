@@ -1,5 +1,6 @@
 /** The instruction sheet: two languages side by side, the same step on the same line, numbers from the variant. */
 import type { Variant } from '~/core/games/kit/game';
+import { isCoaching } from '~/core/games/kit/steps';
 import { NUMBERED_PARTS, STEP_PARTS, type Step, type StepPart } from '~/core/games/kit/types';
 import type { MaterialId } from '~/core/materials/catalogue';
 import { MATERIAL_WORDS } from '~/core/materials/words';
@@ -47,8 +48,12 @@ const STRIP = { most: 4, w: 42, h: 25.2 };
 export function instructionSheets(source: InstructionSource, context: SheetContext): Sheet[] {
   const kind = source.large ? 'large' : 'usual';
   let laid: LaidOut = { pages: [] };
-  for (const sizePt of SIZES[kind]) {
-    laid = layOut(source, context, sizePt);
+  // Coaching lines are left out before a sheet becomes too long.
+  for (const [sizePt, coached] of [
+    ...SIZES[kind].map((size) => [size, true] as const),
+    ...SIZES[kind].map((size) => [size, false] as const),
+  ]) {
+    laid = layOut(source, context, sizePt, coached);
     if (laid.pages.length <= PAGES[kind]) break;
   }
   const { pages, square } = laid;
@@ -98,7 +103,7 @@ interface LaidOut {
   square?: Cell;
 }
 
-function layOut(source: InstructionSource, context: SheetContext, sizePt: number): LaidOut {
+function layOut(source: InstructionSource, context: SheetContext, sizePt: number, coached: boolean): LaidOut {
   const { paper, readings, measure } = context;
   const { variant, parts } = source;
   const { game } = variant;
@@ -169,7 +174,7 @@ function layOut(source: InstructionSource, context: SheetContext, sizePt: number
     ),
   );
 
-  const all = variant.steps();
+  const all = variant.steps().filter((step) => coached || !isCoaching(step));
   const steps = STEP_PARTS.flatMap((part) => all.filter((step) => step.part === part));
   const numberOf = new Map(
     steps.filter((step) => NUMBERED_PARTS.has(step.part)).map((step, i) => [step, i + 1] as const),

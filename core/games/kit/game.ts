@@ -5,7 +5,7 @@
  */
 import { Object as Fields, type Static, type TObject, type TSchema } from '@sinclair/typebox';
 import type { Card } from '~/core/cards/deck';
-import type { Random } from '~/core/chance/random';
+import { seeded, type Random } from '~/core/chance/random';
 import { QUICK, type Effort, type Outcome } from '~/core/chance/simulate';
 import type { FieldErrors } from '~/core/check/check';
 import type { MaterialId } from '~/core/materials/catalogue';
@@ -16,7 +16,7 @@ import { knobsOf, suits, type Knob } from './knobs';
 import { excesses } from './limits';
 import type { Pictures } from './pictures';
 import { reckoned, type Answers } from './reckoning';
-import { stepsOf, type Lines } from './steps';
+import { coaching, stepsOf, type Lines } from './steps';
 import type {
   AgeBand,
   Assumptions,
@@ -213,6 +213,7 @@ const may = <F>(can: F | undefined, what: string): F => {
 
 function variantOf(game: Game, params: Params): Variant {
   const parts = DEFINITIONS.get(game)!;
+  let said: Step[] | undefined;
   return {
     game,
     params,
@@ -230,7 +231,12 @@ function variantOf(game: Game, params: Params): Variant {
       return { ...reckoning, notices: [...excess, ...reckoning.notices] };
     },
     play: (random) => parts.play(params, random),
-    steps: () => stepsOf(parts.steps(params)),
+    steps: () => {
+      const steps = stepsOf(parts.steps(params));
+      said ??= coaching(parts.play(params, seeded(1)));
+      const after = steps.findLastIndex(({ part }) => part === 'say') + 1;
+      return [...steps.slice(0, after), ...said, ...steps.slice(after)];
+    },
     picture: ({ id, args }) => {
       const said = Object.fromEntries(
         Object.entries(args).filter((one): one is [string, number] => typeof one[1] === 'number'),

@@ -14,8 +14,7 @@ export const shared: Messages = {
   'say.check': '¿Hay dudas? «Vamos a tocar y contar cada una». Las piezas dan la respuesta.',
   'say.how': '«¿Cómo lo supiste?» Cualquier manera que funcione es buena.',
   'say.part': '¿Dijo solo una parte? Repitan lo que oyeron y pregunten: «¿Y lo demás?»',
-  'sideBySide.team':
-    'No hace falta que alguien gane: jueguen con todo a la vista, todos juntos contra el juego.',
+  'sideBySide.team': 'No hace falta que alguien gane: pongan todo boca arriba y jueguen como un solo equipo.',
   'sideBySide.calm': 'Nadie tiene que ir rápido. Jueguen por turnos y dejen que cada quien termine su idea.',
   'younger.helper':
     'Si hay alguien más pequeño en casa, mayor de {years} años, puede voltear las cartas y decir qué tienen.',
