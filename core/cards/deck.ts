@@ -1,5 +1,4 @@
 /** The usual deck of fifty-two cards, also with some missing, and decks put together. */
-import { listed } from '~/core/words/numbers';
 
 export const RANKS = ['A', '2', '3', '4', '5', '6', '7', '8', '9', '10', 'J', 'Q', 'K'] as const;
 export type Rank = (typeof RANKS)[number];
@@ -18,29 +17,11 @@ export const suitOf = (card: Card): Suit => card.slice(-1) as Suit;
 /** Ace 1, two to ten as they are, jack 11, queen 12, king 13. */
 export const valueOf = (card: Card): number => RANKS.indexOf(rankOf(card)) + 1;
 export const isRed = (card: Card): boolean => 'HD'.includes(suitOf(card));
-const RANK_NAMES: Record<Rank, string> = {
-  A: 'aces',
-  '2': 'twos',
-  '3': 'threes',
-  '4': 'fours',
-  '5': 'fives',
-  '6': 'sixes',
-  '7': 'sevens',
-  '8': 'eights',
-  '9': 'nines',
-  '10': 'tens',
-  J: 'jacks',
-  Q: 'queens',
-  K: 'kings',
-};
 /** The ranks of some cards, from ace to king. */
 export const ranksOf = (cards: readonly Card[]): Rank[] => {
   const there = new Set(cards.map(rankOf));
   return RANKS.filter((rank) => there.has(rank));
 };
-/** "tens, jacks and queens". */
-export const rankNames = (ranks: readonly Rank[]): string => listed(ranks.map((rank) => RANK_NAMES[rank]));
-
 /** "7♥". */
 export const showCard = (card: Card): string => `${rankOf(card)}${SUITS[suitOf(card)]}`;
 

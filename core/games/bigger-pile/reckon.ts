@@ -42,7 +42,7 @@ function longer(params: PileParams) {
 }
 
 export function reckon(params: PileParams): Answers {
-  const { op, faces, players, ties, signs, missing } = params;
+  const { op, faces, ties, signs, missing } = params;
   const counts = values(params);
   const inDeck = deckWithout(missing).length;
   const playable = numbers(params).length;

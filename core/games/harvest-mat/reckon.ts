@@ -13,7 +13,7 @@ import {
   type Answers,
   type Practised,
 } from '~/core/games/kit';
-import { count, plain } from '~/core/words/numbers';
+import { count } from '~/core/words/numbers';
 import type { MatParams } from '.';
 import { drawsOnMat, ladder, matched, needed, odds, sumCards } from './rules';
 

@@ -1,4 +1,5 @@
-import { deckWithout, rankNames, ranksOf, showCard } from '~/core/cards/deck';
+import { deckWithout, ranksOf, showCard } from '~/core/cards/deck';
+import { rankNames } from '~/core/words/deck';
 import { fact, type Fact } from '~/core/cards/facts';
 import { point, quantile } from '~/core/chance/pmf';
 import { simulatePlays, type Effort } from '~/core/chance/simulate';
