@@ -32,12 +32,11 @@ async function storedGame(at: SchoolHandle, ownId: string) {
 export async function loader({ request, params }: Route.LoaderArgs) {
   const { at } = await requireRole(request, 'coordinator');
   const stored = await storedGame(at, params.ownId);
-  return {
-    ...stored,
-    ...showable(stored.definition),
-    changes: await changesOf(at, 'own game', stored.id),
-    follows: await followed(at, 'own game', stored.id),
-  };
+  const [changes, follows] = await Promise.all([
+    changesOf(at, 'own game', stored.id),
+    followed(at, 'own game', stored.id),
+  ]);
+  return { ...stored, ...showable(stored.definition), changes, follows };
 }
 
 export async function action({ request, params }: Route.ActionArgs) {

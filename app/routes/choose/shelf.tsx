@@ -34,7 +34,13 @@ export const meta: Route.MetaFunction = () => [{ title: 'Choose · Fern Basket' 
 
 export async function loader({ request }: Route.LoaderArgs) {
   const { at } = await requireRole(request, 'coordinator');
-  const own = (await listOwnGames(at)).map(({ id, definition }): GameRef => ({
+  const [ownGames, saved, atHand, shipped] = await Promise.all([
+    listOwnGames(at),
+    listVariants(at),
+    materialsAtHand(at),
+    shelfEntries(),
+  ]);
+  const own = ownGames.map(({ id, definition }): GameRef => ({
     gameId: ownGameId(id),
     own: definition,
   }));
@@ -44,15 +50,15 @@ export async function loader({ request }: Route.LoaderArgs) {
     .filter(isClosed)
     .map((game) => ({ gameId: game.id, name: nameOf(game), why: say(ENGLISH, game.words, 'goal') }));
   const open = own.filter(({ gameId }) => !shut.some((one) => one.gameId === gameId));
-  const entries = [...(await shelfEntries()), ...(await Promise.all(open.map(ownEntry)))];
-  const variants = (await listVariants(at)).map(({ id, gameId, name, ageBand, own: definition }) => ({
+  const entries = [...shipped, ...(await Promise.all(open.map(ownEntry)))];
+  const variants = saved.map(({ id, gameId, name, ageBand, own: definition }) => ({
     id,
     gameId,
     name,
     ageBand,
     game: nameOf(gameFor({ gameId, own: definition })),
   }));
-  return { entries, shut, variants, atHand: await materialsAtHand(at) };
+  return { entries, shut, variants, atHand };
 }
 
 const Plank = styled.section`

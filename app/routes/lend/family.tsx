@@ -31,12 +31,13 @@ export async function loader({ request, params }: Route.LoaderArgs) {
   const family = isId(params.familyId) ? await findFamily(at, params.familyId) : undefined;
   if (!family) throw notFound('This family');
   const { id, version } = family;
+  const [changes, loans] = await Promise.all([changesOf(at, 'family', id), listLoansOfFamily(at, id)]);
   return {
     id,
     version,
     family: familyFields(family),
-    changes: await changesOf(at, 'family', id),
-    loans: await listLoansOfFamily(at, id),
+    changes,
+    loans,
     languages: school.languages,
     today: today(at),
   };

@@ -11,12 +11,9 @@ import type { Route } from './+types/page-svg';
 export async function loader({ request }: Route.LoaderArgs) {
   const { at, school } = await requireRole(request, 'coordinator', 'helper');
   const search = new URL(request.url).searchParams;
-  const order = await readOrder(at, search, school);
-  const { pages } = await previewOf(
-    await taskOf(at, request, order, school),
-    loansIn(search),
-    await schoolPrinting(at),
-  );
+  const [order, printing] = await Promise.all([readOrder(at, search, school), schoolPrinting(at)]);
+  const task = await taskOf(at, request, order, school);
+  const { pages } = await previewOf(task, loansIn(search), printing);
   const number = Number(search.get('page'));
   const sheet = pages[number - 1];
   if (!sheet) throw notFound('This page');

@@ -32,6 +32,10 @@ export async function loader({ request, params }: Route.LoaderArgs) {
   const game = gameFor(gameRef);
   const target = languageIn(request);
   const args = exampleArgs(game);
+  const [checks, changes] = await Promise.all([
+    lineChecks(at, game),
+    changesOf(at, 'wording', gameRef.gameId),
+  ]);
   return {
     title: nameOf(game),
     target,
@@ -40,8 +44,8 @@ export async function loader({ request, params }: Route.LoaderArgs) {
       english: say(ENGLISH, game.words, id, args[id]),
       said: say(readingOf(target), game.words, id, args[id]),
     })),
-    checks: await lineChecks(at, game),
-    changes: await changesOf(at, 'wording', gameRef.gameId),
+    checks,
+    changes,
   };
 }
 

@@ -2,20 +2,32 @@ import { area, bench, dot, sign, stroke, TONE, written, type Lines, type Picture
 import type { Shape } from '~/core/paper/sheet';
 import type { OrbitParams } from '.';
 import { circleNumbers, winsOf } from './odds';
+import { inSentence } from './play';
 import { field } from './reckon';
 import type { words } from './words';
 
+/** The two largest numbers, as they are written in a sentence, with its answer. */
+function example(params: OrbitParams): { a: number | string; b: number | string; answer: number | string } {
+  const [a, b] = [...circleNumbers(params)].sort((x, y) => y - x) as [number, number];
+  const answer = params.op === 'add' ? a + b : a * b;
+  const shown = (n: number): number | string => (n < 0 ? inSentence(n) : n);
+  return { a: shown(a), b: shown(b), answer: answer < 0 ? `−${-answer}` : answer };
+}
+
+const sentence = (params: OrbitParams, sign: '+' | '×') => {
+  const { a, b, answer } = example(params);
+  return written(`${a} ${sign} ${b} = ${answer}`);
+};
+
 export function steps(params: OrbitParams): Lines<typeof words.en> {
   const { circles, diameterMm, bags, op, miss, bestOf } = params;
-  const [a, b] = [...circleNumbers(params)].sort((x, y) => y - x).slice(0, 2);
+  const { a, b, answer } = example(params);
   return [
     ['setUp.circles', { circles, cm: Math.round(diameterMm / 10) }],
     ['setUp.teams', { bags }],
     ['turn.throw', { bags }],
     miss === 'zero' ? ['turn.zero', { zero: 0 }] : ['turn.again'],
-    op === 'add'
-      ? ['turn.add', { a: a!, b: b!, answer: a! + b! }, 'symbols']
-      : ['turn.multiply', { a: a!, b: b!, answer: a! * b! }, 'symbols'],
+    op === 'add' ? ['turn.add', { a, b, answer }, 'symbols'] : ['turn.multiply', { a, b, answer }, 'symbols'],
     ['turn.check'],
     ['end.best', { bestOf, wins: winsOf(bestOf) }],
     ['easier.small'],
@@ -51,8 +63,8 @@ export const pictures: Pictures<OrbitParams, typeof words.en> = {
         TONE.straw,
       );
     }),
-  'turn.add': ({ a, b, answer }) => written(`${a} + ${b} = ${answer}`),
-  'turn.multiply': ({ a, b, answer }) => written(`${a} × ${b} = ${answer}`),
+  'turn.add': (_, params) => sentence(params, '+'),
+  'turn.multiply': (_, params) => sentence(params, '×'),
 };
 
 const ring = (x: number, y: number, text: string): Shape[] => [
