@@ -32,7 +32,10 @@ export function* play(params: OrbitParams, random: Random): Generator<Turn<keyof
       yield turn(
         team + 1,
         op === 'add' ? 'play.adds' : 'play.multiplies',
-        { thrown: thrown.map(inSentence).join(op === 'add' ? ' + ' : ' × '), answer: answer < 0 ? `−${-answer}` : answer },
+        {
+          thrown: thrown.map(inSentence).join(op === 'add' ? ' + ' : ' × '),
+          answer: answer < 0 ? `−${-answer}` : answer,
+        },
         team ? 'play.more' : 'play.easy',
       );
     }
