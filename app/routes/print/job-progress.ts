@@ -4,8 +4,8 @@ import { requireJob } from '~/server/print/jobs';
 import type { Route } from './+types/job-progress';
 
 /** How far a print job is. */
-export async function loader({ request, params }: Route.LoaderArgs): Promise<JobProgress> {
+export async function loader({ request, params }: Route.LoaderArgs) {
   const { at } = await requireRole(request, 'coordinator', 'helper');
   const { state, pagesDone, pages } = await requireJob(at, params.jobId);
-  return { state, pagesDone, pages };
+  return Response.json({ state, pagesDone, pages } satisfies JobProgress);
 }

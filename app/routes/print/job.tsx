@@ -1,5 +1,5 @@
-import { useEffect } from 'react';
-import { Form, redirect, useFetcher, useNavigation, useRevalidator } from 'react-router';
+import { useEffect, useState } from 'react';
+import { Form, redirect, useNavigation, useRevalidator } from 'react-router';
 import styled from 'styled-components';
 import type { JobProgress } from '~/core/pack/order';
 import { count } from '~/core/words/numbers';
@@ -60,18 +60,32 @@ const POLL_MS = 400;
 /** How far a job is, asked again and again; the page is asked for anew when it is not drawn any more. */
 function useProgressOf(id: string, first: JobProgress): JobProgress {
   const { revalidate } = useRevalidator();
-  const { load, data } = useFetcher<JobProgress>();
-  const now = data ?? first;
+  const [told, setTold] = useState<JobProgress>();
   const drawing = first.state === 'drawing';
   useEffect(() => {
     if (!drawing) return;
-    const timer = setInterval(() => void load(`/print/jobs/${id}/progress`), POLL_MS);
-    return () => clearInterval(timer);
-  }, [drawing, id, load]);
+    const gone = new AbortController();
+    let timer = 0;
+    const look = async (): Promise<void> => {
+      try {
+        const answer = await fetch(`/print/jobs/${id}/progress`, { signal: gone.signal });
+        if (answer.ok) setTold((await answer.json()) as JobProgress);
+      } catch {
+        // A server that does not answer for a moment is asked again.
+      }
+      if (!gone.signal.aborted) timer = window.setTimeout(() => void look(), POLL_MS);
+    };
+    timer = window.setTimeout(() => void look(), POLL_MS);
+    return () => {
+      gone.abort();
+      clearTimeout(timer);
+    };
+  }, [drawing, id]);
+  const now = drawing ? (told ?? first) : first;
   useEffect(() => {
     if (drawing && now.state !== 'drawing') void revalidate();
   }, [drawing, now.state, revalidate]);
-  return drawing ? now : first;
+  return now;
 }
 
 export default function Job({ loaderData }: Route.ComponentProps) {
