@@ -5,6 +5,7 @@ import { gameOf } from '~/core/games/shelf';
 import { secureRandom } from '~/server/random';
 import { randomTag } from '~/core/kits/tag';
 import { atSchool, sqlState, type SchoolHandle } from '~/data/db';
+import { loadDemoWhenEmpty, type Demo } from '~/data/demo/load';
 import { createFamily, type Family } from '~/data/queries/families';
 import {
   buildCopies,
@@ -17,7 +18,7 @@ import {
   type Variant,
 } from '~/data/queries/kits';
 import { lend } from '~/data/queries/lending';
-import { createPerson, type Person } from '~/data/queries/people';
+import { createPerson, findPersonByName, type Person } from '~/data/queries/people';
 import { boundTo, setUpSchool, type School } from '~/data/queries/schools';
 import type { Role } from '~/core/people/role';
 import { newLinkKey } from '~/server/links';
@@ -127,3 +128,12 @@ export async function smallSchool(): Promise<SmallSchool> {
   );
   return { school, at, people: { coordinator, helper, reader }, families, copies, kitId };
 }
+
+/** The demo schools, both of one district, in an empty database. */
+export async function demoSchools(): Promise<Demo> {
+  await emptyDatabase();
+  return (await loadDemoWhenEmpty((password) => Promise.resolve(password)))!;
+}
+
+/** The id of somebody of the demo. */
+export const idOf = async (name: string): Promise<string> => (await findPersonByName(name))!.id;

@@ -55,7 +55,8 @@ export const fact = (op: Operation, a: number, b = 0): Fact => ({ op, a, b, answ
 /** The split of a whole into two parts. */
 export const split = (a: number, b: number): Fact => fact('split', a, b);
 
-const signed = (n: number): string => (n < 0 ? `(−${-n})` : `${n}`);
+/** A number in a sentence: below zero it stands in brackets, with a minus sign. */
+export const signed = (n: number): string => (n < 0 ? `(−${-n})` : `${n}`);
 
 /** How a fact is written: "2 + 4 = 6". */
 export function written({ op, a, b, answer }: Fact): string {

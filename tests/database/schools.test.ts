@@ -10,7 +10,7 @@ import {
   sqlState,
   type SchoolHandle,
 } from '~/data/db';
-import { loadDemoWhenEmpty, type Demo } from '~/data/demo/load';
+import type { Demo } from '~/data/demo/load';
 import { copiesAtSchool, copiesNow } from '~/data/queries/desk';
 import { listFamilies } from '~/data/queries/families';
 import { lend, listOut } from '~/data/queries/lending';
@@ -35,19 +35,16 @@ import {
 import { addPasswordLink, createSession, findSession, openSchool, schoolsOf } from '~/data/queries/sessions';
 import { today } from '~/server/today';
 import { everything } from '../owner';
-import { emptyDatabase } from '../world';
+import { demoSchools, idOf } from '../world';
 
 let demo: Demo;
 let at: SchoolHandle;
 let sister: SchoolHandle;
 beforeEach(async () => {
-  await emptyDatabase();
-  demo = (await loadDemoWhenEmpty((password) => Promise.resolve(password)))!;
+  demo = await demoSchools();
   ({ at, sister } = demo);
 });
 afterAll(closeDatabase);
-
-const idOf = async (name: string): Promise<string> => (await findPersonByName(name))!.id;
 
 describe('the rows of another school', () => {
   /** Tables that hold nothing of a school. */

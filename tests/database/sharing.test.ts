@@ -3,7 +3,7 @@ import { sql } from 'drizzle-orm';
 import { afterAll, beforeEach, describe, expect, it } from 'vitest';
 import { gameOf } from '~/core/games/shelf';
 import { atSchool, closeDatabase, type SchoolHandle } from '~/data/db';
-import { loadDemoWhenEmpty, type Demo } from '~/data/demo/load';
+import type { Demo } from '~/data/demo/load';
 import { listShortages, type Shortage } from '~/data/queries/counts';
 import { copiesAtSchool } from '~/data/queries/desk';
 import { listFamilies } from '~/data/queries/families';
@@ -11,7 +11,6 @@ import { addOwnGame, changeOwnGame, findOwnGame, listOwnGames } from '~/data/que
 import { changeKit, findCopy, findKit, listKits, type KitWithVariants } from '~/data/queries/kits';
 import { lend, listOut, strandOf, undoReturn } from '~/data/queries/lending';
 import { moveCopies } from '~/data/queries/moving';
-import { findPersonByName } from '~/data/queries/people';
 import { boundTo, findSchool, makeSchool, schoolOfLink, sisterOfTag } from '~/data/queries/schools';
 import {
   followed,
@@ -25,19 +24,17 @@ import {
 } from '~/data/queries/sharing';
 import { checkedLanguages, lineChecks, saveLineWords } from '~/data/queries/words';
 import { newOwnGame } from '~/core/own/definition';
-import { emptyDatabase } from '../world';
+import { demoSchools, idOf } from '../world';
 
 let demo: Demo;
 let at: SchoolHandle;
 let sister: SchoolHandle;
 beforeEach(async () => {
-  await emptyDatabase();
-  demo = (await loadDemoWhenEmpty((password) => Promise.resolve(password)))!;
+  demo = await demoSchools();
   ({ at, sister } = demo);
 });
 afterAll(closeDatabase);
 
-const idOf = async (name: string): Promise<string> => (await findPersonByName(name))!.id;
 const kitNamed = async (where: SchoolHandle, name: string): Promise<KitWithVariants> =>
   (await findKit(where, (await listKits(where)).find((kit) => kit.name === name)!.id))!;
 const formOf = ({ name, ageBand, players, paper, assurance, variants }: KitWithVariants) => ({

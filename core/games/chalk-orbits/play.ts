@@ -1,12 +1,10 @@
+import { signed } from '~/core/cards/facts';
 import { pick, type Random } from '~/core/chance/random';
 import type { Outcome } from '~/core/chance/simulate';
 import { turn, type Turn } from '~/core/games/kit';
 import type { OrbitParams } from '.';
 import { circleNumbers, winsOf } from './odds';
 import type { words } from './words';
-
-/** A number below zero stands in brackets, with a minus sign. */
-export const inSentence = (n: number): string => (n < 0 ? `(−${-n})` : String(n));
 
 const MOST_ROUNDS = 500;
 
@@ -33,7 +31,7 @@ export function* play(params: OrbitParams, random: Random): Generator<Turn<keyof
         team + 1,
         op === 'add' ? 'play.adds' : 'play.multiplies',
         {
-          thrown: thrown.map(inSentence).join(op === 'add' ? ' + ' : ' × '),
+          thrown: thrown.map(signed).join(op === 'add' ? ' + ' : ' × '),
           answer: answer < 0 ? `−${-answer}` : answer,
         },
         team ? 'play.more' : 'play.easy',

@@ -1,8 +1,8 @@
+import { signed } from '~/core/cards/facts';
 import { area, bench, dot, sign, stroke, TONE, written, type Lines, type Pictures } from '~/core/games/kit';
 import type { Shape } from '~/core/paper/sheet';
 import type { OrbitParams } from '.';
 import { circleNumbers, winsOf } from './odds';
-import { inSentence } from './play';
 import { field } from './reckon';
 import type { words } from './words';
 
@@ -10,7 +10,7 @@ import type { words } from './words';
 function example(params: OrbitParams): { a: number | string; b: number | string; answer: number | string } {
   const [a, b] = [...circleNumbers(params)].sort((x, y) => y - x) as [number, number];
   const answer = params.op === 'add' ? a + b : a * b;
-  const shown = (n: number): number | string => (n < 0 ? inSentence(n) : n);
+  const shown = (n: number): number | string => (n < 0 ? signed(n) : n);
   return { a: shown(a), b: shown(b), answer: answer < 0 ? `−${-answer}` : answer };
 }
 
