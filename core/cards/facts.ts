@@ -27,11 +27,16 @@ export type Operation =
   | 'count'
   | 'quantity'
   | 'glance'
+  /** A capital letter and its small one, by its place in the alphabet. */
+  | 'letter'
   /** Waiting, listening, acting on a word. */
   | 'listen';
 
+/** The letters that a twin can have. */
+export const LETTERS = [...'ABCDEFGHIJKLMNOPQRSTUVWXYZ'] as const;
+
 /** Operations with one number only. */
-export const UNARY: ReadonlySet<Operation> = new Set(['count', 'quantity', 'glance', 'listen']);
+export const UNARY: ReadonlySet<Operation> = new Set(['count', 'quantity', 'glance', 'letter', 'listen']);
 
 const ANSWER: Record<Operation, (a: number, b: number) => number> = {
   split: (a, b) => a + b,
@@ -46,6 +51,7 @@ const ANSWER: Record<Operation, (a: number, b: number) => number> = {
   count: (a) => a,
   quantity: (a) => a,
   glance: (a) => a,
+  letter: (a) => a,
   listen: (a) => a,
 };
 
@@ -85,6 +91,8 @@ export function written({ op, a, b, answer }: Fact): string {
       return `show ${x}`;
     case 'glance':
       return `see ${x}`;
+    case 'letter':
+      return `${LETTERS[a - 1]} and ${LETTERS[a - 1]!.toLowerCase()}`;
     case 'listen':
       return `listen for ${x}`;
   }

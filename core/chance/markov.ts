@@ -84,13 +84,13 @@ export function visitsUntilFirst<S>(
 export type Roll = readonly (readonly [steps: number, chance: number])[];
 
 /**
- * One path of `length` cells walked with a number of cells a turn. Start off the path, at 0. `reach`: a roll that
+ * One path of `length` cells walked with a number of cells a turn, which may be rolled in another way on the way home. Start off the path, at 0. `reach`: a roll that
  * would pass the end stops there; `exact`: it stays put. With `back`, the same way home again after the end; what
  * is left of a roll at the end is dropped. Who stands where no roll fits stays there for ever: the walk ends then
  * too, and `arrives` is the chance that it ends at home.
  */
 export function pathTurns(
-  roll: Roll,
+  rollAt: (at: number) => Roll,
   length: number,
   finish: 'reach' | 'exact',
   back: boolean,
@@ -98,8 +98,8 @@ export function pathTurns(
   const total = back ? 2 * length : length;
   const { turns, ends } = endings(
     0,
-    (at) => roll.map(([steps, chance]) => [walk(at, steps, length, finish), chance] as const),
-    (at) => at === total || stuck(roll, at, length, finish),
+    (at) => rollAt(at).map(([steps, chance]) => [walk(at, steps, length, finish), chance] as const),
+    (at) => at === total || stuck(rollAt(at), at, length, finish),
   );
   return { turns, arrives: ends.get(total) ?? 0 };
 }

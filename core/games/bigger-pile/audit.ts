@@ -1,7 +1,7 @@
 import type { Card } from '~/core/cards/deck';
 import type { DeckVerdict } from '~/core/games/kit';
 import type { PileParams } from '.';
-import { numbersFrom, perRound, rounds } from './rules';
+import { goesOn, numbersFrom, numbers, perRound, rounds } from './rules';
 
 /** A few missing cards cost rounds, nothing else. */
 export function audit(params: PileParams, cards: readonly Card[]): DeckVerdict {
@@ -14,6 +14,14 @@ export function audit(params: PileParams, cards: readonly Card[]): DeckVerdict {
       verdict: 'doesNotPlay',
       note: `${count} number cards are left; one round takes ${perRound(params)}.`,
     };
+  const all = numbers({ ...params, missing: [] }).length;
+  if (goesOn(params))
+    return count === all
+      ? { verdict: 'plays', note: `${count} number cards, as in a whole deck.` }
+      : {
+          verdict: 'playsWithNote',
+          note: `${count} number cards instead of ${all}: it plays on with them.`,
+        };
   if (now === usual && over === 0) return { verdict: 'plays', note: `${now} rounds, as with a whole deck.` };
   const fewer =
     now < usual

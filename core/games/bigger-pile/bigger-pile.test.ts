@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { DECK, deckWithout } from '~/core/cards/deck';
+import { seeded } from '~/core/chance/random';
 import { settle } from '~/core/games/kit/game';
 import { holdsTheShelfLaws } from '~/core/games/kit/laws.testing';
 import { paramsOf, plays, tally } from '~/core/games/kit/plays.testing';
@@ -7,6 +8,7 @@ import { figuresOf, noticesOf, refusals, setting } from '~/core/games/kit/testin
 import type { Params, Turn } from '~/core/games/kit/types';
 import { gameOf } from '~/core/games/shelf';
 import { biggerPile, type PileParams } from '.';
+import { roundsOfPlay } from './play';
 import { answer, numbers } from './rules';
 
 holdsTheShelfLaws(biggerPile, {
@@ -127,6 +129,59 @@ describe('a play of Bigger Pile', () => {
 
   it('takes the smaller from the larger, whichever comes first', () => {
     expect([answer('subtract', 3, 9), answer('subtract', 9, 3), answer('subtract', 4, 4)]).toEqual([6, 6, 0]);
+  });
+
+  it.each([
+    { until: 'all', players: 2 },
+    { until: 'all', players: 3, op: 'add', ties: 'keepOwn' },
+    { until: 'all', players: 4, op: 'multiply', faces: '11-12-13', missing: ['2H', '9C'] },
+  ] as Params[])('goes on until somebody has all cards with %j, and loses none', (change) => {
+    const params = paramsOf(biggerPile, change) as unknown as PileParams;
+    const deck = numbers(params);
+    const each = params.op === 'compare' ? 1 : 2;
+    const random = seeded(8);
+    let ended = 0;
+    for (let i = 0; i < 40; i++) {
+      const played = roundsOfPlay(params, random);
+      // The first cards of every player are the ones dealt to them: then a ledger of who has how many.
+      const cards = Array.from(
+        { length: params.players },
+        (_, k) => Math.floor(deck.length / params.players) + Number(k < deck.length % params.players),
+      );
+      let middle = 0;
+      for (let next = played.next(); ; next = played.next()) {
+        const playing = cards.flatMap((count, k) => (count >= each ? [k] : []));
+        if (next.done) {
+          if (next.value) ended++;
+          expect(next.value).toBe(playing.length < 2);
+          break;
+        }
+        const { turned, player, tie } = next.value;
+        expect(turned.map((one) => one.length)).toEqual(playing.map(() => each));
+        cards.forEach((count, k) => {
+          if (count < each) [middle, cards[k]] = [middle + count, 0];
+        });
+        for (const k of playing) cards[k]! -= each;
+        if (tie && params.ties === 'keepOwn') for (const k of playing) cards[k]! += each;
+        else if (tie) middle += each * playing.length;
+        else [middle, cards[player]] = [0, cards[player]! + middle + each * playing.length];
+        expect(middle + cards.reduce((a, b) => a + b, 0)).toBe(deck.length);
+      }
+    }
+    expect(ended).toBeGreaterThan(10);
+  });
+
+  it('asks whose pile is bigger again and again, and says when that is long', () => {
+    const { figures, practice, notices } = setting(biggerPile, { until: 'all', faces: '11-12-13' }).reckon(
+      { ageBand: 'g1', secondsPerTurn: 25 },
+      { plays: 500, seed: 2, deep: false },
+    );
+    const met = practice.reduce((total, one) => total + one.meetings, 0);
+    expect(met).toBeCloseTo(figures['rounds.mean'] as number, 6);
+    expect(figures['rounds.p90']).toBeGreaterThan(figures['rounds.mean'] as number);
+    expect(notices.find(({ code }) => code === 'goes-on')?.mend?.params.until).toBe('deck');
+    // One player turns two piles and is through when they are.
+    expect(figuresOf('bigger-pile', { until: 'all', players: 1 })).toMatchObject({ rounds: 20 });
   });
 
   it('ties in its first round as often as it reckons', () => {

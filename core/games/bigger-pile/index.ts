@@ -29,6 +29,10 @@ const knobs = {
     { again: 'turn again, the next answer takes all', keepOwn: 'each keeps their own cards' },
     { title: 'When answers are equal', default: 'again' },
   ),
+  until: OneOf(
+    { deck: 'once through the deck', all: 'until somebody has all cards' },
+    { title: 'The game goes on', description: 'Both ways are played.', default: 'deck' },
+  ),
   signs: YesNo({ title: 'Lay the <, = or > card between', default: false }),
   missing: Cards({ title: 'Cards this deck lacks' }),
 };
@@ -39,6 +43,7 @@ export const biggerPile = game({
   family: 'compare',
   traits: { places: ['table', 'floor', 'rainyDay'], byVideo: true },
   knobs,
+  when: { until: { players: [2, 3, 4] } },
   presets: [
     { id: 'compare', name: 'which is more', tradition: 'picture cards are taken out', ageBand: 'K' },
     {
@@ -75,6 +80,13 @@ export const biggerPile = game({
       tradition: 'picture cards are 11, 12, 13',
       ageBand: 'g2',
       params: { op: 'add', faces: '11-12-13' },
+    },
+    {
+      id: 'compare-all',
+      name: 'which is more, until somebody has all cards',
+      tradition: 'picture cards are 11, 12, 13',
+      ageBand: 'g1',
+      params: { faces: '11-12-13', until: 'all' },
     },
     {
       id: 'compare-discard',

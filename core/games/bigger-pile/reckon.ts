@@ -1,10 +1,22 @@
 import { deckWithout, pairChances } from '~/core/cards/deck';
 import { fact, type Fact } from '~/core/cards/facts';
-import { point } from '~/core/chance/pmf';
-import { chanceFigure, figure, know, mend, mind, need, type Answers, type Practised } from '~/core/games/kit';
+import { point, quantile } from '~/core/chance/pmf';
+import { simulatePlays, type Effort } from '~/core/chance/simulate';
+import {
+  chanceFigure,
+  figure,
+  know,
+  mend,
+  mind,
+  need,
+  simulatedFigure,
+  type Answers,
+  type Practised,
+} from '~/core/games/kit';
 import { count as many } from '~/core/words/numbers';
 import type { PileParams } from '.';
-import { answer, ladder, numbers, perRound, piles, rounds, values } from './rules';
+import { MOST_ROUNDS, roundsOfPlay } from './play';
+import { answer, goesOn, ladder, numbers, perRound, piles, rounds, values } from './rules';
 
 /** Chance that two players have the same answer in the first round; exact, without putting back. */
 export function tieChance(counts: ReadonlyMap<number, number>, op: PileParams['op']): number | undefined {
@@ -41,8 +53,9 @@ function longer(params: PileParams) {
   return found && mend(found[0], params, found[1]);
 }
 
-export function reckon(params: PileParams): Answers {
+export function reckon(params: PileParams, effort: Effort): Answers {
   const { op, faces, ties, signs, missing } = params;
+  const long = goesOn(params) ? untilAll(params, effort) : undefined;
   const counts = values(params);
   const inDeck = deckWithout(missing).length;
   const playable = numbers(params).length;
@@ -51,7 +64,7 @@ export function reckon(params: PileParams): Answers {
   const pairs = pairChances(counts);
   const answers = op === 'compare' ? [...counts.keys()] : pairs.map(({ a, b }) => answer(op, a, b));
   const tie = tieChance(counts, op);
-  const facts = practice(params, count);
+  const facts = long?.practice ?? practice(params, count);
   const whole = rounds({ ...params, missing: [] });
   const over = playable - count * perRound(params);
   const largest = Math.max(...answers);
@@ -68,13 +81,17 @@ export function reckon(params: PileParams): Answers {
             ? 'The whole deck.'
             : `The whole deck; ${playable} of them are numbers.`,
       ),
-      figure(
-        'rounds',
-        'Rounds',
-        count,
-        'rounds',
-        `${playable} number cards, ${perRound(params)} in a round${over ? `; ${over} are left over` : ''}.`,
-      ),
+      ...(long
+        ? long.figures
+        : [
+            figure(
+              'rounds',
+              'Rounds',
+              count,
+              'rounds',
+              `${playable} number cards, ${perRound(params)} in a round${over ? `; ${over} are left over` : ''}.`,
+            ),
+          ]),
       ...(tie === undefined
         ? []
         : [chanceFigure('tie.chance', 'Equal answers', tie, 'two players, first round, exact.')]),
@@ -105,12 +122,20 @@ export function reckon(params: PileParams): Answers {
           ? 'Keep all cards; write 11, 12 and 13 on a slip for jack, queen and king.'
           : 'Keep all cards; picture cards are put aside when they come.',
     ],
-    turns: point(Math.max(1, count)),
+    turns: long?.simulated.turns ?? point(Math.max(1, count)),
     setUpMinutes: 1,
     practice: facts,
     players: { fewest: 1, most: 4, alone: true },
     notices: [
+      long !== undefined &&
+        quantile(long.simulated.turns, 0.9) > LONG &&
+        mind(
+          'goes-on',
+          `One in ten of these games has more than ${quantile(long.simulated.turns, 0.9)} rounds: set a clock, or go through the deck once.`,
+          mend('Once through the deck', params, { until: 'deck' }),
+        ),
       missing.length > 0 &&
+        long === undefined &&
         know(
           'cards-missing',
           `${missing.length === 1 ? 'One card is' : `${missing.length} cards are`} missing: ${
@@ -120,7 +145,8 @@ export function reckon(params: PileParams): Answers {
           }.`,
           mend('Use a whole deck', params, { missing: [] }),
         ),
-      count < FEW &&
+      long === undefined &&
+        count < FEW &&
         mind(
           'few-rounds',
           `Only ${count} ${count === 1 ? 'round' : 'rounds'}: the game is over before it has begun.`,
@@ -144,21 +170,67 @@ export function reckon(params: PileParams): Answers {
       ),
     ],
     ladder: ladder(params),
+    simulated: long?.simulated,
   };
 }
+
+/** So many rounds are more than an evening has. */
+const LONG = 60;
+
+/** Plays until one has all cards: how long they are, and what is met in them. */
+function untilAll(params: PileParams, effort: Effort) {
+  const met = new Map<string, Practised>();
+  const { op } = params;
+  const meet = (a: number, b: number, meetings: number): void => {
+    const key = `${Math.min(a, b)} ${Math.max(a, b)}`;
+    const before = met.get(key)?.meetings ?? 0;
+    met.set(key, { fact: factOf(op, Math.min(a, b), Math.max(a, b)), meetings: before + meetings });
+  };
+  const simulated = simulatePlays(function* (random) {
+    const played = roundsOfPlay(params, random);
+    for (let next = played.next(); ; next = played.next()) {
+      if (next.done) return { ended: Number(next.value) };
+      const { turned } = next.value;
+      if (op === 'compare')
+        turned.forEach(([a], i) =>
+          turned.slice(0, i).forEach(([b]) => meet(a!, b!, 1 / (turned.length - 1))),
+        );
+      else for (const [a, b] of turned) meet(a!, b!, 1);
+      yield;
+    }
+  }, effort);
+  const { turns, plays, of } = simulated;
+  return {
+    simulated,
+    practice: [...met.values()].map((one) => ({ ...one, meetings: one.meetings / plays })),
+    figures: [
+      ...simulatedFigure('rounds.mean', 'Rounds', of.turns, 'rounds', 'Until one player has all cards.'),
+      figure('rounds.p90', '90 in 100 games end by', quantile(turns, 0.9), 'rounds', 'Of the same plays.'),
+      chanceFigure(
+        'ends.chance',
+        'It comes to an end',
+        of.ended!.mean,
+        `somebody has all cards within ${MOST_ROUNDS} rounds.`,
+        of.ended!.error,
+      ),
+    ],
+  };
+}
+
+/** What is worked out with two cards, the smaller number first. */
+const factOf = (op: PileParams['op'], a: number, b: number): Fact =>
+  op === 'compare'
+    ? fact('compare', a, b)
+    : op === 'subtract'
+      ? fact('subtract', b, a)
+      : fact(op === 'add' ? 'add' : 'multiply', a, b);
 
 /** Facts met in one play: each player's pair, or the comparison of the piles. */
 function practice(params: PileParams, count: number): Practised[] {
   const { op } = params;
   const each = count * (op === 'compare' ? piles(params) / 2 : piles(params));
-  const of = (a: number, b: number): Fact =>
-    op === 'compare'
-      ? fact('compare', a, b)
-      : op === 'subtract'
-        ? fact('subtract', b, a)
-        : fact(op === 'add' ? 'add' : 'multiply', a, b);
   return pairChances(values(params)).map(({ a, b, chance }) => ({
-    fact: of(a, b),
+    fact: factOf(op, a, b),
     meetings: each * chance,
   }));
 }

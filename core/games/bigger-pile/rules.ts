@@ -14,6 +14,10 @@ export const cardsEach = ({ op }: Pick<PileParams, 'op'>): number => (op === 'co
 export const piles = ({ op, players }: Pick<PileParams, 'op' | 'players'>): number =>
   players === 1 && op === 'compare' ? 2 : players;
 
+/** Whether taken cards are played with again until somebody has all of them. One player goes through the deck once. */
+export const goesOn = ({ until, players }: Pick<PileParams, 'until' | 'players'>): boolean =>
+  until === 'all' && players > 1;
+
 export const perRound = (params: PileParams): number => cardsEach(params) * piles(params);
 
 /** The numbers that can be turned. */

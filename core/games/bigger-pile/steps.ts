@@ -11,7 +11,7 @@ import {
 } from '~/core/games/kit';
 import type { Shape } from '~/core/paper/sheet';
 import type { PileParams } from '.';
-import { answer, cardsEach, rounds } from './rules';
+import { answer, cardsEach, goesOn, rounds } from './rules';
 import type { words } from './words';
 
 export function steps(params: PileParams): Lines<typeof words.en> {
@@ -24,16 +24,16 @@ export function steps(params: PileParams): Lines<typeof words.en> {
       : faces === '11-12-13'
         ? ['setUp.faces', { jack: 11, queen: 12, king: 13 }]
         : ['setUp.discard'],
-    ['setUp.pile'],
+    goesOn(params) ? ['setUp.deal'] : ['setUp.pile'],
     ['turn.turn', { cards, players }],
     op === 'compare'
       ? ['turn.compare', { a, b }, 'pieces']
       : [`turn.${op}`, { a, b, answer: answer(op, a, b) }, 'symbols'],
     params.signs && ['turn.signs', {}, 'symbols'],
-    ['turn.take'],
+    goesOn(params) ? ['turn.under'] : ['turn.take'],
     ties === 'again' ? ['turn.again'] : ['turn.keep'],
     faces === 'discardWhenMet' && ['turn.aside'],
-    ['end.rounds', { rounds: rounds(params) }],
+    goesOn(params) ? ['end.all'] : ['end.rounds', { rounds: rounds(params) }],
     ['easier.build', {}, 'pieces'],
     ['harder.more', {}, 'symbols'],
     ['sideBySide.together'],

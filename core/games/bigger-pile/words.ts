@@ -9,6 +9,8 @@ export const words = source('bigger-pile', {
   'setUp.faces': 'Keep all cards: aces are one, jacks {jack}, queens {queen}, kings {king}.',
   'setUp.discard': 'Keep all cards. Aces are one; picture cards are put aside when they come.',
   'setUp.pile': 'Shuffle, and put the cards face down in one pile that everybody can reach.',
+  'setUp.deal':
+    'Shuffle, and deal all cards face down: each player has a pile of their own and turns from it.',
   'turn.turn':
     '{players, plural, =1 {Turn {cards, plural, =1 {two cards, one on each side} other {# cards}}.} other {Each player turns {cards, plural, one {# card} other {# cards}}.}}',
   'turn.compare': 'Say both numbers and which is more: “{a} is more than {b}.”',
@@ -22,6 +24,9 @@ export const words = source('bigger-pile', {
   'turn.aside': 'A picture card is put aside, and the next card is turned in its place.',
   'end.rounds':
     'Stop after {rounds, plural, one {# round} other {# rounds}}, when the cards are used up. Whose pile is bigger? Guess first, then count.',
+  'turn.under': 'The cards go under the pile of the larger answer.',
+  'end.all':
+    'Who cannot turn any more is done. Stop when one pile holds all cards, or when it is enough: guess whose pile is bigger, then count.',
   'easier.build': 'Build each number with counters, side by side, and look.',
   'harder.more': 'Say how much more, too.',
   'sideBySide.together':

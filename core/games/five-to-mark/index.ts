@@ -29,6 +29,14 @@ const knobs = {
     default: true,
   }),
   rounds: Whole(1, 20, { title: 'Targets in one game', default: 6 }),
+  replace: OneOf(
+    { all: 'all of them', used: 'only those that were used' },
+    {
+      title: 'For the next target, new cards for',
+      description: 'Both ways are played.',
+      default: 'all',
+    },
+  ),
   players: Whole(1, 4, { title: 'Players', default: 2 }),
   missing: Cards({ title: 'Cards this deck lacks' }),
 };
@@ -54,6 +62,13 @@ export const fiveToMark = game({
       tradition: 'picture cards are put away',
       ageBand: 'g1',
       params: { laid: 6, ops: ['+'], rounds: 4 },
+    },
+    {
+      id: 'used',
+      name: 'five cards, all signs',
+      tradition: 'only used cards are replaced',
+      ageBand: 'g3',
+      params: { replace: 'used' },
     },
     {
       id: 'pictures',

@@ -63,7 +63,7 @@ export function reckon(params: MarkParams, effort: Effort): Answers {
   const odds = effort.deep && !tooMany(params) ? oddsOf(deck, laid, ops, whole, effort.progress) : undefined;
   const sizes = Array.from({ length: laid - 1 }, (_, i) => i + 2);
   return {
-    figures: odds ? figures(odds, deck.length, laid) : [],
+    figures: odds ? figures(odds, deck.length, laid, params.replace) : [],
     parts: [need('card-deck', 1, `${deck.length} cards are played with.`)],
     prep: [
       params.faces === 'numbers'
@@ -121,14 +121,14 @@ function easier(params: MarkParams, deck: readonly number[]) {
   );
 }
 
-function figures(odds: Odds, cards: number, laid: number): Figure[] {
+function figures(odds: Odds, cards: number, laid: number, replace: MarkParams['replace']): Figure[] {
   const [hardest, chance] = [...odds.byTarget].reduce((a, b) => (b[1] < a[1] - 1e-12 ? b : a));
   return [
     chanceFigure(
       'solvable.chance',
       'The target can be reached',
       odds.solvable,
-      `exact over all deals of ${laid} and a target from ${cards} cards, ${odds.layouts} different layouts.`,
+      `exact over all deals of ${laid} and a target from ${cards} cards, ${odds.layouts} different layouts${replace === 'used' ? '; of the first target, since the cards that stay are those nobody needed' : ''}.`,
     ),
     ...Object.entries(odds.fewest).map(([k, value]) =>
       chanceFigure(

@@ -28,6 +28,7 @@ export function steps(params: MarkParams): Lines<typeof words.en> {
     ['turn.say', example(params), 'symbols'],
     params.whole && ['turn.whole', { zero: 0 }],
     ['turn.none'],
+    rounds > 1 && [params.replace === 'used' ? 'end.used' : 'end.all'],
     ['end.rounds', { rounds }],
     ['easier.counters', {}, 'pieces'],
     ['harder.more', {}, 'symbols'],

@@ -15,8 +15,10 @@ export const words = source('five-to-mark', {
   'turn.say': 'Say the way and show the cards, for example: {way}\u00a0=\u00a0{target}.',
   'turn.whole': 'Each step stays a whole number and not below {zero}.',
   'turn.none': 'Nobody finds a way? Some targets have none: turn a new one.',
-  'end.rounds':
-    'Lay new cards for each target. Stop after {rounds, plural, one {# target} other {# targets}}.',
+  'end.used':
+    'Lay new cards only where cards were used, and turn a new target. When the pile is used up, mix what lies aside.',
+  'end.all': 'Lay new cards for each target.',
+  'end.rounds': 'Stop after {rounds, plural, one {# target} other {# targets}}.',
   'easier.counters': 'Use two cards only, and lay them with counters.',
   'harder.more': 'Look for a second way, with more cards.',
   'say.start': '“Which card is close to the target? How far away is it?”',

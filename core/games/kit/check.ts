@@ -71,9 +71,11 @@ function ease(schema: TSchema, value: unknown): unknown {
     return [...cards, ...unread];
   }
   if (items.labels) {
-    const list =
-      typeof value === 'string' ? (value in items.labels ? [value] : value.split(/[\s,]*/)) : value;
-    return Array.isArray(list) ? list.map((one) => KEYBOARD_SIGNS[String(one)] ?? one) : value;
+    const labels = items.labels as Record<string, string>;
+    const list = typeof value === 'string' ? (value in labels ? [value] : value.split(/[\s,]*/)) : value;
+    return Array.isArray(list)
+      ? list.map((one) => (String(one) in labels ? one : (KEYBOARD_SIGNS[String(one)] ?? one)))
+      : value;
   }
   return typeof value === 'number' ? [value] : value;
 }

@@ -1,6 +1,6 @@
 /** What a game is made from. */
 export { game, type ParamsOf } from './game';
-export { Cards, Signs } from './knobs';
+export { BEGINS, Cards, Signs } from './knobs';
 export { choices, climb, levels, signLadder } from './ladder';
 export { LINES, NINE } from './nine-cells';
 export * from './parts';

@@ -2,7 +2,7 @@
 import { Unsafe, type TObject, type TSchema } from '@sinclair/typebox';
 import { DECK } from '~/core/cards/deck';
 import { SIGNS, type Sign } from '~/core/cards/facts';
-import { SomeOf, type About } from '~/core/check/schema';
+import { OneOf, SomeOf, type About } from '~/core/check/schema';
 import type { Params } from './types';
 
 /** Cards of the usual deck, each at most once. */
@@ -24,6 +24,12 @@ export const Signs = (byDefault: readonly Sign[]) =>
     title: 'Signs',
     default: byDefault,
   });
+
+/** Who begins, where dice are rolled. */
+export const BEGINS = OneOf(
+  { any: 'the youngest, or anybody', highest: 'whoever rolls the most' },
+  { title: 'Who begins', description: 'Both ways are played.', default: 'any' },
+);
 
 interface KnobAbout {
   name: string;

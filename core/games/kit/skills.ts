@@ -9,6 +9,7 @@ export const SKILLS = [
   'counting to 20',
   'numeral to quantity',
   'seeing without counting',
+  'capital and small letters',
   'comparing',
   'splitting 5',
   'splitting 10',
@@ -48,6 +49,7 @@ export function skillsOf(practice: readonly Practised[]): Skill[] {
   if (notable(counted)) found.add(`counting to ${bound(counted, [5, 10, 20]) ?? 20}`);
   if (notable(of('quantity'))) found.add('numeral to quantity');
   if (notable(of('glance'))) found.add('seeing without counting');
+  if (notable(of('letter'))) found.add('capital and small letters');
   if (notable(of('compare'))) found.add('comparing');
   const splits = of('split');
   if (notable(splits)) {

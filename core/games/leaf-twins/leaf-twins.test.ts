@@ -107,6 +107,28 @@ describe('the sheets of Leaf Twins', () => {
   });
 });
 
+describe('other twins', () => {
+  it('stand on the shapes and on the board in the order of the board, each once', () => {
+    const letters = ['M', 'A', 'W', 'X'];
+    const [cut, board, ...more] = printed('leaf-twins', { twins: 'letters', letters }) as Sheet[];
+    expect(saidOn(cut!).filter((text) => text.length === 1)).toEqual(['A', 'M', 'W', 'X']);
+    expect(saidOn(board!).filter((text) => text.length === 1)).toEqual(['a', 'm', 'w', 'x']);
+    expect(more).toEqual([]);
+    const own = [30, 7, 100];
+    const numerals = printed('leaf-twins', { twins: 'numerals', which: 'own', own });
+    for (const sheet of numerals.slice(0, 2))
+      expect(saidOn(sheet).filter((text) => /^\d+$/.test(text))).toEqual(['7', '30', '100']);
+    const dotted = printed('leaf-twins', { which: 'own', own: [3, 0, 8] });
+    expect(circles(dotted[1]!.shapes)).toHaveLength(11);
+  });
+
+  it('refuses what cannot be told apart or counted', () => {
+    expect(refusals('leaf-twins', { twins: 'letters', letters: ['Q'] }).letters).toMatch(/two or more/);
+    expect(refusals('leaf-twins', { which: 'own', own: [4, 21] }).own).toMatch(/21 dots/);
+    expect(figuresOf('leaf-twins', { twins: 'letters' })).not.toHaveProperty('factFamilies');
+  });
+});
+
 describe('a play of Leaf Twins', () => {
   it('finds every twin once, in a mixed order', () => {
     const all = plays(leafTwins, { count: 12, players: 2 }, 20).map(({ turns }) => {

@@ -1,11 +1,12 @@
-import { fact } from '~/core/cards/facts';
+import { fact, LETTERS } from '~/core/cards/facts';
 import { point } from '~/core/chance/pmf';
 import type { FieldErrors } from '~/core/check/check';
-import { figure, know, levels, mend, need, type Answers, type Ladder } from '~/core/games/kit';
+import { figure, know, levels, mend, need, type Answers, type Ladder, type Params } from '~/core/games/kit';
 import { impose } from '~/core/paper/cards';
 import { PAPERS, type Cell } from '~/core/paper/sheet';
-import { count as inWords } from '~/core/words/numbers';
+import { count as inWords, listed } from '~/core/words/numbers';
 import type { TwinParams } from '.';
+import { MOST_DOTS, mostOf, twinsOf } from './rules';
 
 /** Our own twelve shapes, one a month; none belongs to a religion. */
 export const SHAPES = {
@@ -39,15 +40,57 @@ function rowsOf(cells: readonly Cell[]): number {
   return Math.max(0, ...deep.values());
 }
 
-export const faults = (params: TwinParams): FieldErrors =>
-  places(params).length === 0
+export const faults = (params: TwinParams): FieldErrors => ({
+  ...(places(params).length === 0
     ? {
         shapeMm: `A shape of ${params.shapeMm.w} × ${params.shapeMm.h} mm does not fit ${PAPERS[params.paper].name} paper. Make it smaller.`,
       }
-    : {};
+    : {}),
+  ...(params.twins === 'dots' && params.which === 'own' && mostOf(params) > MOST_DOTS
+    ? {
+        own: `Nobody counts ${mostOf(params)} dots on a shape. Take numbers up to ${MOST_DOTS}, or the same numeral twice.`,
+      }
+    : {}),
+  ...(params.twins === 'letters' && params.letters.length < 2
+    ? { letters: 'One letter alone has nothing to be told from. Choose two or more.' }
+    : {}),
+});
 
-export const ladder = (params: TwinParams): Ladder =>
-  levels(params, 'count', [5, 6, 8, 10, 12, 15, 20], (count) => `Use ${count} shapes`);
+/** Whether the back of the board has a fact triangle: where there are numbers with two parts, and few enough to fill in. */
+export const hasTriangle = (params: TwinParams): boolean =>
+  params.twins !== 'letters' && mostOf(params) >= 3 && mostOf(params) <= MOST_DOTS;
+
+export function ladder(params: TwinParams): Ladder {
+  const { twins, which } = params;
+  if (twins !== 'letters' && which === 'run')
+    return levels(params, 'count', [5, 6, 8, 10, 12, 15, 20], (count) => `Use ${count} shapes`);
+  // Of one's own numbers or letters: one less, or one more.
+  const rung = (label: string, change: Partial<TwinParams>) => ({
+    label,
+    params: { ...params, ...change } as Params,
+  });
+  if (twins === 'letters') {
+    const { letters } = params;
+    const next = LETTERS.find((letter) => !letters.includes(letter));
+    return {
+      ...(letters.length > 2 && { easier: rung('One letter less', { letters: letters.slice(0, -1) }) }),
+      ...(next && { harder: rung(`The ${next} too`, { letters: [...letters, next] }) }),
+    };
+  }
+  const { own } = params;
+  const next = own.length < 20 ? unused(params) : undefined;
+  return {
+    ...(own.length > 2 && { easier: rung('One number less', { own: own.slice(0, -1) }) }),
+    ...(next !== undefined && { harder: rung(`The ${next} too`, { own: [...own, next] }) }),
+  };
+}
+
+/** The smallest number above the largest that is there, or below, that has no shape yet. */
+function unused({ own, twins }: TwinParams): number | undefined {
+  const most = twins === 'dots' ? MOST_DOTS : 100;
+  const all = Array.from({ length: most + 1 }, (_, n) => n).filter((n) => !own.includes(n));
+  return all.find((n) => n > Math.max(...own)) ?? all.at(-1);
+}
 
 /** Fact triangles of wholes up to `count`: two parts of at least 1, the smaller first. */
 export function factFamilies(count: number): { all: number; doubles: number } {
@@ -57,14 +100,17 @@ export function factFamilies(count: number): { all: number; doubles: number } {
 }
 
 export function reckon(params: TwinParams): Answers {
-  const { count, shape, gapMm, paper } = params;
+  const { twins, which, shape, gapMm, paper } = params;
+  const all = twinsOf(params);
+  const count = all.length;
+  const most = mostOf(params);
   const cells = places(params);
   const perSheet = cells.length;
   const onSide = cells.filter(({ turned }) => turned).length;
   const sheets = Math.ceil(count / perSheet);
   // The sheets of a board lie side by side: it is as deep as the fullest of them.
   const boardRows = rowsOf(cells.slice(0, count));
-  const families = factFamilies(count);
+  const families = factFamilies(most);
   return {
     figures: [
       figure(
@@ -91,28 +137,48 @@ export function reckon(params: TwinParams): Answers {
           ? `${count} outlines on one sheet, where the shapes lie on theirs.`
           : `${inWords(perSheet, 'outline')} on a sheet; its ${sheets} sheets lie side by side.`,
       ),
-      figure(
-        'factFamilies',
-        'Fact triangles on the back',
-        families.all,
-        'families',
-        `Two parts and a whole up to ${count}; ${families.doubles} are doubles, which need one numeral twice.`,
-      ),
+      ...(hasTriangle(params)
+        ? [
+            figure(
+              'factFamilies',
+              'Fact triangles on the back',
+              families.all,
+              'families',
+              `Two parts and a whole up to ${most}; ${families.doubles === 1 ? 'one is a double, which needs' : `${families.doubles} are doubles, which need`} one numeral twice.`,
+            ),
+          ]
+        : []),
     ],
     parts: [
-      need('cut-shape', count, `Numbered from 1 to ${count}.`),
-      need('shape-board', 1, 'Outlines with dots on the front, a fact triangle on the back.'),
-      need('wipe-marker', 1, 'For the triangle on the back.'),
+      need(
+        'cut-shape',
+        count,
+        twins === 'letters'
+          ? 'Capital letters.'
+          : which === 'own'
+            ? `With ${listed(all.map(({ shape: text }) => text))}.`
+            : `Numbered from 1 to ${count}.`,
+      ),
+      need(
+        'shape-board',
+        1,
+        `Outlines with ${{ dots: 'dots', numerals: 'numerals', letters: 'small letters' }[twins]} on the front${hasTriangle(params) ? ', a fact triangle on the back' : ''}.`,
+      ),
+      ...(hasTriangle(params) ? [need('wipe-marker', 1, 'For the triangle on the back.')] : []),
     ],
     prep: [
       `Print ${sheets} ${sheets === 1 ? 'sheet' : 'sheets'} of shapes and the board; laminate, then cut ${count} times around a ${SHAPES[shape]}.`,
     ],
     turns: point(count),
     setUpMinutes: 1,
-    practice: [
-      ...Array.from({ length: count }, (_, i) => ({ fact: fact('quantity', i + 1), meetings: 1 })),
-      ...Array.from({ length: count }, (_, i) => ({ fact: fact('count', i + 1), meetings: 1 })),
-    ],
+    practice: all.flatMap(({ value }) =>
+      twins === 'letters'
+        ? [{ fact: fact('letter', value), meetings: 1 }]
+        : [
+            { fact: fact('quantity', value), meetings: 1 },
+            ...(twins === 'dots' ? [{ fact: fact('count', value), meetings: 1 }] : []),
+          ],
+    ),
     space: {
       place: 'table',
       // The board, and the shapes before it.
@@ -127,7 +193,8 @@ export function reckon(params: TwinParams): Answers {
           `The board takes ${sheets} sheets, taped side by side from behind.`,
           fitOne(params),
         ),
-      count > 12 &&
+      twins === 'dots' &&
+        most > 12 &&
         know(
           'dots-in-fives',
           'More than twelve dots are counted, not seen: they are printed in fives so that five and ten can be read at once.',
@@ -141,7 +208,7 @@ export function reckon(params: TwinParams): Answers {
 function fitOne(params: TwinParams) {
   for (let side = Math.max(params.shapeMm.w, params.shapeMm.h) - 1; side >= 20; side--) {
     const shapeMm = { w: side, h: side };
-    if (places({ ...params, shapeMm }).length >= params.count)
+    if (places({ ...params, shapeMm }).length >= twinsOf(params).length)
       return mend(`Make the shapes ${side} mm`, params, { shapeMm });
   }
   return undefined;

@@ -14,30 +14,42 @@ import {
   type SheetContext,
 } from '~/core/paper/sheet';
 import type { TwinParams } from '.';
+import { hasTriangle } from './reckon';
+import { twinsOf } from './rules';
 import { words } from './words';
 
-/** The numbered shapes to cut out; their outlines with dots on a board; a fact triangle on its back. */
+/** A numeral or a letter in the heart of a shape. */
+function face(text: string, { twins }: TwinParams, { x, y, w, h }: Cell): Shape[] {
+  if (twins !== 'letters') return numeral(text, x + w / 2, y + h / 2, fitNumeral(text, w, h * 0.8));
+  // Points of type: the height of a capital is about seven tenths of them.
+  const sizePt = Math.min(h * 0.8, w * 0.8) * 2.83;
+  return [
+    {
+      kind: 'text',
+      x: x + w / 2,
+      y: y + h / 2 + sizePt * 0.125,
+      text,
+      sizePt,
+      font: 'bold',
+      anchor: 'middle',
+      fill: INK,
+    },
+  ];
+}
+
+/** The shapes to cut out; their outlines with dots, numerals or letters on a board; a fact triangle on its back. */
 export function sheets(params: TwinParams, context: SheetContext): Sheet<MaterialId>[] {
-  const { count, shape, shapeMm, gapMm } = params;
+  const { shape, shapeMm, gapMm } = params;
   const shapes = partCards(
     words,
     'cut-shape',
     shapeMm,
-    Array.from({ length: count }, (_, i) => ({
-      name: String(i + 1),
-      draw: (cell) => {
-        const middle = heartOf(shape, cell);
-        const text = String(i + 1);
-        return [
-          picture(shape, cell, { fill: '#E4EFDD', stroke: INK, strokeMm: 0.5 }),
-          ...numeral(
-            text,
-            middle.x + middle.w / 2,
-            middle.y + middle.h / 2,
-            fitNumeral(text, middle.w, middle.h * 0.8),
-          ),
-        ];
-      },
+    twinsOf(params).map(({ shape: text }) => ({
+      name: text,
+      draw: (cell) => [
+        picture(shape, cell, { fill: '#E4EFDD', stroke: INK, strokeMm: 0.5 }),
+        ...face(text, params, heartOf(shape, cell)),
+      ],
     })),
     context,
     { gapMm },
@@ -46,14 +58,13 @@ export function sheets(params: TwinParams, context: SheetContext): Sheet<Materia
 }
 
 /** The board: outlines where the shapes lie on their own sheets, so that it has as many of them. */
-function boardSheets(
-  { count, shape, shapeMm, gapMm }: TwinParams,
-  context: SheetContext,
-): Sheet<MaterialId>[] {
+function boardSheets(params: TwinParams, context: SheetContext): Sheet<MaterialId>[] {
+  const { shape, shapeMm, gapMm } = params;
+  const twins = twinsOf(params);
   const { cells, headed } = impose(shapeMm, context.paper, 'shared', gapMm);
   const title = partTitle(words, 'shape-board', 1, context);
-  return Array.from({ length: Math.ceil(count / cells.length) }, (_, page) => {
-    const here = cells.slice(0, count - page * cells.length);
+  return Array.from({ length: Math.ceil(twins.length / cells.length) }, (_, page) => {
+    const here = cells.slice(0, twins.length - page * cells.length);
     return wholeSheet(
       {
         material: 'shape-board',
@@ -65,17 +76,21 @@ function boardSheets(
         ...(headed ? [heading(title, context.paper)] : []),
         ...here.flatMap((cell, i) =>
           faceIn(
-            (place) => [
-              picture(shape, place, { stroke: INK, strokeMm: 0.5 }),
-              ...dotsIn(page * cells.length + i + 1, heartOf(shape, place)),
-            ],
+            (place) => {
+              const { value, outline } = twins[page * cells.length + i]!;
+              const heart = heartOf(shape, place);
+              return [
+                picture(shape, place, { stroke: INK, strokeMm: 0.5 }),
+                ...(outline === undefined ? dotsIn(value, heart) : face(outline, params, heart)),
+              ];
+            },
             cell,
             cell.turned,
           ),
         ),
       ],
       context,
-      triangle(context),
+      hasTriangle(params) ? triangle(context) : undefined,
     );
   }).flat();
 }

@@ -1,26 +1,33 @@
 import { area, bench, dot, sign, stroke, TONE, type Lines, type Pictures } from '~/core/games/kit';
 import { dotsIn } from '~/core/paper/cards';
-import { numeral } from '~/core/paper/numerals';
+import { fitNumeral, numeral } from '~/core/paper/numerals';
 import { heartOf, picture } from '~/core/paper/pictures';
 import type { Shape } from '~/core/paper/sheet';
 import type { TwinParams } from '.';
+import { hasTriangle } from './reckon';
+import { mostOf, twinsOf } from './rules';
 import type { words } from './words';
 
-export function steps({ count }: TwinParams): Lines<typeof words.en> {
-  const whole = Math.min(count, 7);
+export function steps(params: TwinParams): Lines<typeof words.en> {
+  const { twins, which } = params;
+  const count = twinsOf(params).length;
+  const whole = Math.min(mostOf(params), 7);
+  const letters = twins === 'letters';
   return [
-    ['setUp.board', { count }],
-    ['setUp.spread', { count }],
-    ['turn.take', {}, 'symbols'],
-    ['turn.count', {}, 'drawing'],
+    [letters ? 'setUp.boardLetters' : twins === 'numerals' ? 'setUp.boardNumbers' : 'setUp.board', { count }],
+    [letters ? 'setUp.letters' : 'setUp.spread', { count }],
+    [letters ? 'turn.takeLetter' : 'turn.take', {}, 'symbols'],
+    twins === 'dots' ? ['turn.count', {}, 'drawing'] : [letters ? 'turn.small' : 'turn.same', {}, 'symbols'],
     ['turn.lay', {}, 'pieces'],
-    ['end.all', { count }],
-    ['easier.five', { number: 5 }],
-    ['harder.back', { whole, a: 2, b: whole - 2 }, 'symbols'],
+    [letters ? 'end.letters' : 'end.all', { count }],
+    which === 'run' && !letters
+      ? ['easier.five', { number: 5 }]
+      : ['easier.few', { number: Math.max(1, Math.min(4, count - 1)) }],
+    hasTriangle(params) ? ['harder.back', { whole, a: 2, b: whole - 2 }, 'symbols'] : ['harder.faceDown'],
     ['sideBySide.calm'],
     ['younger.match', { years: 3 }],
     ['atHome.paper'],
-    ['say.touch'],
+    [twins === 'dots' ? 'say.touch' : letters ? 'say.letter' : 'say.look'],
     ['say.how'],
     ['caution.rest'],
   ];
@@ -28,20 +35,33 @@ export function steps({ count }: TwinParams): Lines<typeof words.en> {
 
 const SHOWN = 4;
 
-const twin = (x: number, { shape }: TwinParams, dots: boolean) => {
+const twin = (x: number, params: TwinParams, board: boolean) => {
+  const { shape, twins } = params;
   const place = { x, y: 12, w: 36, h: 36 };
   const heart = heartOf(shape, place);
+  const one = twinsOf(params).find(({ value }) => value >= SHOWN) ?? twinsOf(params).at(-1)!;
+  const text = board ? one.outline : one.shape;
   return [
-    picture(shape, place, { stroke: TONE.ink, strokeMm: 0.8, ...(dots ? {} : { fill: TONE.leaf }) }),
-    ...(dots
-      ? dotsIn(SHOWN, heart)
-      : numeral(String(SHOWN), heart.x + heart.w / 2, heart.y + heart.h / 2, heart.h * 0.8)),
+    picture(shape, place, { stroke: TONE.ink, strokeMm: 0.8, ...(board ? {} : { fill: TONE.leaf }) }),
+    ...(text === undefined
+      ? dotsIn(one.value, heart)
+      : twins === 'letters'
+        ? [sign(heart.x + heart.w / 2, heart.y + heart.h * 0.75, text, heart.h * 0.7)]
+        : numeral(
+            text,
+            heart.x + heart.w / 2,
+            heart.y + heart.h / 2,
+            fitNumeral(text, heart.w, heart.h * 0.8),
+          )),
   ];
 };
 
 export const pictures: Pictures<TwinParams, typeof words.en> = {
   'turn.take': (_, params) => twin(32, params, false),
+  'turn.takeLetter': (_, params) => twin(32, params, false),
   'turn.count': (_, params) => twin(32, params, true),
+  'turn.same': (_, params) => twin(32, params, true),
+  'turn.small': (_, params) => twin(32, params, true),
   'turn.lay': (_, params) => [...twin(8, params, false), ...twin(56, params, true)],
 };
 

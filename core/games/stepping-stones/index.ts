@@ -1,8 +1,9 @@
 /** Stepping Stones: a number path; roll, hop, say each number; back again taking away. */
 import { OneOf, OneValue, Whole } from '~/core/check/schema';
-import { game, type ParamsOf } from '~/core/games/kit';
+import { BEGINS, game, type ParamsOf } from '~/core/games/kit';
 import { play } from './play';
 import { reckon } from './reckon';
+import { faults } from './rules';
 import { sheets } from './sheets';
 import { drawing, pictures, steps } from './steps';
 import { words } from './words';
@@ -23,9 +24,26 @@ const knobs = {
     { title: 'At the end', description: 'Both ways are played.', default: 'reach' },
   ),
   back: OneOf(
-    { none: 'One way', subtract: 'And back again, taking away' },
+    {
+      none: 'One way',
+      subtract: 'And back again, taking away',
+      difference: 'And back again, with the difference of two dice',
+    },
     { title: 'The way', default: 'none' },
   ),
+  meet: OneOf(
+    { together: 'there is room for both', further: 'whoever comes last goes one stone further' },
+    { title: 'Two on one stone', description: 'Both ways are played.', default: 'together' },
+  ),
+  stones: OneOf(
+    {
+      numbers: 'have their numbers',
+      childNumbers: 'are blank: the child lays the numbers on',
+      childDots: 'are blank: the child lays dots on',
+    },
+    { title: 'The stones', default: 'numbers' },
+  ),
+  begins: BEGINS,
   players: Whole(1, 4, { title: 'Players', default: 2 }),
   place: OneOf(
     { chalk: 'chalk outdoors', felt: 'felt on the floor', table: 'a small path on the table' },
@@ -41,6 +59,7 @@ export const steppingStones = game({
   family: 'move',
   traits: { places: ['floor', 'outdoors', 'table', 'rainyDay'] },
   knobs,
+  when: { meet: { players: [2, 3, 4] }, begins: { players: [2, 3, 4] } },
   presets: [
     { id: 'felt-10', name: 'felt path to 10', tradition: 'the last roll may pass', ageBand: 'preK' },
     {
@@ -72,6 +91,20 @@ export const steppingStones = game({
       params: { length: 20, dice: 2, place: 'chalk' },
     },
     {
+      id: 'blank-10',
+      name: 'felt path to 10, the child lays the numbers',
+      tradition: 'the last roll may pass',
+      ageBand: 'K',
+      params: { stones: 'childNumbers' },
+    },
+    {
+      id: 'difference-10',
+      name: 'to 10, and back with the difference',
+      tradition: 'the last roll may pass',
+      ageBand: 'g1',
+      params: { dice: 2, back: 'difference' },
+    },
+    {
       id: 'table-20-back',
       name: 'table path to 20 and back',
       tradition: 'the last roll may pass',
@@ -87,11 +120,12 @@ export const steppingStones = game({
     },
   ],
   drawing,
+  faults,
   reckon,
   play,
   steps,
   pictures,
   about: ({ length, back }) => ({ length, back }),
-  subject: ({ length, back }) => `a path to ${length}${back === 'subtract' ? ' and back' : ''}`,
+  subject: ({ length, back }) => `a path to ${length}${back === 'none' ? '' : ' and back'}`,
   sheets,
 });

@@ -1,6 +1,7 @@
 import { fact } from '~/core/cards/facts';
 import { pathTurns, stuck, turnsUntilFirst, visitsUntilFirst, walk } from '~/core/chance/markov';
-import { first, mean, quantile } from '~/core/chance/pmf';
+import { entries, first, map, mean, quantile } from '~/core/chance/pmf';
+import { simulatePlays, type Effort } from '~/core/chance/simulate';
 import {
   chanceFigure,
   figure,
@@ -8,6 +9,7 @@ import {
   mend,
   mind,
   need,
+  practised,
   stop,
   type Answers,
   type Practised,
@@ -15,20 +17,21 @@ import {
 } from '~/core/games/kit';
 import { capital, plain, shareOf } from '~/core/words/numbers';
 import type { StoneParams } from '.';
-import { ladder, pathMm, roll } from './rules';
+import { crowded, isApart, ladder, PAIRS, pathMm, race, rollAt, wholeWay } from './rules';
 
 /** Turns of one player, and the chance to arrive at all: a Markov chain over the stones, exact. */
 export const walkOf = (params: StoneParams) =>
-  pathTurns(roll(params), params.length, params.finish, params.back === 'subtract');
+  pathTurns(rollAt(params), params.length, params.finish, params.back !== 'none');
 
-export function reckon(params: StoneParams): Answers {
-  const { length, dice, finish, back, players, place, stoneMm } = params;
+export function reckon(params: StoneParams, effort: Effort): Answers {
+  const { length, dice, finish, back, players, place, stoneMm, stones } = params;
   const { turns, arrives } = walkOf(params);
   const always = arrives > 1 - 1e-6;
   const firstHome = first(turns, players);
   const path = pathMm(params);
-  const reach = pathTurns(roll(params), length, 'reach', back === 'subtract').turns;
-  const whole = turnsUntilFirst(turns, players);
+  const reach = pathTurns(rollAt(params), length, 'reach', back !== 'none').turns;
+  const raced = crowded(params) ? simulated(params, effort) : undefined;
+  const whole = raced?.turns ?? turnsUntilFirst(turns, players);
   return {
     figures: [
       ...(always
@@ -38,16 +41,19 @@ export function reckon(params: StoneParams): Answers {
               'Turns of one player',
               mean(turns),
               'turns',
-              `The exact average over ${length} stones${back === 'subtract' ? ' and back' : ''}.`,
+              `The exact average over ${length} stones${back === 'none' ? '' : ' and back'}${raced ? ', alone on the path' : ''}.`,
             ),
             figure('turns.p50', 'Half are home by', quantile(turns, 0.5), 'turns', 'For one player.'),
             figure('turns.p90', '90 in 100 are home by', quantile(turns, 0.9), 'turns', 'For one player.'),
             figure(
               'firstHome.mean',
               'First one home after',
-              mean(firstHome),
+              raced ? raced.rounds.mean : mean(firstHome),
               'rounds',
-              `The first of ${players} ${players === 1 ? 'player' : 'players'}; exact.`,
+              raced
+                ? `The first of ${players} players, who go further when a stone is taken.`
+                : `The first of ${players} ${players === 1 ? 'player' : 'players'}; exact.`,
+              raced?.rounds.error,
             ),
           ]
         : [
@@ -78,6 +84,10 @@ export function reckon(params: StoneParams): Answers {
       ...(place === 'table'
         ? [need('path', 1, 'Printed.'), need('token', players, 'One for each player.')]
         : []),
+      ...(place === 'felt' && stones !== 'numbers'
+        ? [need(stones === 'childDots' ? 'dot-card' : 'number-card', length, 'One to lay on each stone.')]
+        : []),
+      ...(place === 'table' && stones !== 'numbers' ? [need('pencil', 1, 'For the blank stones.')] : []),
     ],
     prep: [
       place === 'felt'
@@ -87,15 +97,24 @@ export function reckon(params: StoneParams): Answers {
           : 'Print the table path and tape its sheets together.',
     ],
     turns: whole,
-    setUpMinutes: place === 'table' ? 1 : 5,
-    practice: practice(params),
+    setUpMinutes: (place === 'table' ? 1 : 5) + (stones === 'numbers' ? 0 : Math.ceil(length / 6)),
+    practice: [
+      ...(raced?.practice ?? practice(params)),
+      // Whoever lays or writes the numbers meets each of them once.
+      ...(stones === 'numbers'
+        ? []
+        : Array.from({ length }, (_, i) => ({
+            fact: fact(stones === 'childDots' ? 'count' : 'quantity', i + 1),
+            meetings: 1,
+          }))),
+    ],
     space: space(params),
     players: { fewest: 1, most: 4, alone: true },
     notices: [
       !always &&
         stop(
           'cannot-arrive',
-          `${arrives <= 0 ? 'Nobody arrives' : `${capital(shareOf(1 - arrives, 'player'))} never arrive`}: ''}: with ${dice} dice nobody can roll 1, which the last stone asks for.`,
+          `${arrives <= 0 ? 'Nobody arrives' : `${capital(shareOf(1 - arrives, 'player'))} never arrive`}: with ${dice} dice nobody can roll 1, which the last stone asks for.`,
           mend('Let a roll pass the last stone', params, { finish: 'reach' }),
         ),
       always &&
@@ -136,36 +155,72 @@ export function reckon(params: StoneParams): Answers {
         ),
     ],
     ladder: ladder(params),
+    simulated: raced,
   };
+}
+
+/** Races in which a stone that is taken sends on: their length, and what is met in them. */
+function simulated(params: StoneParams, effort: Effort) {
+  const met: Practised[] = [];
+  const { turns, plays, seed } = simulatePlays(function* (random) {
+    for (const { from, to, steps, dice } of race(params, random)) {
+      const [b, a] = [...dice].sort((x, y) => x - y);
+      met.push(...factsOf(params, from, to, isApart(params, from) ? [a!, b!] : steps, 1));
+      yield;
+    }
+  }, effort);
+  // A round is over when its last player has rolled, or when the game has ended.
+  const rounds = map(turns, (n) => Math.ceil(n / params.players));
+  const average = mean(rounds);
+  const variance = entries(rounds).reduce((total, [n, p]) => total + p * (n - average) ** 2, 0);
+  return {
+    turns,
+    plays,
+    seed,
+    rounds: { mean: average, error: Math.sqrt(variance / plays) },
+    practice: practised(met).map((one) => ({ ...one, meetings: one.meetings / plays })),
+  };
+}
+
+/** What a move practises: the roll, and the way from stone to stone. On the way home stones are read backwards. */
+function factsOf(
+  { length }: StoneParams,
+  from: number,
+  to: number,
+  rolled: number | readonly [number, number],
+  meetings: number,
+): Practised[] {
+  return [
+    typeof rolled === 'number'
+      ? { fact: fact('count', rolled), meetings: meetings / 2 }
+      : { fact: fact('subtract', ...rolled), meetings },
+    ...(to === from
+      ? []
+      : from < length
+        ? [{ fact: fact('add', from, to - from), meetings }]
+        : [{ fact: fact('subtract', 2 * length - from, to - from), meetings }]),
+  ];
 }
 
 /** Each turn: the roll is counted, and added to (or on the way back taken from) the number stood on. */
 function practice(params: StoneParams): Practised[] {
-  const { length, finish, back, players } = params;
-  const rolls = roll(params);
-  const total = back === 'subtract' ? 2 * length : length;
+  const { length, finish, players } = params;
+  const total = wholeWay(params);
+  const rolls = rollAt(params);
   // Who is on the way when the first is home goes no further.
   const visits = visitsUntilFirst(
     0,
-    (at) => rolls.map(([n, p]) => [walk(at, n, length, finish), p] as const),
-    (at) => at === total || stuck(rolls, at, length, finish),
+    (at) => rolls(at).map(([n, p]) => [walk(at, n, length, finish), p] as const),
+    (at) => at === total || stuck(rolls(at), at, length, finish),
     players,
   );
-  const list: Practised[] = [];
-  for (const [at, times] of visits)
-    for (const [n, p] of rolls) {
-      const to = walk(at, n, length, finish);
-      const meetings = times * p;
-      list.push({ fact: fact('count', n), meetings: meetings / 2 });
-      if (to === at) continue;
-      // On the way home the stones are read backwards: from the last one, taking away.
-      list.push(
-        at < length
-          ? { fact: fact('add', at, to - at), meetings }
-          : { fact: fact('subtract', 2 * length - at, to - at), meetings },
-      );
-    }
-  return list;
+  return [...visits].flatMap(([at, times]) =>
+    isApart(params, at)
+      ? PAIRS.flatMap(({ a, b, chance }) =>
+          factsOf(params, at, walk(at, a - b, length, finish), [a, b], times * chance),
+        )
+      : rolls(at).flatMap(([n, p]) => factsOf(params, at, walk(at, n, length, finish), n, times * p)),
+  );
 }
 
 function space(params: StoneParams): Space {

@@ -1,6 +1,6 @@
-import { bodyOf, partSheet, partTitle } from '~/core/games/kit';
+import { bodyOf, partCards, partSheet, partTitle } from '~/core/games/kit';
 import type { MaterialId } from '~/core/materials/catalogue';
-import { heading, inEach, wholeSheet } from '~/core/paper/cards';
+import { dotsIn, heading, inEach, inside, NUMBER_MM, numberCards, wholeSheet } from '~/core/paper/cards';
 import { fitNumeral, numeral } from '~/core/paper/numerals';
 import { cm, metres, planShapes } from '~/core/paper/plan';
 import {
@@ -22,10 +22,10 @@ const IN_ROW = 5;
 
 const ROW_GAP_MM = 400;
 
-/** A plan of the chalk path, or the path for the table. Felt stones are bought. */
+/** A plan of the chalk path, the path for the table, or what is laid on felt stones, which are bought. */
 export function sheets(params: StoneParams, context: SheetContext): Sheet<MaterialId>[] {
   if (params.place === 'table') return tablePath(params, context);
-  if (params.place !== 'chalk') return [];
+  if (params.place === 'felt') return laidOn(params, context);
   const { length, stoneMm, gapMm } = params;
   const pitch = stoneMm + gapMm;
   const down = stoneMm + ROW_GAP_MM;
@@ -39,7 +39,7 @@ export function sheets(params: StoneParams, context: SheetContext): Sheet<Materi
         y: (rows - 1 - row) * down,
         w: stoneMm,
         h: stoneMm,
-        label: String(i + 1),
+        label: params.stones === 'numbers' ? String(i + 1) : '',
         round: true,
       };
     }),
@@ -53,11 +53,29 @@ export function sheets(params: StoneParams, context: SheetContext): Sheet<Materi
   return partSheet(words, 'plan', 'plan', (place) => planShapes(plan, place, context), context);
 }
 
+/** Cards that the child lays on blank felt stones. */
+function laidOn({ stones, length }: StoneParams, context: SheetContext): Sheet<MaterialId>[] {
+  if (stones === 'numbers') return [];
+  const numbers = Array.from({ length }, (_, i) => i + 1);
+  return stones === 'childNumbers'
+    ? partCards(words, 'number-card', NUMBER_MM, numberCards(numbers), context)
+    : partCards(
+        words,
+        'dot-card',
+        NUMBER_MM,
+        numbers.map((n) => ({ name: String(n), draw: (cell) => dotsIn(n, inside(cell, 6)) })),
+        context,
+      );
+}
+
 /**
  * The table path: stones as wide as asked for in rows that turn at each end, on as many sheets as they take. Throws
  * CannotPrint when a stone is wider than the paper.
  */
-function tablePath({ length, stoneMm, gapMm }: StoneParams, context: SheetContext): Sheet<MaterialId>[] {
+function tablePath(
+  { length, stoneMm, gapMm, stones: shown }: StoneParams,
+  context: SheetContext,
+): Sheet<MaterialId>[] {
   const place = bodyOf(context);
   const pitch = stoneMm + Math.max(gapMm, 2);
   const columns = Math.floor((place.w + pitch - stoneMm) / pitch);
@@ -103,7 +121,9 @@ function tablePath({ length, stoneMm, gapMm }: StoneParams, context: SheetContex
           stroke: INK,
           strokeMm: 0.5,
         },
-        ...numeral(text, from.x, from.y, fitNumeral(text, stoneMm * 0.5, stoneMm * 0.36)),
+        ...(shown === 'numbers'
+          ? numeral(text, from.x, from.y, fitNumeral(text, stoneMm * 0.5, stoneMm * 0.36))
+          : []),
       ];
     });
     // The line to the next stone lies below both stones.

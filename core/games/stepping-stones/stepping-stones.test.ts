@@ -4,7 +4,7 @@ import { seeded } from '~/core/chance/random';
 import { FULL } from '~/core/chance/simulate';
 import { holdsTheShelfLaws } from '~/core/games/kit/laws.testing';
 import { numbersIn, paramsOf, plays, strangeMeetings } from '~/core/games/kit/plays.testing';
-import { apart, figuresOf, printed, sample, setting, reckoningOf } from '~/core/games/kit/testing';
+import { apart, figuresOf, printed, refusals, sample, setting, reckoningOf } from '~/core/games/kit/testing';
 import { assume, type Params, type Turn } from '~/core/games/kit/types';
 import type { Shape } from '~/core/paper/sheet';
 import { saidOn } from '~/core/paper/testing';
@@ -48,6 +48,85 @@ describe('Stepping Stones', () => {
       ),
     ).toBeLessThan(4);
   });
+  it('goes home by the difference of two dice as rolling does', () => {
+    const exact = figuresOf('stepping-stones', { length: 10, dice: 2, back: 'difference', finish: 'exact' });
+    const random = seeded(5);
+    const walk = (): number | undefined => {
+      let [turns, at] = [0, 0];
+      while (at < 10) {
+        const rolled = random.whole(1, 6) + random.whole(1, 6);
+        // One stone before the end two dice never help.
+        if (at === 9) return undefined;
+        turns++;
+        if (at + rolled <= 10) at += rolled;
+      }
+      for (let left = 10; left > 0; turns++) {
+        const apart = Math.abs(random.whole(1, 6) - random.whole(1, 6));
+        if (apart <= left) left -= apart;
+      }
+      return turns;
+    };
+    expect(
+      apart(
+        exact['arrives.chance']!,
+        sample(20_000, () => Number(walk() !== undefined)),
+      ),
+    ).toBeLessThan(4);
+    const reach = figuresOf('stepping-stones', { length: 5, dice: 2, back: 'difference' });
+    const home = (): number => {
+      let turns = 1;
+      for (let at = random.whole(1, 6) + random.whole(1, 6); at < 5;) {
+        at += random.whole(1, 6) + random.whole(1, 6);
+        turns++;
+      }
+      for (let left = 5; left > 0; turns++) left -= Math.abs(random.whole(1, 6) - random.whole(1, 6));
+      return turns;
+    };
+    expect(apart(reach['turns.mean']!, sample(20_000, home))).toBeLessThan(4);
+    expect(refusals('stepping-stones', { dice: 1, back: 'difference' }).dice).toMatch(/between two dice/);
+  });
+
+  it('never leaves two on one stone where the last goes further, and gets home sooner', () => {
+    for (const change of [{ players: 4 }, { players: 3, back: 'subtract', finish: 'exact' }] as Params[])
+      for (const { turns } of plays(steppingStones, { ...change, meet: 'further' }, 60)) {
+        const at = new Map<number, number>();
+        for (const turn of turns) {
+          const [stone] = numbersIn(turn, 'stone') as [number];
+          if (turn.id !== 'play.home') {
+            const others = [...at].filter(([player]) => player !== turn.player).map(([, one]) => one);
+            if (turn.id !== 'play.waits' && stone > 0) expect(others).not.toContain(stone);
+            at.set(turn.player, stone);
+          }
+        }
+      }
+    const alone = figuresOf('stepping-stones', { players: 4, length: 20 });
+    const further = reckoningOf(
+      steppingStones,
+      { players: 4, length: 20, meet: 'further' },
+      { ...FULL, plays: 4000 },
+    );
+    const mean = further.figures['firstHome.mean'] as number;
+    expect(mean).toBeLessThan(alone['firstHome.mean']!);
+    expect(further.explained.find(({ name }) => name === 'firstHome.mean')!.error).toBeLessThan(0.05);
+  });
+
+  it('meets what a crowded path practises as often as it says', () => {
+    const params = { players: 3, meet: 'further' };
+    const { practice } = reckoningOf(steppingStones, params, { ...FULL, plays: 4000 });
+    const played = plays(steppingStones, params, 4000, 3);
+    for (const n of [1, 4, 6]) {
+      const reckoned = practice
+        .filter((one) => one.fact.op === 'add' && one.fact.b === n)
+        .reduce((total, one) => total + one.meetings, 0);
+      const met = played.map(
+        ({ turns }) => turns.filter(({ args }) => Number(args.stone) - Number(args.before) === n).length,
+      );
+      const mean = met.reduce((a, b) => a + b, 0) / met.length;
+      const variance = met.reduce((total, one) => total + (one - mean) ** 2, 0) / met.length;
+      expect(Math.abs(mean - reckoned)).toBeLessThan(5 * Math.sqrt((2 * variance) / met.length));
+    }
+  });
+
   it('measures the path, and knows a path nobody can finish', () => {
     expect(figuresOf('stepping-stones', { length: 10, stoneMm: 300, gapMm: 100 }).pathMm).toBe(3900);
     const stuck = figuresOf('stepping-stones', { dice: 2, finish: 'exact' });

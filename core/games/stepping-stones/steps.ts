@@ -15,22 +15,28 @@ import type { StoneParams } from '.';
 import type { words } from './words';
 
 export function steps(params: StoneParams): Lines<typeof words.en> {
-  const { length, dice, finish, back, place } = params;
+  const { length, dice, finish, back, place, stones, meet, players, begins } = params;
+  const blank = stones !== 'numbers';
   const [before, rolled] = [3, 4];
   return [
     place === 'felt'
-      ? ['setUp.felt', { length }]
+      ? [blank ? 'setUp.feltBlank' : 'setUp.felt', { length }]
       : place === 'chalk'
-        ? ['setUp.chalk', { length }]
+        ? [blank ? 'setUp.chalkBlank' : 'setUp.chalk', { length }]
         : ['setUp.table', { length }],
+    stones === 'childNumbers' && [place === 'felt' ? 'setUp.laysNumbers' : 'setUp.writesNumbers'],
+    stones === 'childDots' && [place === 'felt' ? 'setUp.laysDots' : 'setUp.writesDots', { length }],
     ['setUp.start'],
+    begins === 'highest' && players > 1 && ['setUp.highest'],
     ['turn.roll', { dice }, 'pieces'],
     [place === 'table' ? 'turn.move' : 'turn.hop', {}, 'pieces'],
     ['turn.say', { before, rolled, stone: before + rolled }],
     back === 'subtract' && ['turn.back', { stone: before + rolled, rolled, before }],
+    back === 'difference' && ['turn.difference', { a: 5, b: 2, rolled: 3 }, 'symbols'],
+    players > 1 && [meet === 'further' ? 'turn.further' : 'turn.together'],
     ['turn.write', { before, rolled, stone: before + rolled }, 'symbols'],
     finish === 'exact' ? ['end.exact', { length }] : ['end.reach', { length }],
-    back === 'subtract' && ['end.back'],
+    back !== 'none' && ['end.back'],
     ['easier.five', { number: 5 }],
     ['harder.before'],
     ['sideBySide.together'],

@@ -7,6 +7,8 @@ export const biggerPile: Messages = {
   'setUp.faces': 'Usen todas las cartas: el as vale uno, la jota {jack}, la reina {queen} y el rey {king}.',
   'setUp.discard': 'Usen todas las cartas. El as vale uno; las figuras se apartan cuando salen.',
   'setUp.pile': 'Revuelvan y pongan las cartas boca abajo en un montón al alcance de todos.',
+  'setUp.deal':
+    'Revuelvan y repartan todas las cartas boca abajo: cada quien tiene su montón y voltea de ahí.',
   'turn.turn':
     '{players, plural, =1 {Volteen {cards, plural, =1 {dos cartas, una de cada lado} other {# cartas}}.} other {Cada participante voltea {cards, plural, one {# carta} other {# cartas}}.}}',
   'turn.compare': 'Digan los dos números y cuál es mayor: «{a} es más que {b}».',
@@ -20,6 +22,9 @@ export const biggerPile: Messages = {
   'turn.aside': 'Si sale una figura, apártenla y volteen otra carta en su lugar.',
   'end.rounds':
     'Terminen después de {rounds, plural, one {# ronda} other {# rondas}}, cuando se acaben las cartas. ¿Qué montón es más grande? Primero adivinen y luego cuenten.',
+  'turn.under': 'Las cartas van debajo del montón del resultado mayor.',
+  'end.all':
+    'Quien ya no puede voltear ha terminado. Paren cuando un montón tenga todas las cartas, o cuando sea suficiente: adivinen qué montón es más grande y luego cuenten.',
   'easier.build': 'Formen cada número con fichas, lado a lado, y miren.',
   'harder.more': 'Digan también cuánto más.',
   'sideBySide.together':

@@ -13,8 +13,10 @@ export const fiveToMark: Messages = {
   'turn.say': 'Digan la manera y muestren las cartas, por ejemplo: {way}\u00a0=\u00a0{target}.',
   'turn.whole': 'Cada paso da un número entero y no menor que {zero}.',
   'turn.none': '¿Nadie encuentra una manera? Algunas metas no tienen: volteen otra.',
-  'end.rounds':
-    'Pongan cartas nuevas para cada meta. Terminen después de {rounds, plural, one {# meta} other {# metas}}.',
+  'end.used':
+    'Pongan cartas nuevas solo en lugar de las que usaron y volteen otra meta. Si se acaba el montón, revuelvan las que quedaron a un lado.',
+  'end.all': 'Pongan cartas nuevas para cada meta.',
+  'end.rounds': 'Terminen después de {rounds, plural, one {# meta} other {# metas}}.',
   'easier.counters': 'Usen solo dos cartas y formen sus números con fichas.',
   'harder.more': 'Busquen una segunda manera, con más cartas.',
   'say.start': '«¿Qué carta está cerca de la meta? ¿Cuánto le falta?»',

@@ -11,6 +11,7 @@ export const shared: Messages = {
     'Jueguen lejos de entradas de autos, autos estacionados y calles, con una persona adulta presente. Usen zapatos y miren dónde pisan.',
   'caution.throw':
     'Esperen a que no haya nadie donde van a lanzar. Rueden o lancen bajo, nunca hacia una persona.',
+  'setUp.highest': 'Cada quien tira una vez: empieza quien saca más. ¿Es igual? Tiren otra vez.',
   'say.check': '¿Hay dudas? «Vamos a tocar y contar cada una». Las piezas dan la respuesta.',
   'say.how': '«¿Cómo lo supiste?» Cualquier manera que funcione es buena.',
   'say.part': '¿Dijo solo una parte? Repitan lo que oyeron y pregunten: «¿Y lo demás?»',

@@ -17,6 +17,9 @@ function oneAsMany(text: string): string | undefined {
 
 /** What a sentence says that its own numbers belie, or that nobody would say; undefined when all is well. */
 function untrue(text: string): string | undefined {
+  // What was left standing of the code that made it.
+  const code = /''|[{}$`]/.exec(text);
+  if (code) return code[0];
   const same = /(?<![\d.,])(\d[\d.,]*) (?:[a-z]+ )?instead of \1(?![\d.,]*\d)/.exec(text);
   if (same) return same[0];
   const less = /(\d+) [a-z ]*instead of (\d+): (\d+) fewer/.exec(text);
