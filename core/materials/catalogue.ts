@@ -156,6 +156,7 @@ const ROWS = [
   printed('puzzle-piece', 'puzzle piece', 2),
   printed('path', 'table path', 8),
   printed('sign-card', 'comparison sign', 1),
+  printed('operation-card', 'operation card', 1),
   printed('plan', 'plan', 4),
   ['shield', 'home', 'shield', 'shields', 1, 250, 20, 1, 0, { washable: false }],
   ['bag', 'durable', 'drawstring bag', 'drawstring bags', 5, 400, 60, 10, 2200],

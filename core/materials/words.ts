@@ -74,6 +74,7 @@ export const MATERIAL_WORDS = source('materials', {
   'puzzle-piece': counted('puzzle piece', 'puzzle pieces'),
   path: counted('table path', 'table paths'),
   'sign-card': counted('comparison sign', 'comparison signs'),
+  'operation-card': counted('operation card', 'operation cards'),
   plan: counted('plan', 'plans'),
   shield: counted('shield', 'shields'),
   'shield.standIn': 'the side of a cereal box',

@@ -23,6 +23,7 @@ export const PRINT_WORDS = source('print', {
   'plan.cell': 'Cell: {cm} cm',
   'plan.stone': 'Stone: {cm} cm',
   'plan.circle': 'Circle: {cm} cm across. Radius on the string: {radius} cm',
+  'plan.small': 'Small circle: {cm} cm across. Radius on the string: {radius} cm',
   'plan.gap': 'Gap: {cm} cm',
   'plan.whole': 'In all: {width} by {depth} m',
   'plan.long': 'In all: {length} m',

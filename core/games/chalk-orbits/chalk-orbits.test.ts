@@ -32,6 +32,11 @@ describe('Chalk Orbits', () => {
     miss: 'zero',
     hit: 0.6,
     bestOf: 3,
+    sizes: 'same',
+    smallMm: 500,
+    plans: 'one',
+    sides: 'teams',
+    counts: 'inside',
   };
   it('scores as throwing does', () => {
     for (const op of ['add', 'multiply'] as const)
@@ -58,6 +63,69 @@ describe('Chalk Orbits', () => {
     expect(mean(roundsOf(3, 0))).toBeCloseTo(2.5, 10);
     expect(mean(roundsOf(1, 0.5))).toBeCloseTo(2, 6);
   });
+  it('scores circles of two sizes and several fields as throwing does', () => {
+    const random = seeded(9);
+    // 1 and 2 in wide circles, 3 and 4 in narrow ones of half the width: a quarter of the area.
+    const narrow = {
+      circles: 4,
+      numbers: [1, 4, 2, 3],
+      bags: 3,
+      sizes: 'two',
+      diameterMm: 800,
+      smallMm: 400,
+    };
+    const hits = [1, 1, 1, 1, 2, 2, 2, 2, 3, 4];
+    const bag = (): number => (random.chance(0.6) ? hits[random.whole(0, 9)]! : 0);
+    expect(
+      apart(
+        figuresOf('chalk-orbits', narrow)['score.mean']!,
+        sample(20_000, () => bag() + bag() + bag()),
+      ),
+    ).toBeLessThan(4);
+    // Three fields: as set, halves (rounded up), twice.
+    const three = { circles: 3, numbers: [3, 4, -5], bags: 4, plans: 'both', miss: 'again' };
+    const fields = [
+      [3, 4, -5],
+      [2, 2, -3],
+      [6, 8, -10],
+    ];
+    const team = (): number =>
+      [0, 1, 2, 0].reduce((total, of) => total + fields[of]![random.whole(0, 2)]!, 0);
+    const exact = figuresOf('chalk-orbits', three);
+    expect(apart(exact['score.mean']!, sample(20_000, team))).toBeLessThan(4);
+    expect(
+      apart(
+        exact['draw.chance']!,
+        sample(20_000, () => Number(team() === team())),
+      ),
+    ).toBeLessThan(4);
+    expect(
+      printed('chalk-orbits', three).map((sheet) => saidOn(sheet).filter((t) => /^−?\d+$/.test(t))),
+    ).toEqual([
+      ['3', '4', '−5'],
+      ['2', '2', '−3'],
+      ['6', '8', '−10'],
+    ]);
+  });
+
+  it('lets one child compare two sums', () => {
+    const { practice, players, length } = reckoningOf('chalk-orbits', { sides: 'alone', bags: 2, bestOf: 4 });
+    const compared = practice.filter(({ fact }) => fact.op === 'compare');
+    expect(compared.reduce((total, one) => total + one.meetings, 0)).toBeCloseTo(4, 9);
+    expect(players).toMatchObject({ fewest: 1, most: 1, alone: true });
+    expect(mean(length.turns)).toBe(8);
+    for (const { turns } of plays(chalkOrbits, { ...BASE, sides: 'alone' }, 20))
+      for (const { id, args } of turns)
+        if (id === 'play.sign') {
+          const [a, b] = [Number(args.a), Number(args.b)];
+          expect(args.sign).toBe(a < b ? '<' : a > b ? '>' : '=');
+          expect(args.b).toBe(args.answer);
+        }
+    expect(refusals('chalk-orbits', { sides: 'alone', op: 'multiply', bags: 2 }).op).toMatch(/compares sums/);
+    expect(refusals('chalk-orbits', { plans: 'both', bags: 2 }).bags).toMatch(/at least 3 bags/);
+    expect(noticesOf('chalk-orbits', { counts: 'touch', gapMm: 50 })).toContain('touches-two');
+  });
+
   it('refuses products nobody can work out', () => {
     expect(refusals('chalk-orbits', { op: 'multiply', bags: 5 }).bags).toMatch(/at most 4 bags/);
     expect(noticesOf('chalk-orbits', { op: 'multiply', bags: 2, miss: 'zero' })).toContain('zero-product');

@@ -10,6 +10,11 @@ import { words } from './words';
 const knobs = {
   circles: Whole(2, 20, { title: 'Circles', default: 12 }),
   diameterMm: Whole(200, 1500, { title: 'Width of a circle (mm)', default: 800 }),
+  sizes: OneOf(
+    { same: 'all of one size', two: 'of two sizes: the larger numbers lie in the smaller ones' },
+    { title: 'Circles are', default: 'same' },
+  ),
+  smallMm: Whole(200, 1500, { title: 'Width of a small circle (mm)', default: 500 }),
   gapMm: Whole(0, 1000, { title: 'Gap between circles (mm)', default: 200 }),
   numbers: Numbers(
     -10,
@@ -21,17 +26,41 @@ const knobs = {
       default: [1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12],
     },
   ),
-  bags: Whole(1, 6, { title: 'Bags of a team', default: 4 }),
+  plans: OneOf(
+    {
+      one: 'one field for all',
+      easier: 'a second field, its numbers half as large',
+      both: 'a second field with half, a third with twice the numbers',
+    },
+    {
+      title: 'For children of different levels',
+      description: 'The bags of a team are thrown at the fields in turn, each by whom it fits.',
+      default: 'one',
+    },
+  ),
+  sides: OneOf(
+    { teams: 'two teams', alone: 'one child, with bags of two colors' },
+    { title: 'Who plays', default: 'teams' },
+  ),
+  bags: Whole(1, 6, { title: 'Bags of a team, or of a color', default: 4 }),
   op: OneOf(
     { add: 'Add the numbers', multiply: 'Multiply the numbers' },
     { title: 'The score', default: 'add' },
+  ),
+  counts: OneOf(
+    { inside: 'when all of it lies inside', touch: 'when it touches the circle' },
+    { title: 'A bag counts', description: 'Both ways are played.', default: 'inside' },
   ),
   miss: OneOf(
     { zero: 'counts 0', again: 'is thrown again' },
     { title: 'A bag beside the circles', description: 'Both ways are played.', default: 'zero' },
   ),
   hit: Chance(0.1, 1, { title: 'Chance to hit a circle', description: 'An assumption.', default: 0.6 }),
-  bestOf: Whole(1, 10, { title: 'Best of', default: 3 }),
+  bestOf: Whole(1, 10, {
+    title: 'Best of',
+    description: 'One child alone plays so many rounds.',
+    default: 3,
+  }),
 };
 export type OrbitParams = ParamsOf<typeof knobs>;
 
@@ -40,6 +69,7 @@ export const chalkOrbits = game({
   family: 'move',
   traits: { places: ['outdoors'] },
   knobs,
+  when: { smallMm: { sizes: ['two'] } },
   presets: [
     {
       id: 'small',
@@ -55,6 +85,20 @@ export const chalkOrbits = game({
       tradition: 'a miss is thrown again',
       ageBand: 'g1',
       params: { circles: 6, numbers: [1, 2, 3, 4, 5, 6], bags: 3, miss: 'again' },
+    },
+    {
+      id: 'alone',
+      name: 'one child, two colors and < = >',
+      tradition: 'a miss counts 0',
+      ageBand: 'g1',
+      params: { circles: 6, numbers: [1, 2, 3, 4, 5, 6], bags: 2, sides: 'alone', bestOf: 5 },
+    },
+    {
+      id: 'levels',
+      name: 'two fields, for two levels',
+      tradition: 'a miss counts 0',
+      ageBand: 'g1',
+      params: { circles: 6, numbers: [2, 4, 6, 8, 10, 12], plans: 'easier' },
     },
     {
       id: 'below-zero',
@@ -77,7 +121,7 @@ export const chalkOrbits = game({
   play,
   steps,
   pictures,
-  about: ({ op }) => ({ op }),
+  about: ({ op, sides }) => ({ op: sides === 'alone' ? 'alone' : op }),
   subject: ({ circles, op }) => `${circles} chalk circles, ${op === 'add' ? 'sums' : 'products'}`,
   sheets,
 });

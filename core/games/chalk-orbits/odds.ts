@@ -1,14 +1,53 @@
 /** Scores of a team; exact. */
-import { entries, evenly, fromEntries, point, product, sum, type Pmf } from '~/core/chance/pmf';
+import { entries, fromEntries, point, product, sum, type Pmf } from '~/core/chance/pmf';
 import type { OrbitParams } from '.';
 
-/** The number in each circle. */
-export const circleNumbers = ({ circles, numbers }: OrbitParams): number[] =>
-  Array.from({ length: circles }, (_, i) => numbers[i % numbers.length]!);
+/** What the numbers of each field are changed by, the field of the setting first. */
+const FIELDS: Record<OrbitParams['plans'], readonly ((n: number) => number)[]> = {
+  one: [(n) => n],
+  easier: [(n) => n, half],
+  both: [(n) => n, half, (n) => 2 * n],
+};
+/** Half of a number, away from zero where it is odd. */
+function half(n: number): number {
+  return Math.sign(n) * Math.ceil(Math.abs(n) / 2);
+}
 
-/** What one bag counts. A bag that is thrown again until it hits always counts a circle. */
-export function bagScore(params: OrbitParams): Pmf {
-  const circle = evenly(circleNumbers(params));
+/** Fields that are chalked. */
+export const fieldsOf = ({ plans }: Pick<OrbitParams, 'plans'>): number => FIELDS[plans].length;
+
+/** The number in each circle of a field. */
+export function circleNumbers({ circles, numbers, plans }: OrbitParams, of = 0): number[] {
+  const change = FIELDS[plans][of]!;
+  return Array.from({ length: circles }, (_, i) => change(numbers[i % numbers.length]!));
+}
+
+/** Which circles are the smaller ones: the half with the larger numbers, by their place in the field. */
+export function smallCircles(params: OrbitParams): ReadonlySet<number> {
+  if (params.sizes === 'same') return new Set();
+  const numbers = circleNumbers(params);
+  const order = numbers
+    .map((_, i) => i)
+    .sort((i, k) => Math.abs(numbers[k]!) - Math.abs(numbers[i]!) || k - i);
+  return new Set(order.slice(0, Math.floor(numbers.length / 2)));
+}
+
+/** Circles of a field with the chance that a bag which hits lies in them: in proportion to their areas. */
+export function circleChances(params: OrbitParams, of = 0): { number: number; chance: number }[] {
+  const small = smallCircles(params);
+  const share = (params.smallMm / params.diameterMm) ** 2;
+  const whole = params.circles - small.size * (1 - share);
+  return circleNumbers(params, of).map((number, i) => ({
+    number,
+    chance: (small.has(i) ? share : 1) / whole,
+  }));
+}
+
+/** What one bag counts, thrown at a field. A bag that is thrown again until it hits always counts a circle. */
+export function bagScore(params: OrbitParams, of = 0): Pmf {
+  const circle = fromEntries(
+    circleChances(params, of).map(({ number, chance }) => [number, chance] as const),
+  );
   if (params.miss === 'again') return circle;
   return fromEntries([
     [0, 1 - params.hit],
@@ -18,9 +57,11 @@ export function bagScore(params: OrbitParams): Pmf {
 
 /** The score of a team with all its bags. */
 export function teamScore(params: OrbitParams): Pmf {
-  const bag = bagScore(params);
   let score = params.op === 'add' ? point(0) : point(1);
-  for (let i = 0; i < params.bags; i++) score = params.op === 'add' ? sum(score, bag) : product(score, bag);
+  for (let i = 0; i < params.bags; i++) {
+    const bag = bagScore(params, i % fieldsOf(params));
+    score = params.op === 'add' ? sum(score, bag) : product(score, bag);
+  }
   return score;
 }
 

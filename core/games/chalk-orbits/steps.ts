@@ -2,7 +2,7 @@ import { signed } from '~/core/cards/facts';
 import { area, bench, dot, sign, stroke, TONE, written, type Lines, type Pictures } from '~/core/games/kit';
 import type { Shape } from '~/core/paper/sheet';
 import type { OrbitParams } from '.';
-import { circleNumbers, winsOf } from './odds';
+import { circleNumbers, fieldsOf, smallCircles, winsOf } from './odds';
 import { field } from './reckon';
 import type { words } from './words';
 
@@ -20,23 +20,33 @@ const sentence = (params: OrbitParams, sign: '+' | '×') => {
 };
 
 export function steps(params: OrbitParams): Lines<typeof words.en> {
-  const { circles, diameterMm, bags, op, miss, bestOf } = params;
+  const { circles, diameterMm, bags, op, miss, bestOf, smallMm } = params;
   const { a, b, answer } = example(params);
+  const small = smallCircles(params).size;
+  const fields = fieldsOf(params);
+  const alone = params.sides === 'alone';
   return [
     ['setUp.circles', { circles, cm: Math.round(diameterMm / 10) }],
-    ['setUp.teams', { bags }],
-    ['turn.throw', { bags }],
+    small > 0 && ['setUp.sizes', { small, cm: Math.round(smallMm / 10) }],
+    fields > 1 && ['setUp.fields', { fields }],
+    [alone ? 'setUp.colors' : 'setUp.teams', { bags }],
+    [alone ? 'turn.throwColor' : 'turn.throw', { bags }],
+    [params.counts === 'touch' ? 'turn.touch' : 'turn.inside'],
     miss === 'zero' ? ['turn.zero', { zero: 0 }] : ['turn.again'],
     op === 'add' ? ['turn.add', { a, b, answer }, 'symbols'] : ['turn.multiply', { a, b, answer }, 'symbols'],
-    ['turn.check'],
-    ['end.best', { bestOf, wins: winsOf(bestOf) }],
+    ...(alone
+      ? ([
+          ['turn.signs', { a: 5, b: 8 }, 'symbols'],
+          ['end.rounds', { bestOf }],
+        ] as const)
+      : ([['turn.check'], ['end.best', { bestOf, wins: winsOf(bestOf) }]] as const)),
     ['easier.small'],
     ['harder.order'],
-    ['sideBySide.one'],
+    [alone ? 'sideBySide.same' : 'sideBySide.one'],
     ['younger.drop', { years: 3 }],
     ['atHome.paper'],
     ['say.sofar'],
-    ['say.part'],
+    [alone ? 'say.how' : 'say.part'],
     ['caution.outside'],
     ['caution.throw'],
   ];
@@ -45,11 +55,13 @@ export function steps(params: OrbitParams): Lines<typeof words.en> {
 /** The circles as they lie, with their numbers. */
 const circles = (params: OrbitParams) => {
   const { rows, columns } = field(params);
+  const small = smallCircles(params);
   const step = Math.min(92 / columns, 52 / rows);
   const [left, top] = [50 - (step * columns) / 2, 30 - (step * rows) / 2];
   return circleNumbers(params).flatMap((n, i) => {
     const [x, y] = [left + ((i % columns) + 0.5) * step, top + (Math.floor(i / columns) + 0.5) * step];
-    return [dot(x, y, step * 0.42, TONE.card), sign(x, y + step * 0.13, String(n), step * 0.4)];
+    const wide = small.has(i) ? params.smallMm / params.diameterMm : 1;
+    return [dot(x, y, step * 0.42 * wide, TONE.card), sign(x, y + step * 0.13, String(n), step * 0.4)];
   });
 };
 
@@ -64,6 +76,7 @@ export const pictures: Pictures<OrbitParams, typeof words.en> = {
       );
     }),
   'turn.add': (_, params) => sentence(params, '+'),
+  'turn.signs': ({ a, b }) => written(`${a} < ${b}`),
   'turn.multiply': (_, params) => sentence(params, '×'),
 };
 

@@ -2,7 +2,8 @@ import { describe, expect, it } from 'vitest';
 import { fact } from '~/core/cards/facts';
 import { holdsTheShelfLaws } from '~/core/games/kit/laws.testing';
 import { inTurn, numbersIn, plays, strangeMeetings } from '~/core/games/kit/plays.testing';
-import { figuresOf } from '~/core/games/kit/testing';
+import { figuresOf, printed, reckoningOf } from '~/core/games/kit/testing';
+import type { Params } from '~/core/games/kit/types';
 import { cupMachine } from '.';
 
 holdsTheShelfLaws(cupMachine, { gives: [['counters']] });
@@ -37,7 +38,23 @@ describe('a play of Cup Machine', () => {
       }
   });
 
-  it('meets each problem as often as the others', () => {
+  it('draws from a deck, and lays sentences with the signs of its operation', () => {
+    const parts = (change: Params) =>
+      reckoningOf('cup-machine', change).parts.map(({ material }) => material);
+    expect(parts({ source: 'deck' })).toContain('card-deck');
+    expect(parts({ source: 'deck' })).not.toContain('number-card');
+    for (const [op, sign] of [
+      ['add', '+'],
+      ['subtract', '−'],
+    ]) {
+      const cards = printed('cup-machine', { op: op!, signs: true, source: 'deck' }).flatMap((sheet) =>
+        (sheet.pieces ?? []).filter(({ material }) => material === 'operation-card').map(({ name }) => name),
+      );
+      expect(cards).toEqual([sign, '=']);
+    }
+  });
+
+  it('meets each pair of cards as often as the others', () => {
     for (const op of ['add', 'subtract'] as const)
       expect(
         strangeMeetings(

@@ -1,5 +1,5 @@
 /** Cup Machine: two cups for the two numbers, one for the total; pour together and count. */
-import { OneOf, Whole } from '~/core/check/schema';
+import { OneOf, Whole, YesNo } from '~/core/check/schema';
 import { game, type ParamsOf } from '~/core/games/kit';
 import { play } from './play';
 import { reckon } from './reckon';
@@ -13,6 +13,15 @@ const knobs = {
     { add: 'Pour both cups together', subtract: 'Pour some back out' },
     { title: 'What the machine does', default: 'add' },
   ),
+  source: OneOf(
+    { cards: 'printed number cards', deck: 'a deck of cards, one color for each cup' },
+    { title: 'Numbers come from', default: 'cards' },
+  ),
+  signs: YesNo({
+    title: 'Lay the sentence with operation cards',
+    description: 'The sign and = between the numbers.',
+    default: false,
+  }),
   problems: Whole(1, 20, { title: 'Problems in one play', default: 8 }),
   players: Whole(1, 4, { title: 'Players', default: 2 }),
 };
@@ -28,6 +37,12 @@ export const cupMachine = game({
     { id: 'five', name: 'up to 5 and 5', ageBand: 'K' },
     { id: 'ten', name: 'up to 10 and 10', ageBand: 'g1', params: { max: 10 } },
     { id: 'back', name: 'taking away up to 10', ageBand: 'g1', params: { max: 10, op: 'subtract' } },
+    {
+      id: 'deck',
+      name: 'up to 10 and 10, with a deck and signs',
+      ageBand: 'g1',
+      params: { max: 10, source: 'deck', signs: true },
+    },
   ],
   drawing,
   reckon,

@@ -13,7 +13,7 @@ export const ladder = (params: MachineParams): Ladder =>
   levels(params, 'max', [3, 4, 5, 6, 8, 10], (max) => `Numbers up to ${max}`);
 
 export function reckon(params: MachineParams): Answers {
-  const { max, op, players } = params;
+  const { max, op, players, source, signs } = params;
   const all = problems(params);
   const counters = op === 'add' ? 2 * max : max;
   const turns = params.problems;
@@ -37,15 +37,23 @@ export function reckon(params: MachineParams): Answers {
     parts: [
       need('small-cup', 3, 'Two for the numbers, one for the total.'),
       need('chip', counters, 'The largest problem.'),
-      need('number-card', 2 * max, 'Two sets, one for each cup.'),
+      ...(source === 'deck'
+        ? [need('card-deck', 1, 'One color for each cup.')]
+        : [need('number-card', 2 * max, 'Two sets, one for each cup.')]),
+      ...(signs ? [need('operation-card', 2, 'The sign and =.')] : []),
       need('record-sheet', players, 'Three ways on one sheet: pour, draw, in the head.'),
       need('pencil', players, 'One for each player.'),
     ],
-    prep: [`Print and cut two sets of number cards from 1 to ${max}.`],
+    prep: [
+      source === 'deck'
+        ? `Take the cards ace to ${max} out of a deck: ${4 * max} cards.`
+        : `Print and cut two sets of number cards from 1 to ${max}.`,
+    ],
     turns: point(turns),
     practice: all.map(({ a, b }) => ({
       fact: fact(op === 'add' ? 'add' : 'subtract', a, b),
-      meetings: turns / all.length,
+      // Two cards are turned: a difference comes both ways round, one of equal numbers one way.
+      meetings: (turns * (op === 'add' || a === b ? 1 : 2)) / max ** 2,
     })),
     players: { fewest: 1, most: 4, alone: true },
     notices: [

@@ -1,4 +1,4 @@
-import { partCards } from '~/core/games/kit';
+import { operationCards, partCards } from '~/core/games/kit';
 import type { MaterialId } from '~/core/materials/catalogue';
 import { NUMBER_MM, numberCards, type Card } from '~/core/paper/cards';
 import { drawBox, forEachPlayer, recordSheets, sentenceToFill } from '~/core/paper/record';
@@ -8,7 +8,7 @@ import { words } from './words';
 
 /** Two sets of number cards, and a row for every problem: cups to pour, a place to draw, a sentence. */
 export function sheets(
-  { max, op, problems, players }: MachineParams,
+  { max, op, problems, players, source, signs }: MachineParams,
   context: SheetContext,
 ): Sheet<MaterialId>[] {
   const set = (which: string): Card[] =>
@@ -18,7 +18,10 @@ export function sheets(
     }));
   const sign = op === 'add' ? '+' : '−';
   return [
-    ...partCards(words, 'number-card', NUMBER_MM, [...set('first'), ...set('second')], context),
+    ...(source === 'deck'
+      ? []
+      : partCards(words, 'number-card', NUMBER_MM, [...set('first'), ...set('second')], context)),
+    ...(signs ? operationCards(words, [sign, '='], context) : []),
     ...forEachPlayer(
       players,
       recordSheets(

@@ -16,16 +16,17 @@ import type { Shape } from '~/core/paper/sheet';
 import type { MachineParams } from '.';
 import type { words } from './words';
 
-export function steps({ max, op, problems }: MachineParams): Lines<typeof words.en> {
+export function steps({ max, op, problems, source, signs }: MachineParams): Lines<typeof words.en> {
   const [a, b] = [max, Math.max(1, max - 2)];
   const answer = op === 'add' ? a + b : a - b;
   return [
     ['setUp.cups', { cups: 3 }],
-    ['setUp.cards', { max }],
+    [source === 'deck' ? 'setUp.deck' : 'setUp.cards', { max }],
     ['turn.cards', {}, 'symbols'],
     op === 'add' ? ['turn.fill', { a, b }, 'pieces'] : ['turn.load', { a }, 'pieces'],
     op === 'add' ? ['turn.pour', {}, 'pieces'] : ['turn.back', { b }, 'pieces'],
     [op === 'add' ? 'turn.saySum' : 'turn.sayLeft', { a, b, answer }],
+    signs && ['turn.lay', { a, b, answer, sign: op === 'add' ? '+' : '−' }, 'symbols'],
     ['turn.draw', {}, 'drawing'],
     ['turn.head', {}, 'symbols'],
     ['end.problems', { problems }],
@@ -56,6 +57,8 @@ export const pictures: Pictures<MachineParams, typeof words.en> = {
     ...heap(answer!, b, 8, 2, 84, 36),
     ...written(`${a} + ${b} = ${answer}`, 50, 10),
   ],
+  'turn.lay': ({ a, b, answer }, { op }) =>
+    cardRow([String(a), op === 'add' ? '+' : '−', String(b), '=', String(answer)]),
   'turn.sayLeft': ({ a, b, answer }) => [
     ...heap(answer!, 0, 8, 2, 84, 36),
     ...written(`${a} − ${b} = ${answer}`, 50, 10),

@@ -7,6 +7,10 @@ export const words = source('cup-machine', {
   goal: '{op, select, add {Fill two cups, pour them together: how many come out of the machine?} other {Fill the machine, pour some back: how many stay inside?}}',
   'setUp.cups': 'Set up {cups} cups: two small numbers above, the machine below.',
   'setUp.cards': 'Shuffle the number cards up to {max} into two piles, one for each cup.',
+  'setUp.deck':
+    'Take the cards ace to {max} out of the deck; the ace is one. Shuffle the red ones into one pile and the black ones into another, one for each cup.',
+  'turn.lay':
+    'Lay the sentence with the operation cards between: {a}\u00a0{sign}\u00a0{b}\u00a0=\u00a0{answer}; the answer is said, or shown with chips.',
   'turn.cards': 'Turn a card from each pile and read both numbers.',
   'turn.fill': 'Count that many chips into each cup: {a} and {b}, for example.',
   'turn.load': 'Count the larger number of chips into the machine: {a}, for example.',

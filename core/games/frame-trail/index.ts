@@ -1,5 +1,5 @@
 /** Frame Trail: ten-frames filled with counters by colour or by a sentence; add fills on, take-away lifts off. */
-import { OneOf, OneValue, Whole } from '~/core/check/schema';
+import { OneOf, OneValue, Whole, YesNo } from '~/core/check/schema';
 import { game, type ParamsOf } from '~/core/games/kit';
 import { play } from './play';
 import { reckon } from './reckon';
@@ -16,9 +16,28 @@ const knobs = {
     { title: 'Numbers', default: 10 },
   ),
   op: OneOf(
-    { add: 'Add: fill on', subtract: 'Take away: lift off' },
+    {
+      add: 'Add: fill on',
+      subtract: 'Take away: lift off',
+      both: 'Both on one frame: fill on, then lift the same off again',
+    },
     { title: 'The sentences', default: 'add' },
   ),
+  signs: YesNo({
+    title: 'Lay the sentence with operation cards',
+    description: 'The signs and =, in place of printed sentences.',
+    default: false,
+  }),
+  problemSheets: Whole(0, 6, {
+    title: 'Problem sheets besides',
+    description: 'To draw and write on, each with other problems.',
+    default: 0,
+  }),
+  mixed: Whole(1, 50, {
+    title: 'Mixture of problems',
+    description: 'Another number gives other problems, the same number the same ones.',
+    default: 1,
+  }),
   problems: Whole(1, 40, { title: 'Problems on the trail', default: 10 }),
   frames: Whole(1, 8, { title: 'Frames on a page', default: 4 }),
   players: Whole(1, 4, { title: 'Players', default: 2 }),
@@ -33,6 +52,12 @@ export const frameTrail = game({
   presets: [
     { id: 'add-10', name: 'adding to 10', ageBand: 'K' },
     { id: 'take-10', name: 'taking away to 10', ageBand: 'g1', params: { op: 'subtract' } },
+    {
+      id: 'both-10',
+      name: 'adding and taking away on one frame',
+      ageBand: 'g1',
+      params: { op: 'both', problems: 8, signs: true },
+    },
     { id: 'add-20', name: 'adding to 20', ageBand: 'g1', params: { max: 20 } },
     { id: 'take-20', name: 'taking away to 20', ageBand: 'g2', params: { max: 20, op: 'subtract' } },
   ],
@@ -42,6 +67,7 @@ export const frameTrail = game({
   steps,
   pictures,
   about: ({ op, max }) => ({ op, max }),
-  subject: ({ op, max }) => `${op === 'add' ? 'adding' : 'taking away'} to ${max} in frames`,
+  subject: ({ op, max }) =>
+    `${{ add: 'adding', subtract: 'taking away', both: 'adding and taking away' }[op]} to ${max} in frames`,
   sheets,
 });

@@ -10,8 +10,10 @@ export function* play(params: TrailParams, random: Random): Generator<Turn<keyof
   for (let i = 0; i < params.problems; i++) {
     const { a, b } = trail[i % trail.length]!;
     const player = (i % params.players) + 1;
-    yield params.op === 'add'
-      ? turn(player, 'play.add', { a, b, answer: a + b }, 'play.ten', { ten: 10 })
-      : turn(player, 'play.subtract', { a, b, answer: a - b }, 'play.see');
+    if (params.op === 'both') yield turn(player, 'play.both', { a, b, answer: a + b }, 'play.back');
+    else
+      yield params.op === 'add'
+        ? turn(player, 'play.add', { a, b, answer: a + b }, 'play.ten', { ten: 10 })
+        : turn(player, 'play.subtract', { a, b, answer: a - b }, 'play.see');
   }
 }

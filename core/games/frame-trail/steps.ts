@@ -1,18 +1,22 @@
 import { bench, box, dot, framed, heap, TONE, written, type Lines, type Pictures } from '~/core/games/kit';
 import type { Shape } from '~/core/paper/sheet';
 import type { TrailParams } from '.';
+import { signsOf } from './reckon';
 import type { words } from './words';
 
-export function steps({ max, op, problems }: TrailParams): Lines<typeof words.en> {
+export function steps({ max, op, problems, signs, problemSheets }: TrailParams): Lines<typeof words.en> {
   const [a, b] = max === 10 ? [6, 3] : [9, 5];
   return [
-    ['setUp.trail'],
+    [signs ? 'setUp.numbers' : 'setUp.trail'],
     ['setUp.counters', { max }, 'pieces'],
     ['turn.card', {}, 'symbols'],
     ['turn.first', { a, five: 5 }, 'pieces'],
-    op === 'add' ? ['turn.on', { b }, 'pieces'] : ['turn.off', { b }, 'pieces'],
-    [op === 'add' ? 'turn.saySum' : 'turn.sayLeft', { a, b, answer: op === 'add' ? a + b : a - b }],
+    op === 'subtract' ? ['turn.off', { b }, 'pieces'] : ['turn.on', { b }, 'pieces'],
+    [op === 'subtract' ? 'turn.sayLeft' : 'turn.saySum', { a, b, answer: op === 'subtract' ? a - b : a + b }],
+    op === 'both' && ['turn.undo', { a, b, answer: a + b }, 'pieces'],
+    signs && ['turn.lay', { signs: [...signsOf(op), '='].join(' ') }, 'symbols'],
     ['turn.draw', {}, 'drawing'],
+    problemSheets > 0 && ['turn.sheet', {}, 'drawing'],
     ['end.trail', { problems }],
     ['easier.colours', {}, 'pieces'],
     ['harder.before'],

@@ -2,7 +2,16 @@
 import type { MaterialId } from '~/core/materials/catalogue';
 import { MATERIAL_WORDS } from '~/core/materials/words';
 import { nameOf, say, type Source } from '~/core/words/reading';
-import { cardSheets, heading, numberGrid, wholeSheet, type Card, type CardSet } from '~/core/paper/cards';
+import {
+  cardSheets,
+  heading,
+  NUMBER_MM,
+  numberGrid,
+  wholeSheet,
+  type Card,
+  type CardSet,
+} from '~/core/paper/cards';
+import { numeral } from '~/core/paper/numerals';
 import { MARGIN_MM, PAPERS, type Cell, type Shape, type Sheet, type SheetContext } from '~/core/paper/sheet';
 
 /** "Blanket the Board: 11 papelitos · 11 calling slips". */
@@ -68,6 +77,22 @@ export function within({ x, y, w, h }: Cell, proportion: number): Cell {
   const height = width / proportion;
   return { x: x + (w - width) / 2, y: y + (h - height) / 2, w: width, h: height };
 }
+
+/** The three signs that are laid between two numbers to compare them. */
+export const signCards = (words: Source, context: SheetContext): Sheet<MaterialId>[] =>
+  partCards(words, 'sign-card', NUMBER_MM, ['<', '=', '>'].map(signCard), context);
+
+/** The signs of a sentence that is laid with cards. */
+export const operationCards = (
+  words: Source,
+  signs: readonly string[],
+  context: SheetContext,
+): Sheet<MaterialId>[] => partCards(words, 'operation-card', NUMBER_MM, signs.map(signCard), context);
+
+const signCard = (sign: string): Card => ({
+  name: sign,
+  draw: ({ x, y, w, h }) => numeral(sign, x + w / 2, y + h / 2, Math.min(w, h) * 0.7),
+});
 
 /** A mat of numbers. */
 export const matSheet = (

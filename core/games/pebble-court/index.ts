@@ -10,7 +10,12 @@ import { words } from './words';
 const knobs = {
   cells: Whole(5, 20, { title: 'Cells', default: 10 }),
   layout: OneOf(
-    { straight: 'straight', branching: 'branching: one, then two side by side', spiral: 'spiral' },
+    {
+      straight: 'straight',
+      branching: 'branching: one, then two side by side',
+      spiral: 'spiral',
+      growing: 'a spiral that grows: a cell more whenever somebody is through',
+    },
     { title: 'Court', default: 'straight' },
   ),
   cellMm: Whole(250, 600, { title: 'Width of a cell (mm)', default: 400 }),
@@ -45,6 +50,12 @@ export const pebbleCourt = game({
     { id: 'branching-10', name: 'branching to 10', ageBand: 'g1', params: { layout: 'branching' } },
     { id: 'spiral-16', name: 'spiral to 16', ageBand: 'g1', params: { cells: 16, layout: 'spiral' } },
     {
+      id: 'growing-12',
+      name: 'a spiral that grows to 12',
+      ageBand: 'K',
+      params: { cells: 12, layout: 'growing' },
+    },
+    {
       id: 'rainy',
       name: 'branching, with tape indoors',
       ageBand: 'K',
@@ -57,6 +68,6 @@ export const pebbleCourt = game({
   steps,
   pictures,
   about: ({ cells }) => ({ cells }),
-  subject: ({ cells, layout }) => `a ${layout} court to ${cells}`,
+  subject: ({ cells, layout }) => `a ${layout === 'growing' ? 'growing spiral' : layout} court to ${cells}`,
   sheets,
 });

@@ -46,6 +46,27 @@ describe('the sheets of Pebble Court', () => {
   });
 });
 
+describe('a spiral that grows', () => {
+  it('goes round the middle: every cell beside the one before, none on another, never longer than it must be', () => {
+    for (let cells = 5; cells <= 20; cells++) {
+      const all = places({ cells, layout: 'growing' });
+      expect(new Set(all.map(({ column, row }) => `${column} ${row}`)).size).toBe(cells);
+      all.slice(1).forEach(({ column, row }, i) => {
+        const before = all[i]!;
+        expect(Math.abs(column - before.column) + Math.abs(row - before.row)).toBe(1);
+      });
+      // What has been chalked stays where it is when the court grows.
+      const grown = places({ cells: cells + 1, layout: 'growing' }).slice(0, cells);
+      const [dx, dy] = [grown[0]!.column - all[0]!.column, grown[0]!.row - all[0]!.row];
+      expect(grown.map(({ column, row }) => [column - dx, row - dy])).toEqual(
+        all.map(({ column, row }) => [column, row]),
+      );
+      const { across, down } = grid({ cells, layout: 'growing' });
+      expect(Math.abs(across - down)).toBeLessThanOrEqual(1);
+    }
+  });
+});
+
 describe('a play of Pebble Court', () => {
   it('aims at the next cell, goes on from it only when it is hit, and ends with the first through', () => {
     for (const { turns, outcome } of plays(pebbleCourt, { cells: 7, players: 3, hit: 60 }, 40)) {

@@ -34,6 +34,7 @@ export function reckon(params: CourtParams, _: Effort, ageBand: AgeBand): Answer
     parts: [
       need('hop-stone', players, 'A stone each, flat so that it does not roll.'),
       ...(place === 'chalk' ? [need('chalk', 1, 'One stick draws the court.')] : []),
+      ...(place === 'paper' && layout === 'growing' ? [need('pencil', 1, 'To write the next number.')] : []),
       need(
         'plan',
         1,

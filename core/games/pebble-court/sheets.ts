@@ -3,7 +3,7 @@ import type { MaterialId } from '~/core/materials/catalogue';
 import { cm, metres, planShapes } from '~/core/paper/plan';
 import type { Sheet, SheetContext } from '~/core/paper/sheet';
 import type { CourtParams } from '.';
-import { grid, LINE_STEPS, places } from './rules';
+import { FIRST, grid, LINE_STEPS, places } from './rules';
 import { words } from './words';
 
 /** The court to scale, with its measures and the throwing line for each age; on paper it is played on as it is. */
@@ -17,7 +17,8 @@ export function sheets(params: CourtParams, context: SheetContext): Sheet<Materi
       y: row * cellMm,
       w: cellMm,
       h: cellMm,
-      label: String(cell),
+      // A growing court gets its numbers while it is played.
+      label: onPaper && params.layout === 'growing' && cell > FIRST ? '' : String(cell),
     })),
     measures: onPaper
       ? []

@@ -1,21 +1,30 @@
 import { area, bench, box, dot, sign, stroke, TONE, type Lines, type Pictures } from '~/core/games/kit';
 import type { Shape } from '~/core/paper/sheet';
 import type { CourtParams } from '.';
-import { grid, places } from './rules';
+import { FIRST, grid, places } from './rules';
 import type { words } from './words';
+
+const GROWS = {
+  chalk: 'setUp.growChalk',
+  tape: 'setUp.growTape',
+  paper: 'setUp.growPaper',
+} as const;
 
 export function steps({ cells, layout, place, feet, lines, rest }: CourtParams): Lines<typeof words.en> {
   return [
-    place === 'chalk'
-      ? ['setUp.chalk', { cells }]
-      : place === 'tape'
-        ? ['setUp.tape', { cells }]
-        : ['setUp.paper', { cells }],
+    layout === 'growing'
+      ? [GROWS[place], { first: FIRST }]
+      : place === 'chalk'
+        ? ['setUp.chalk', { cells }]
+        : place === 'tape'
+          ? ['setUp.tape', { cells }]
+          : ['setUp.paper', { cells }],
     ['setUp.stones'],
     [place === 'paper' ? 'turn.flick' : 'turn.throw'],
     feet === 'two' ? ['turn.hopBoth'] : layout === 'branching' ? ['turn.branching'] : ['turn.hop'],
     rest > 0 && ['turn.rest', { rest }],
     lines && ['turn.line'],
+    layout === 'growing' && [place === 'paper' ? 'turn.write' : 'turn.grow', { cells }],
     ['turn.say'],
     ['turn.back'],
     ['end.last', { cells }],
@@ -48,6 +57,9 @@ export const pictures: Pictures<CourtParams, typeof words.en> = {
   'setUp.chalk': (_, params) => court(params),
   'setUp.tape': (_, params) => court(params),
   'setUp.paper': (_, params) => court(params),
+  'setUp.growChalk': (_, params) => court(params),
+  'setUp.growTape': (_, params) => court(params),
+  'setUp.growPaper': (_, params) => court(params),
   'turn.throw': () => [
     area('M14 44 C16 38 26 38 28 44 C28 50 14 50 14 44 Z', TONE.wood),
     stroke('M28 34 C40 14 58 14 68 30', TONE.clay, 1.4),

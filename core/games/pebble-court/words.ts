@@ -8,6 +8,12 @@ export const words = source('pebble-court', {
   'setUp.chalk': 'Chalk the court with {cells} cells and number them.',
   'setUp.tape': 'Tape the court with {cells} cells on the floor and number them on paper.',
   'setUp.paper': 'Lay the court with its {cells} cells on the table: two fingers are your legs.',
+  'setUp.growChalk':
+    'Chalk the first {first} cells of the court in the middle of a free place, one after the other, and number them.',
+  'setUp.growTape':
+    'Tape the first {first} cells of the court in the middle of the floor, one after the other, and number them on paper.',
+  'setUp.growPaper':
+    'Lay the court on the table: two fingers are your legs. Only the first {first} cells have their number.',
   'setUp.stones': 'Everybody finds a flat stone, or takes one from the bag.',
   'turn.throw':
     'Throw your stone to your next cell, beginning with the first. Beside it? The next player goes.',
@@ -20,6 +26,10 @@ export const words = source('pebble-court', {
   'turn.line': 'Touched a line? Your turn is over; begin there next time.',
   'turn.rest':
     'Mark {rest, plural, one {# rest cell} other {# rest cells}} with a star: there you may stand on both feet.',
+  'turn.grow':
+    'Whoever lands on the last number puts the next one beside it, round and round, up to {cells}.',
+  'turn.write':
+    'Whoever lands on the last number writes the next one into its cell with the pencil, up to {cells}.',
   'turn.say': 'Say each number as you land.',
   'turn.back': 'Turn round at the end, come back counting down, and pick your stone up.',
   'end.last': 'The game is over when somebody has hopped with the stone on {cells}. Go on until all have.',

@@ -5,6 +5,10 @@ export const cupMachine: Messages = {
   goal: '{op, select, add {Llenen dos vasitos y viértanlos juntos: ¿cuántas fichas salen de la máquina?} other {Llenen la máquina y saquen algunas: ¿cuántas fichas se quedan adentro?}}',
   'setUp.cups': 'Pongan {cups} vasitos: dos arriba para los números y la máquina abajo.',
   'setUp.cards': 'Revuelvan las tarjetas de número hasta el {max} en dos montones, uno para cada vasito.',
+  'setUp.deck':
+    'Saquen de la baraja las cartas del as al {max}; el as vale uno. Revuelvan las rojas en un montón y las negras en otro, uno para cada vasito.',
+  'turn.lay':
+    'Pongan la operación con las tarjetas de signo en medio: {a}\u00a0{sign}\u00a0{b}\u00a0=\u00a0{answer}; el resultado se dice o se muestra con fichas.',
   'turn.cards': 'Volteen una tarjeta de cada montón y lean los dos números.',
   'turn.fill': 'Cuenten esa cantidad de fichas en cada vasito: {a} y {b}, por ejemplo.',
   'turn.load': 'Pongan en la máquina la cantidad mayor: {a} fichas.',

@@ -72,6 +72,7 @@ export const materials: Messages = {
   'puzzle-piece': counted('pieza de rompecabezas', 'piezas de rompecabezas'),
   path: counted('camino de mesa', 'caminos de mesa'),
   'sign-card': counted('signo de comparación', 'signos de comparación'),
+  'operation-card': counted('tarjeta de signo', 'tarjetas de signo'),
   plan: counted('plano', 'planos'),
   shield: counted('pantalla', 'pantallas'),
   'shield.standIn': 'un lado de una caja de cereal',

@@ -6,6 +6,12 @@ export const pebbleCourt: Messages = {
   'setUp.chalk': 'Dibujen con gis el patio de {cells} casillas y pónganles número.',
   'setUp.tape': 'Marquen con cinta en el piso el patio de {cells} casillas y pónganles número en papel.',
   'setUp.paper': 'Pongan el patio de {cells} casillas en la mesa: dos dedos son las piernas.',
+  'setUp.growChalk':
+    'Dibujen con gis las primeras {first} casillas del patio en medio de un lugar libre, una tras otra, y pónganles número.',
+  'setUp.growTape':
+    'Marquen con cinta las primeras {first} casillas del patio en medio del piso, una tras otra, y pónganles número en papel.',
+  'setUp.growPaper':
+    'Pongan el patio en la mesa: dos dedos son las piernas. Solo las primeras {first} casillas tienen número.',
   'setUp.stones': 'Cada quien busca una piedra plana o toma una de la bolsa.',
   'turn.throw':
     'Lancen su piedra a su siguiente casilla, empezando por la primera. ¿Cayó fuera? Sigue otra persona.',
@@ -18,6 +24,9 @@ export const pebbleCourt: Messages = {
   'turn.line': '¿Pisaron una raya? Termina su turno; la próxima vez empiezan ahí.',
   'turn.rest':
     'Marquen con una estrella {rest, plural, one {# casilla de descanso} other {# casillas de descanso}}: ahí se puede pisar con los dos pies.',
+  'turn.grow': 'Quien cae en el último número pone el siguiente al lado, dando vueltas, hasta {cells}.',
+  'turn.write':
+    'Quien cae en el último número escribe el siguiente en su casilla con el lápiz, hasta {cells}.',
   'turn.say': 'Digan cada número al caer.',
   'turn.back': 'Al final den la vuelta, regresen contando hacia atrás y recojan su piedra.',
   'end.last':

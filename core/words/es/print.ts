@@ -23,6 +23,7 @@ export const print: Messages = {
   'plan.cell': 'Casilla: {cm} cm',
   'plan.stone': 'Piedra: {cm} cm',
   'plan.circle': 'Círculo: {cm} cm de ancho. Radio en la cuerda: {radius} cm',
+  'plan.small': 'Círculo pequeño: {cm} cm de ancho. Radio en la cuerda: {radius} cm',
   'plan.gap': 'Separación: {cm} cm',
   'plan.whole': 'En total: {width} por {depth} m',
   'plan.long': 'En total: {length} m',

@@ -52,6 +52,7 @@ const CALLED: Partial<Record<MaterialId, RegExp>> = {
   'puzzle-piece': /\b(?:puzzles?|pieces?|parts?)\b/i,
   path: /\bpath\b/i,
   'sign-card': /\b(?:sign|<|>)/i,
+  'operation-card': /\boperation cards?\b/i,
   shield: /\b(?:shield|cereal)\b/i,
 };
 
@@ -64,6 +65,7 @@ const NAMED: readonly (readonly [word: RegExp, parts: readonly MaterialId[]])[] 
   [/\bsum cards?\b/i, ['sum-card']],
   [/\bsentence cards?\b/i, ['sentence-card']],
   [/\bdot cards?\b/i, ['dot-card']],
+  [/\boperation cards?\b/i, ['operation-card']],
   [/\bslips?\b/i, ['slip']],
   [/\bnests?\b/i, ['nest']],
   [/\b(?:dice|die)\b/i, ['die']],
