@@ -26,6 +26,8 @@ export type FamilyPage =
       loanId: string | undefined;
       /** The page was opened for a loan of another family that had this basket before. */
       others: boolean;
+      /** How families reach the school. */
+      contact: string;
       /** Keeps in this browser for which loan the page was opened. */
       headers: Headers;
     };
@@ -77,6 +79,7 @@ export async function familyPage(request: Request, linkKey: string, address: str
     copy,
     loanId: open ? current.id : undefined,
     others,
+    contact: school.contact,
     headers,
   };
 }

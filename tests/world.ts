@@ -82,7 +82,13 @@ export async function smallSchool(): Promise<SmallSchool> {
   await emptyDatabase();
   const passwordHash = await hashPassword(PASSWORD);
   const made = await setUpSchool({
-    school: { name: 'Tern Rock School', paper: 'a4', languages: ['en', 'es'], timeZone: getLocalTimeZone() },
+    school: {
+      name: 'Tern Rock School',
+      paper: 'a4',
+      languages: ['en', 'es'],
+      contact: '',
+      timeZone: getLocalTimeZone(),
+    },
     person: { name: 'Coordinator', passwordHash },
   });
   const { school, person: coordinator } = made!;

@@ -1,6 +1,6 @@
 /** The school: the place that lends. */
 import { Type } from '@sinclair/typebox';
-import { Line, OneOf } from '~/core/check/schema';
+import { Line, LongText, OneOf } from '~/core/check/schema';
 import { PAPERS, type Paper } from '~/core/paper/sheet';
 import { newPassword } from '~/core/people/forms';
 import { LANGUAGES, type Language } from '~/core/words/languages';
@@ -26,6 +26,8 @@ export interface SchoolFields {
   name: string;
   paper: Paper;
   languages: Language[];
+  /** How families reach the school, in its own words: it stands on labels and on the family page. */
+  contact: string;
   /** There it is decided what day it is. */
   timeZone: string;
 }
@@ -33,6 +35,7 @@ export interface SchoolFields {
 const about = {
   schoolName: Line(120, { title: 'Name of the school' }),
   paper: OneOf<Paper>(PAPER_LABELS, { title: 'Paper' }),
+  contact: LongText(120, { title: 'How families reach you', lines: false }),
   timeZone: Line(60, { title: 'Time zone' }),
 };
 export const schoolSchema = Type.Object(about);

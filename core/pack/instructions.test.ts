@@ -1,10 +1,12 @@
+import { hearing } from '~/core/games/kit/hearing';
 import { isCoaching } from '~/core/games/kit/steps';
+import { placesOf } from '~/core/games/kit/types';
 import { startOf } from '~/core/games/kit/game';
 import { open } from '~/core/own/open';
 import { describe, expect, it } from 'vitest';
 import { gameOf, SHELF } from '~/core/games/shelf';
 import { recipeOf } from '~/core/kits/recipe';
-import { FAMILY_WORDS } from '~/core/words/family';
+import { FAMILY_WORDS, type FamilyMessage } from '~/core/words/family';
 import type { Language } from '~/core/words/languages';
 import { ENGLISH, say } from '~/core/words/reading';
 import { readingOf } from '~/core/words/readings';
@@ -28,6 +30,8 @@ const sourceOf = (id: string, change: Partial<InstructionSource> = {}): Instruct
     minutes: 12,
     parts: variant!.parts,
     unchecked: [],
+    heard: hearing(variant!.reckoning.practice),
+    contact: 'the family room, 555 0142',
     linked: true,
     ...change,
   };
@@ -66,6 +70,18 @@ describe.each(SHELF)('the instructions of $id', (game) => {
       expect(new Set(coached).size).toBeLessThanOrEqual(1);
       expect(coached.length).toBeLessThanOrEqual(2);
     }
+  });
+
+  it('say what might be heard, where the game can be played, and how the school is reached', () => {
+    const source = sourceOf(game.id);
+    const words = wordsIn(instructionSheets(source, contextOf()), 'es').replace(/\s+/g, '');
+    const has = (text: string): boolean => words.includes(text.replace(/\s+/g, ''));
+    const said = (id: FamilyMessage, args = {}) => say(readingOf('es'), FAMILY_WORDS, id, args);
+    expect(source.heard.length).toBeLessThanOrEqual(2);
+    // All of it or, where it would take a third page, none of it.
+    expect(new Set(source.heard.map(({ id, args }) => has(said(id, args)))).size).toBeLessThanOrEqual(1);
+    for (const place of placesOf(game)) expect(has(said(place))).toBe(true);
+    expect(has(said('reachUs', { contact: source.contact! }))).toBe(true);
   });
 
   it('say what a grown-up says most often in a play, next to what else can be said', () => {

@@ -1,7 +1,8 @@
 /** The instruction sheet: two languages side by side, the same step on the same line, numbers from the variant. */
 import type { Variant } from '~/core/games/kit/game';
+import type { Heard } from '~/core/games/kit/hearing';
 import { isCoaching } from '~/core/games/kit/steps';
-import { NUMBERED_PARTS, STEP_PARTS, type Step, type StepPart } from '~/core/games/kit/types';
+import { NUMBERED_PARTS, placesOf, STEP_PARTS, type Step, type StepPart } from '~/core/games/kit/types';
 import type { MaterialId } from '~/core/materials/catalogue';
 import { MATERIAL_WORDS } from '~/core/materials/words';
 import { FAMILY_WORDS, type FamilyMessage } from '~/core/words/family';
@@ -30,6 +31,10 @@ export interface InstructionSource {
   parts: readonly { material: MaterialId; quantity: number }[];
   /** Languages whose wording of this game no fluent reader has checked. */
   unchecked: readonly Language[];
+  /** What might be heard in a play. */
+  heard: readonly Heard[];
+  /** How families reach the school. */
+  contact?: string;
   /** Whether there is a place for the square of a copy's family page. */
   linked: boolean;
   /** For readers who need large letters. */
@@ -173,6 +178,15 @@ function layOut(source: InstructionSource, context: SheetContext, sizePt: number
       { fill: '#333333' },
     ),
   );
+  row(
+    text(
+      (reading) => {
+        const places = placesOf(game).map((id) => family(id)(reading));
+        return { text: places.map((one) => one.text).join(' · '), language: places[0]!.language };
+      },
+      { fill: '#333333' },
+    ),
+  );
 
   const all = variant.steps().filter((step) => coached || !isCoaching(step));
   const steps = STEP_PARTS.flatMap((part) => all.filter((step) => step.part === part));
@@ -203,14 +217,25 @@ function layOut(source: InstructionSource, context: SheetContext, sizePt: number
       },
     ]);
   }
+  const plain = (top: number): Shape[] => [
+    { kind: 'circle', x: marks + 2.5, y: top + lineMm(sizePt) / 2, radius: 0.7, fill: INK },
+  ];
+  /** What might be heard stands below what can be said. */
+  const heard = (): void => {
+    if (!coached || source.heard.length === 0) return;
+    heading('part.hear');
+    for (const { id, args } of source.heard) row(text(family(id, args)), plain);
+  };
   let part: StepPart | undefined;
   for (const step of steps) {
+    if (step.part !== part && part === 'say') heard();
     if (step.part !== part) heading(`part.${step.part}`);
     part = step.part;
     row(text(saying(game.words, step.id, step.args)), (top) =>
       stepMark(step, numberOf.get(step), marks, top, sizePt),
     );
-    if (part === 'atHome' && step === steps.findLast((one) => one.part === 'atHome'))
+    if (part === 'atHome' && step === steps.findLast((one) => one.part === 'atHome')) {
+      if (game.traits.places.includes('car')) row(text(family('inTheCar')), plain);
       for (const { material, quantity } of parts) {
         if (!(`${material}.standIn` in MATERIAL_WORDS.en)) continue;
         row(
@@ -225,10 +250,12 @@ function layOut(source: InstructionSource, context: SheetContext, sizePt: number
           }),
         );
       }
+    }
   }
 
   y += 1.5;
   row(text(family('backToSchool')));
+  if (source.contact) row(text(family('reachUs', { contact: source.contact })));
   let square: Cell | undefined;
   if (source.linked) {
     const size = 24;

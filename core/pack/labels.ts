@@ -1,4 +1,5 @@
 /** The labels of a copy: how the bag works, what is in it, and its tag; on label sheets or on plain paper to cut. */
+import type { Variant } from '~/core/games/kit/game';
 import { MATERIAL_WORDS } from '~/core/materials/words';
 import type { KitPart } from '~/core/kits/recipe';
 import { showTag } from '~/core/kits/tag';
@@ -34,6 +35,10 @@ export interface LabelSource {
   schoolName: string;
   /** The school's own picture, as a data address. */
   mark?: string;
+  /** How families reach the school, in its own words. */
+  contact?: string;
+  /** The games of the bag, whose first steps stand on it where there is room. */
+  begins?: readonly Variant[];
   parts: readonly KitPart[];
   smallParts: boolean;
 }
@@ -51,6 +56,8 @@ const SQUARE_MM = 16;
 const BARS_MM = 24;
 /** Side of the school's picture. */
 const MARK_MM = 11;
+/** A label for the directions is no higher than about half a page. */
+const LONG_MM = 125;
 /** More parts than this do not fit half the width of the paper in two languages. */
 const HALF_PARTS = 8;
 
@@ -152,8 +159,11 @@ function onPlainPaper(sources: readonly LabelSource[], context: SheetContext): S
     );
   };
   for (const source of sources) {
-    const bagMm = heightFor(source, directions, context);
-    put({ x: left, y: rowOf(bagMm), w: WIDE_MM, h: bagMm }, (place) => bagLabel(source, place, context));
+    // A bag of many games tells on its label how the bag works, and on their sheets how the games begin.
+    const brief = { ...source, begins: [] };
+    const told = heightFor(source, directions, context) > LONG_MM ? brief : source;
+    const bagMm = heightFor(told, directions, context);
+    put({ x: left, y: rowOf(bagMm), w: WIDE_MM, h: bagMm }, (place) => bagLabel(told, place, context));
     // A long list has a wide label for itself, as high as it needs.
     const long = source.parts.length > HALF_PARTS;
     const listMm = long ? Math.max(HALF.h, heightFor(source, contents, context)) : HALF.h;
@@ -258,9 +268,38 @@ function head(source: LabelSource, place: Place, sizePt: number, measure: SheetC
 
 const DIRECTIONS = ['bag.read', 'bag.play', 'bag.count', 'bag.tell'] as const;
 
-/** How the bag works, step by step, and when it comes back. */
-const bagLabel = (source: LabelSource, place: Cell, context: SheetContext): Shape[] =>
-  fitted('the directions', place, (sizePt) => directions(source, place, sizePt, context));
+/** How the bag works, step by step, how its games begin, and when it comes back. */
+function bagLabel(source: LabelSource, place: Cell, context: SheetContext): Shape[] {
+  const draw = (one: LabelSource) =>
+    fitted('the directions', place, (sizePt) => directions(one, place, sizePt, context));
+  if (!source.begins?.length) return draw(source);
+  try {
+    return draw(source);
+  } catch (error) {
+    if (!(error instanceof CannotPrint)) throw error;
+    // On a small label the bag is told of, not its games.
+    return draw({ ...source, begins: [] });
+  }
+}
+
+/** Steps of each game on the label of its bag. */
+const FIRST_STEPS = 2;
+
+/** The name of a game, and its first steps of a turn in a line or two. */
+function beginning(variant: Variant, readings: readonly Reading[]): { text: string; language: Language }[] {
+  const { words } = variant.game;
+  const steps = variant
+    .steps()
+    .filter(({ part }) => part === 'turn')
+    .slice(0, FIRST_STEPS);
+  const all = readings.map((reading) => ({
+    text: `${say(reading, words, 'name')}: ${steps.map((step) => say(reading, words, step.id, step.args)).join(' ')}`,
+    language: steps.every((step) => saidIn(reading, words, step.id) === reading.language)
+      ? reading.language
+      : ('en' as const),
+  }));
+  return all.filter((one, i) => all.findIndex(({ language }) => language === one.language) === i);
+}
 
 function directions(
   source: LabelSource,
@@ -286,6 +325,17 @@ function directions(
   };
   add('bag.title', { sizePt: sizePt + 0.5, font: 'bold' });
   DIRECTIONS.forEach((id, i) => add(id, { sizePt }, { before: `${i + 1}. ` }));
+  for (const variant of source.begins ?? []) {
+    const block = sideBySide(beginning(variant, readings), place, y, { sizePt }, measure);
+    shapes.push(...block.shapes);
+    y += block.heightMm + 0.8;
+  }
+  if (source.contact) {
+    const told = columnsOf(FAMILY_WORDS, readings, 'reachUs', { contact: source.contact });
+    const block = sideBySide(told, place, y, { sizePt }, measure);
+    shapes.push(...block.shapes);
+    y += block.heightMm + 0.8;
+  }
   add('bag.back', { sizePt, font: 'bold' }, { gap: 0 });
   // A line to write the day on.
   shapes.push({

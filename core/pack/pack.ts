@@ -1,4 +1,5 @@
 /** Everything that is printed for the copies of a kit, as one list of pages. */
+import { hearing } from '~/core/games/kit/hearing';
 import { open } from '~/core/own/open';
 import {
   forPlayers,
@@ -30,6 +31,8 @@ export interface PackCopy {
 export interface PackOrder {
   kitName: string;
   schoolName: string;
+  /** How families reach the school. */
+  contact?: string;
   /** The school's own picture for its labels, as a data address. */
   mark?: string;
   plan: KitPlan;
@@ -108,6 +111,8 @@ const instructionPages = (recipe: Recipe, order: PackOrder, context: SheetContex
               .map(({ language }) => language)
               .filter((language) => language !== 'en' && !order.checked[variant.gameId]?.includes(language)),
             linked: order.scope === 'each',
+            heard: hearing(reckoning.practice),
+            ...(order.contact ? { contact: order.contact } : {}),
             large: item === 'large',
           },
           context,
@@ -135,10 +140,11 @@ const standIns = ({ parts }: Pick<PackOrder, 'parts'>): KitPart[] =>
   parts.filter(({ material }) => hasStandIn(material));
 
 const labelPages = (order: PackOrder, copies: readonly PackCopy[], context: SheetContext): Sheet[] => {
-  const { kitName, schoolName, mark, parts } = order;
+  const { kitName, schoolName, contact, mark, parts } = order;
   const smallParts = hasSmallParts(parts);
+  const begins = order.plan.variants.map((one) => open(forPlayers(one, order.plan.players)));
   return labelSheets(
-    copies.map((copy) => ({ kitName, schoolName, mark, parts, smallParts, ...copy })),
+    copies.map((copy) => ({ kitName, schoolName, contact, mark, parts, smallParts, begins, ...copy })),
     order.labels,
     context,
   );

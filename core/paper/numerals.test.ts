@@ -66,7 +66,18 @@ describe('numerals', () => {
     expect([closed('0'), closed('8')]).toEqual([true, true]);
   });
 
+  it('have every letter, capitals between their lines and small ones no lower than they hang', () => {
+    for (const letter of 'ABCDEFGHIJKLMNOPQRSTUVWXYZabcdefghijklmnopqrstuvwxyz') {
+      const [path] = numeral(letter, 100, 50, 20) as [Shape];
+      const { left, right, top, bottom } = boxOf(path);
+      expect(path).toMatchObject({ says: letter });
+      expect(right - left).toBeLessThanOrEqual(numeralWidth(letter, 20) + 0.01);
+      expect(top).toBeGreaterThanOrEqual(50 - 10 - 1.2);
+      expect(bottom).toBeLessThanOrEqual(50 + (letter < 'a' ? 10 + 2 : 16) + 1.2);
+    }
+  });
+
   it('refuse what they cannot draw', () => {
-    expect(() => numeral('3 apples', 0, 0, 10)).toThrow('"a" is no numeral and no sign');
+    expect(() => numeral('3 €', 0, 0, 10)).toThrow('"€" is no numeral, no sign and no letter');
   });
 });

@@ -2,6 +2,7 @@
  * Numerals and signs as children learn to write them, drawn with one pen: an open 4, a 1 with a foot that is no 7,
  * a plain 7, and a line under 6 and 9 where they could be turned round. Our own drawing.
  */
+import { LETTER_SIGNS } from './letters';
 import { INK, type Shape } from './sheet';
 
 /** Each sign in a box 10 high; `w` is its width, `d` its path. */
@@ -39,6 +40,7 @@ const SIGNS: Readonly<Record<string, { w: number; d: string }>> = {
   '<': { w: 6, d: 'M5.3 2 L0.7 5.2 L5.3 8.4' },
   '>': { w: 6, d: 'M0.7 2 L5.3 5.2 L0.7 8.4' },
   ' ': { w: 2.4, d: '' },
+  ...LETTER_SIGNS,
 };
 const SPACE = 1.9;
 const PEN = 1.15;
@@ -51,7 +53,7 @@ export function numeralWidth(text: string, heightMm: number): number {
 
 function signOf(char: string): { w: number; d: string } {
   const sign = SIGNS[char];
-  if (!sign) throw new RangeError(`text: "${char}" is no numeral and no sign`);
+  if (!sign) throw new RangeError(`text: "${char}" is no numeral, no sign and no letter`);
   return sign;
 }
 
@@ -60,7 +62,7 @@ const turnsRound = (text: string): boolean => /^[01689]*[69][01689]*$/.test(text
 
 /**
  * A number or a sentence of numbers with its middle at (x, y), `heightMm` high. One path, which says its text.
- * Throws RangeError for a character that is neither a digit nor a sign.
+ * Throws RangeError for a character that is neither a digit nor a sign nor a letter.
  */
 export function numeral(text: string, x: number, y: number, heightMm: number, ink = INK): Shape[] {
   const scale = heightMm / 10;

@@ -11,6 +11,35 @@ export const FAMILY_WORDS = source('family', {
   'part.younger': 'Little ones',
   'part.atHome': 'At home instead',
   'part.say': 'What you can say',
+  'part.hear': 'What you might hear',
+  'hear.count': '“One, two, four”: a number word is left out. Count again together, one touch for each.',
+  'hear.quantity':
+    'Counting from one each time: the numeral is still new. Say its name, and show as many fingers.',
+  'hear.glance':
+    'Counting dots that could be seen at once: so it begins. Show fewer, and for a shorter time.',
+  'hear.add':
+    '“One, two, three” from the start, for {a} and {b}: everything is counted again. “{a} are there already. Which number comes next?”',
+  'hear.split': '“{a}”, and no more: one part is seen, not yet both. Cover it: “And how many here?”',
+  'hear.missing': '“{b}”, where {a} are there: the whole is named. “How many more, so that it is {b}?”',
+  'hear.subtract':
+    '“{wrong}” for {a} take away {b}: counted back from {a} itself. Take the pieces away one by one, then look.',
+  'hear.multiply':
+    '“{wrong}” for {a} groups of {b}: both numbers were added. Lay the groups, and count all of them.',
+  'hear.divide': '“That does not work”: share {a} pieces out into {b} groups, one for each in turn.',
+  'hear.compare':
+    'The row that looks longer is called more. Lay both side by side, piece by piece: which has some left over?',
+  'hear.tens':
+    '“{wrong}” for {a} tens and {b} ones: the two have changed places. Build it: how many tens, and how many besides?',
+  'hear.letter': 'Letters that mirror each other are mixed up: trace both with a finger, side by side.',
+  'hear.listen': 'Going on after the word to stop: waiting is hard work. Slow down, and smile at every stop.',
+  'place.table': 'At the table',
+  'place.floor': 'On the floor',
+  'place.outdoors': 'Outdoors',
+  'place.rainyDay': 'On a rainy day',
+  'place.car': 'In the car, without any pieces',
+  'place.video': 'Over a video call',
+  inTheCar: 'In the car: one says the numbers aloud, without any pieces; another says the answer.',
+  reachUs: 'How to reach us: {contact}',
   'part.caution': 'Take care',
   'show.pieces': 'with pieces',
   'show.drawing': 'drawing',

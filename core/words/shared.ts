@@ -11,6 +11,11 @@ export const SHARED = {
       'Play away from driveways, parked cars and streets, with a grown-up there. Wear shoes, and look where you land.',
     'caution.throw': 'Wait until nobody stands where you throw or roll. Roll or toss low, never at a person.',
     'setUp.highest': 'Each player rolls once: whoever has most begins. The same? Roll again.',
+    'turn.lineHop':
+      'Hop it on the number line, too: begin at {a}, hop {b} on, and read where you land: {answer}.',
+    'turn.lineBack':
+      'Hop it on the number line, too: begin at {a}, hop {b} back, and read where you land: {answer}.',
+    'turn.lineCompare': 'Find both numbers on the number line: the one further along is more.',
     'say.check': 'Not sure? “Let us touch and count each one.” The pieces give the answer.',
     'say.how': '“How did you know?” Any way that works is a good way.',
     'say.part': 'Only a part of the answer? Name what you heard, then ask: “And the rest?”',

@@ -168,7 +168,13 @@ export async function loadDemoWhenEmpty(
   const hashOf = (name: string): Promise<string> => hashPassword(demoPerson(name).password);
   // Who sets the first school up coordinates the district.
   const made = (await setUpSchool({
-    school: { name: KITTIWAKE, paper: 'letter', languages: ['en', 'es', 'ar', 'pt'], timeZone },
+    school: {
+      name: KITTIWAKE,
+      paper: 'letter',
+      languages: ['en', 'es', 'ar', 'pt'],
+      contact: 'the family room, beside the front door; 555 0142',
+      timeZone,
+    },
     person: { name: 'Runa', passwordHash: await hashOf('Runa') },
   }))!;
   await nameDistrict(made.school.districtId, 'Schools of the ferry towns');
@@ -382,7 +388,7 @@ async function lanternHill(
   const first = atSchool(boundTo(school));
   const made = (await makeSchool(
     school.districtId,
-    { name: LANTERN, paper: 'letter', languages: ['en', 'es'], timeZone },
+    { name: LANTERN, paper: 'letter', languages: ['en', 'es'], contact: '', timeZone },
     runa.id,
   ))!;
   const at = atSchool(boundTo(made));

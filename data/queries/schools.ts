@@ -124,11 +124,12 @@ export function makeSchool(
 }
 
 /** What a form of a school holds. */
-export const schoolFields = ({ name, paper, languages, timeZone }: School): SchoolFields => ({
+export const schoolFields = ({ name, paper, languages, timeZone, contact }: School): SchoolFields => ({
   name,
   paper,
   languages: languages as SchoolFields['languages'],
   timeZone,
+  contact,
 });
 
 /** Changes a school whose form was opened on a version of it. Answers undefined when the name is taken in the district. */

@@ -39,6 +39,8 @@ export const school = pgTable(
     name: text().notNull(),
     paper: text({ enum: PAPERS }).notNull(),
     languages: text().array().notNull(),
+    /** How families reach it, in its own words. */
+    contact: text().notNull().default(''),
     /** Where it lies, as the IANA names it: there it is decided what day it is. */
     timeZone: text().notNull(),
     /** The school's own picture for its labels, as a data address. */

@@ -138,6 +138,7 @@ export async function taskOf(
     return {
       kitName,
       schoolName: school.name,
+      ...(school.contact ? { contact: school.contact } : {}),
       ...(mark ? { mark } : {}),
       plan,
       parts,

@@ -44,6 +44,7 @@ describe('setting up', () => {
       name: 'Tern Rock',
       paper: 'a4' as const,
       languages: ['en' as const],
+      contact: '',
       timeZone: 'America/Halifax',
     };
     const made = await Promise.all(

@@ -228,7 +228,7 @@ describe('people', () => {
     expect(await appoint(districtId, maren, runa)).toBe(true);
     const third = (await makeSchool(
       districtId,
-      { name: 'Skua Point', paper: 'a4', languages: ['en'], timeZone: 'UTC' },
+      { name: 'Skua Point', paper: 'a4', languages: ['en'], contact: '', timeZone: 'UTC' },
       runa,
     ))!;
     expect((await listPeople(atSchool(boundTo(third)))).map(({ name }) => name)).toEqual(['Maren', 'Runa']);
@@ -238,7 +238,7 @@ describe('people', () => {
     expect(
       await makeSchool(
         districtId,
-        { name: 'SKUA point', paper: 'a4', languages: ['en'], timeZone: 'UTC' },
+        { name: 'SKUA point', paper: 'a4', languages: ['en'], contact: '', timeZone: 'UTC' },
         runa,
       ),
     ).toBeUndefined();

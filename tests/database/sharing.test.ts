@@ -160,7 +160,7 @@ describe('what is shared', () => {
     // A third school that follows one of them has what both of them say.
     const third = (await makeSchool(
       at.districtId,
-      { name: 'Skua Point', paper: 'a4', languages: ['en'], timeZone: 'UTC' },
+      { name: 'Skua Point', paper: 'a4', languages: ['en'], contact: '', timeZone: 'UTC' },
       runa,
     ))!;
     const there = atSchool(boundTo(third));

@@ -65,10 +65,14 @@ export async function action({ request }: Route.ActionArgs) {
     make: async () => {
       const checked = checkForm(schoolSchema, form);
       if (!checked.ok) return refuse(400, 'school', checked.errors);
-      const { schoolName, paper, timeZone } = checked.value;
+      const { schoolName, paper, contact, timeZone } = checked.value;
       if (!isTimeZone(timeZone)) return refuse(400, 'school', { timeZone: NO_TIME_ZONE });
       const languages = languagesIn(form.getAll('languages'));
-      const made = await makeSchool(districtId, { name: schoolName, paper, timeZone, languages }, me);
+      const made = await makeSchool(
+        districtId,
+        { name: schoolName, paper, contact, timeZone, languages },
+        me,
+      );
       if (!made)
         return refuse(409, 'school', { schoolName: 'There is a school of this name in your district.' });
       throw redirect(`/district?made=${made.id}`);

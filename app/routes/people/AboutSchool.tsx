@@ -2,7 +2,7 @@ import { useState, useSyncExternalStore } from 'react';
 import type { FieldErrors } from '~/core/check/check';
 import type { SchoolFields } from '~/core/lending/school';
 import { LANGUAGES, type Language } from '~/core/words/languages';
-import { Choice, Suggest, TickBox } from '~/app/ui/fields';
+import { Choice, Suggest, TextBox, TickBox } from '~/app/ui/fields';
 import { Row } from '~/app/ui/Page';
 
 type About = Omit<SchoolFields, 'name'>;
@@ -53,6 +53,15 @@ export function AboutSchool({
           ))}
         </Row>
       </fieldset>
+      <TextBox
+        name="contact"
+        label="How families reach you"
+        hint="A number, an address, or whom to ask. It stands on labels and on the family page."
+        value={value.contact}
+        onChange={(contact) => onChange({ contact })}
+        error={errors.contact}
+        maxLength={120}
+      />
       <Suggest
         name="timeZone"
         label="Time zone"
@@ -86,6 +95,7 @@ export function AboutNewSchool({
   const value: About = {
     paper: 'letter',
     languages: ['en', 'es'],
+    contact: '',
     timeZone: [browser, here].find((one) => timeZones.includes(one)) ?? 'UTC',
     ...chosen,
   };

@@ -45,11 +45,17 @@ export async function action({ request }: Route.ActionArgs) {
     data({ errors, late }, { status });
   const checked = checkForm(schoolSchema, form);
   if (!checked.ok) return refuse(400, checked.errors);
-  const { schoolName, paper, timeZone } = checked.value;
+  const { schoolName, paper, contact, timeZone } = checked.value;
   if (!isTimeZone(timeZone)) return refuse(400, { timeZone: NO_TIME_ZONE });
   const openedOn = versionIn(form);
   if (!openedOn) return refuse(400, { '': UNKNOWN_VERSION });
-  const mine = { name: schoolName, paper, timeZone, languages: languagesIn(form.getAll('languages')) };
+  const mine = {
+    name: schoolName,
+    paper,
+    contact,
+    timeZone,
+    languages: languagesIn(form.getAll('languages')),
+  };
   const saved = await changeSchool(at, mine, openedOn, id);
   if (!saved) return refuse(409, { schoolName: 'Another school of your district has this name.' });
   if (!saved.ok) return refuse(409, {}, lateOf(at, saved.stale));
@@ -60,6 +66,7 @@ const LABELS: Record<string, string> = {
   name: 'Name of the school',
   paper: 'Paper in the printer',
   languages: 'Languages of your families',
+  contact: 'How families reach you',
   timeZone: 'Time zone',
 };
 const WORDS: FieldWords = {

@@ -33,9 +33,9 @@ export async function action({ request }: Route.ActionArgs) {
   if (form.get('password') !== form.get('again')) errors.again = 'The two passwords are not the same.';
   if (checked.ok && !isTimeZone(checked.value.timeZone)) errors.timeZone = NO_TIME_ZONE;
   if (!checked.ok || Object.keys(errors).length) return data({ kept, errors }, { status: 400 });
-  const { schoolName: name, paper, timeZone, personName } = checked.value;
+  const { schoolName: name, paper, contact, timeZone, personName } = checked.value;
   const made = await setUpSchool({
-    school: { name, paper, timeZone, languages: languagesIn(form.getAll('languages')) },
+    school: { name, paper, contact, timeZone, languages: languagesIn(form.getAll('languages')) },
     person: { name: personName, passwordHash: await hashPassword(String(form.get('password'))) },
   });
   const headers = made && (await signIn(request, made.person.id));

@@ -1,9 +1,11 @@
+import { Fragment } from 'react';
 import { data } from 'react-router';
 import styled from 'styled-components';
 import { open } from '~/core/own/open';
-import { NUMBERED_PARTS, STEP_PARTS, type StepPart } from '~/core/games/kit/types';
+import { hearing } from '~/core/games/kit/hearing';
+import { NUMBERED_PARTS, placesOf, STEP_PARTS, type StepPart } from '~/core/games/kit/types';
 import { MATERIAL_WORDS } from '~/core/materials/words';
-import type { FamilyMessage } from '~/core/words/family';
+import { FAMILY_WORDS, type FamilyMessage } from '~/core/words/family';
 import { nameOf, say } from '~/core/words/reading';
 import { readingOf } from '~/core/words/readings';
 import { checkedLanguages } from '~/data/queries/words';
@@ -47,6 +49,7 @@ export async function loader({ request, params, context }: Route.LoaderArgs) {
     reading: familyReading(language),
     path,
     others: page.others,
+    contact: page.contact,
     mayAnswer: page.loanId !== undefined,
     parts: page.copy.parts
       .filter((part) => part.material !== 'instruction-sheet')
@@ -60,6 +63,9 @@ export async function loader({ request, params, context }: Route.LoaderArgs) {
         minutes: reckoning.length.minutes.mean,
         players,
         unchecked: language !== 'en' && !checked[game.id]?.includes(language),
+        places: placesOf(game).map((id) => say(reading, FAMILY_WORDS, id)),
+        car: game.traits.places.includes('car') ? say(reading, FAMILY_WORDS, 'inTheCar') : undefined,
+        heard: hearing(reckoning.practice).map(({ id, args }) => say(reading, FAMILY_WORDS, id, args)),
         steps: variant.steps().map((step) => ({
           part: step.part,
           show: step.show,
@@ -135,7 +141,7 @@ export default function Game({ loaderData }: Route.ComponentProps) {
       </FamilyFrame>
     );
   }
-  const { games, parts, mayAnswer, others } = loaderData;
+  const { games, parts, mayAnswer, others, contact } = loaderData;
   return (
     <FamilyFrame reading={reading} path={path}>
       {games.map((game) => (
@@ -145,6 +151,7 @@ export default function Game({ loaderData }: Route.ComponentProps) {
           <p>
             {words('players', { players: game.players })} · {words('minutes', { minutes: game.minutes })}
           </p>
+          <p>{game.places.join(' · ')}</p>
           {game === games[0] && (
             <Section>
               <h2>{words('inBag')}</h2>
@@ -157,11 +164,12 @@ export default function Game({ loaderData }: Route.ComponentProps) {
               </Plain>
             </Section>
           )}
-          <Steps steps={game.steps} words={words} />
+          <Steps steps={game.steps} heard={game.heard} car={game.car} words={words} />
           {game.unchecked && <p style={{ marginTop: '1rem', fontSize: '1rem' }}>{words('unchecked')}</p>}
         </article>
       ))}
       <p style={{ marginTop: '1.5rem' }}>{words('backToSchool')}</p>
+      {contact && <p style={{ marginTop: '0.5rem' }}>{words('reachUs', { contact })}</p>}
       {mayAnswer ? (
         <Answer href={`${path}/answer?lang=${language}`}>{words('tell')}</Answer>
       ) : (
@@ -183,7 +191,17 @@ interface ShownStep {
   sketch?: readonly Shape[];
 }
 
-function Steps({ steps, words }: { steps: ShownStep[]; words: (id: FamilyMessage) => string }) {
+function Steps({
+  steps,
+  heard,
+  car,
+  words,
+}: {
+  steps: ShownStep[];
+  heard: string[];
+  car?: string;
+  words: (id: FamilyMessage) => string;
+}) {
   // Numbers run on through getting ready, playing and finishing.
   const before = (part: StepPart): number =>
     steps.filter(
@@ -193,35 +211,54 @@ function Steps({ steps, words }: { steps: ShownStep[]; words: (id: FamilyMessage
     const own = steps.filter((step) => step.part === part);
     if (own.length === 0) return null;
     return (
-      <Section key={part}>
-        <h2>{words(`part.${part}`)}</h2>
-        {NUMBERED_PARTS.has(part) ? (
-          <ol>
-            {own.map((step, i) => (
-              <li key={step.text}>
-                <span className="number">{before(part) + i + 1}</span>
-                <span>
-                  {step.text}
-                  {step.show && <span className="show">{words(`show.${step.show}`)}</span>}
-                  {step.sketch && (
-                    <span className="sketch">
-                      <GameDrawing shapes={step.sketch} width={150} />
-                    </span>
-                  )}
-                </span>
-              </li>
-            ))}
-          </ol>
-        ) : (
-          <Plain>
-            {own.map((step) => (
-              <li key={step.text}>
-                <span>{step.text}</span>
-              </li>
-            ))}
-          </Plain>
+      <Fragment key={part}>
+        {part === 'say' && heard.length > 0 && (
+          <Section>
+            <h2>{words('part.hear')}</h2>
+            <Plain>
+              {heard.map((text) => (
+                <li key={text}>
+                  <span>{text}</span>
+                </li>
+              ))}
+            </Plain>
+          </Section>
         )}
-      </Section>
+        <Section>
+          <h2>{words(`part.${part}`)}</h2>
+          {NUMBERED_PARTS.has(part) ? (
+            <ol>
+              {own.map((step, i) => (
+                <li key={step.text}>
+                  <span className="number">{before(part) + i + 1}</span>
+                  <span>
+                    {step.text}
+                    {step.show && <span className="show">{words(`show.${step.show}`)}</span>}
+                    {step.sketch && (
+                      <span className="sketch">
+                        <GameDrawing shapes={step.sketch} width={150} />
+                      </span>
+                    )}
+                  </span>
+                </li>
+              ))}
+            </ol>
+          ) : (
+            <Plain>
+              {own.map((step) => (
+                <li key={step.text}>
+                  <span>{step.text}</span>
+                </li>
+              ))}
+              {part === 'atHome' && car && (
+                <li>
+                  <span>{car}</span>
+                </li>
+              )}
+            </Plain>
+          )}
+        </Section>
+      </Fragment>
     );
   });
 }

@@ -1,7 +1,7 @@
 /** Bigger Pile: turn one or two cards each; the larger answer takes all. */
 import { FACES } from '~/core/cards/deck';
 import { OneOf, Whole, YesNo } from '~/core/check/schema';
-import { Cards, game, type ParamsOf } from '~/core/games/kit';
+import { Cards, game, LINE, type ParamsOf } from '~/core/games/kit';
 import { audit } from './audit';
 import { play } from './play';
 import { reckon } from './reckon';
@@ -34,6 +34,7 @@ const knobs = {
     { title: 'The game goes on', description: 'Both ways are played.', default: 'deck' },
   ),
   signs: YesNo({ title: 'Lay the <, = or > card between', default: false }),
+  line: LINE,
   missing: Cards({ title: 'Cards this deck lacks' }),
 };
 export type PileParams = ParamsOf<typeof knobs>;
@@ -41,9 +42,9 @@ export type PileParams = ParamsOf<typeof knobs>;
 export const biggerPile = game({
   words,
   family: 'compare',
-  traits: { places: ['table', 'floor', 'rainyDay'], byVideo: true },
+  traits: { places: ['table', 'floor', 'rainyDay', 'car'], byVideo: true },
   knobs,
-  when: { until: { players: [2, 3, 4] } },
+  when: { until: { players: [2, 3, 4] }, line: { op: ['compare', 'add', 'subtract'] } },
   presets: [
     { id: 'compare', name: 'which is more', tradition: 'picture cards are taken out', ageBand: 'K' },
     {

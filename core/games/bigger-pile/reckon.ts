@@ -6,6 +6,8 @@ import {
   chanceFigure,
   figure,
   know,
+  lineNeed,
+  lineNotice,
   mend,
   mind,
   need,
@@ -16,7 +18,7 @@ import {
 import { count as many } from '~/core/words/numbers';
 import type { PileParams } from '.';
 import { MOST_ROUNDS, roundsOfPlay } from './play';
-import { answer, goesOn, ladder, numbers, perRound, piles, rounds, values } from './rules';
+import { answer, goesOn, ladder, lined, numbers, perRound, piles, rounds, values } from './rules';
 
 /** Chance that two players have the same answer in the first round; exact, without putting back. */
 export function tieChance(counts: ReadonlyMap<number, number>, op: PileParams['op']): number | undefined {
@@ -113,6 +115,7 @@ export function reckon(params: PileParams, effort: Effort): Answers {
     parts: [
       need('card-deck', 1, 'One for all.'),
       ...(signs ? [need('sign-card', 3, 'One each of <, = and >.')] : []),
+      ...lineNeed(lined(params), params.players),
       ...(op === 'add' ? [need('two-colour-counter', largest, 'To build the largest sum.')] : []),
     ],
     prep: [
@@ -164,6 +167,7 @@ export function reckon(params: PileParams, effort: Effort): Answers {
               'Equal answers are common here. Turning again makes them the best moment of the game; nothing is lost.',
               mend('Turn again', params, { ties: 'again' }),
             )),
+      lineNotice(lined(params), op === 'add' ? largest : Math.max(...counts.keys())),
       know(
         'no-fight',
         'Say “which is more”, not who beats whom. Together against the game: how many rounds until a double comes?',

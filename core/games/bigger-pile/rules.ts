@@ -18,6 +18,12 @@ export const piles = ({ op, players }: Pick<PileParams, 'op' | 'players'>): numb
 export const goesOn = ({ until, players }: Pick<PileParams, 'until' | 'players'>): boolean =>
   until === 'all' && players > 1;
 
+/** The number line, where it is of use: a product is not hopped. */
+export const lined = (params: PileParams) => ({
+  ...params,
+  line: params.op === 'multiply' ? 0 : params.line,
+});
+
 export const perRound = (params: PileParams): number => cardsEach(params) * piles(params);
 
 /** The numbers that can be turned. */

@@ -11,7 +11,7 @@ import {
 } from '~/core/games/kit';
 import type { Shape } from '~/core/paper/sheet';
 import type { PileParams } from '.';
-import { answer, cardsEach, goesOn, rounds } from './rules';
+import { answer, cardsEach, goesOn, lined, rounds } from './rules';
 import type { words } from './words';
 
 export function steps(params: PileParams): Lines<typeof words.en> {
@@ -29,6 +29,10 @@ export function steps(params: PileParams): Lines<typeof words.en> {
     op === 'compare'
       ? ['turn.compare', { a, b }, 'pieces']
       : [`turn.${op}`, { a, b, answer: answer(op, a, b) }, 'symbols'],
+    lined(params).line > 0 &&
+      (op === 'compare'
+        ? ['turn.lineCompare', {}, 'drawing']
+        : [op === 'add' ? 'turn.lineHop' : 'turn.lineBack', { a, b, answer: answer(op, a, b) }, 'drawing']),
     params.signs && ['turn.signs', {}, 'symbols'],
     goesOn(params) ? ['turn.under'] : ['turn.take'],
     ties === 'again' ? ['turn.again'] : ['turn.keep'],

@@ -2,7 +2,15 @@ import { source } from '~/core/words/reading';
 import { shared } from '~/core/words/shared';
 
 export const words = source('bigger-pile', {
-  ...shared('younger.helper', 'atHome.deck', 'say.part', 'caution.rest'),
+  ...shared(
+    'turn.lineHop',
+    'turn.lineBack',
+    'turn.lineCompare',
+    'younger.helper',
+    'atHome.deck',
+    'say.part',
+    'caution.rest',
+  ),
   name: 'Bigger Pile',
   goal: '{op, select, compare {Turn cards: which number is more?} add {Turn two cards each and add them: which sum is more?} subtract {Turn two cards each: which difference is more?} other {Turn two cards each and multiply: which product is more?}}',
   'setUp.remove': 'Take out the jacks, queens and kings. Aces are one.',

@@ -26,7 +26,7 @@ export type BondParams = ParamsOf<typeof knobs>;
 export const bondTriangles = game({
   words,
   family: 'split',
-  traits: { places: ['table', 'rainyDay'], quiet: true, byVideo: true },
+  traits: { places: ['table', 'rainyDay', 'car'], quiet: true, byVideo: true },
   knobs,
   presets: [
     { id: 'five', name: 'wholes 3 to 5', ageBand: 'K', params: { wholes: [3, 4, 5], cover: 'whole' } },

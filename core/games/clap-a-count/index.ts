@@ -24,7 +24,7 @@ export type ClapParams = ParamsOf<typeof knobs>;
 export const clapACount = game({
   words,
   family: 'talk',
-  traits: { places: ['table', 'floor', 'outdoors', 'rainyDay'], byVideo: true, noReading: true },
+  traits: { places: ['table', 'floor', 'outdoors', 'rainyDay', 'car'], byVideo: true, noReading: true },
   knobs,
   presets: [
     { id: 'twos', name: 'in twos to 10', ageBand: 'K' },

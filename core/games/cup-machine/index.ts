@@ -1,6 +1,6 @@
 /** Cup Machine: two cups for the two numbers, one for the total; pour together and count. */
 import { OneOf, Whole, YesNo } from '~/core/check/schema';
-import { game, type ParamsOf } from '~/core/games/kit';
+import { game, LINE, type ParamsOf } from '~/core/games/kit';
 import { play } from './play';
 import { reckon } from './reckon';
 import { sheets } from './sheets';
@@ -22,6 +22,7 @@ const knobs = {
     description: 'The sign and = between the numbers.',
     default: false,
   }),
+  line: LINE,
   problems: Whole(1, 20, { title: 'Problems in one play', default: 8 }),
   players: Whole(1, 4, { title: 'Players', default: 2 }),
 };
@@ -30,7 +31,7 @@ export type MachineParams = ParamsOf<typeof knobs>;
 export const cupMachine = game({
   words,
   family: 'build',
-  traits: { places: ['table', 'rainyDay'] },
+  traits: { places: ['table', 'rainyDay', 'car'] },
   knobs,
   presets: [
     { id: 'three', name: 'up to 3 and 3', ageBand: 'preK', params: { max: 3 } },

@@ -1,6 +1,17 @@
 import { fact } from '~/core/cards/facts';
 import { point } from '~/core/chance/pmf';
-import { figure, know, levels, mend, mind, need, type Answers, type Ladder } from '~/core/games/kit';
+import {
+  figure,
+  know,
+  levels,
+  lineNeed,
+  lineNotice,
+  mend,
+  mind,
+  need,
+  type Answers,
+  type Ladder,
+} from '~/core/games/kit';
 import type { MachineParams } from '.';
 
 /** The problems: every a + b with 1 to max in each cup; every a − b with 1 ≤ b ≤ a ≤ max. */
@@ -41,6 +52,7 @@ export function reckon(params: MachineParams): Answers {
         ? [need('card-deck', 1, 'One color for each cup.')]
         : [need('number-card', 2 * max, 'Two sets, one for each cup.')]),
       ...(signs ? [need('operation-card', 2, 'The sign and =.')] : []),
+      ...lineNeed(params, players),
       need('record-sheet', players, 'Three ways on one sheet: pour, draw, in the head.'),
       need('pencil', players, 'One for each player.'),
     ],
@@ -63,6 +75,7 @@ export function reckon(params: MachineParams): Answers {
           `There are only ${all.length} different problems: some come twice.`,
           mend(`Play ${all.length} problems`, params, { problems: all.length }),
         ),
+      lineNotice(params, op === 'add' ? 2 * max : max),
       max > 5 &&
         op === 'add' &&
         know(

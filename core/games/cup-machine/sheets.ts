@@ -1,4 +1,4 @@
-import { operationCards, partCards } from '~/core/games/kit';
+import { lineSheets, operationCards, partCards } from '~/core/games/kit';
 import type { MaterialId } from '~/core/materials/catalogue';
 import { NUMBER_MM, numberCards, type Card } from '~/core/paper/cards';
 import { drawBox, forEachPlayer, recordSheets, sentenceToFill } from '~/core/paper/record';
@@ -7,10 +7,8 @@ import type { MachineParams } from '.';
 import { words } from './words';
 
 /** Two sets of number cards, and a row for every problem: cups to pour, a place to draw, a sentence. */
-export function sheets(
-  { max, op, problems, players, source, signs }: MachineParams,
-  context: SheetContext,
-): Sheet<MaterialId>[] {
+export function sheets(params: MachineParams, context: SheetContext): Sheet<MaterialId>[] {
+  const { max, op, problems, players, source, signs } = params;
   const set = (which: string): Card[] =>
     numberCards(Array.from({ length: max }, (_, i) => i + 1)).map((card) => ({
       ...card,
@@ -21,6 +19,7 @@ export function sheets(
     ...(source === 'deck'
       ? []
       : partCards(words, 'number-card', NUMBER_MM, [...set('first'), ...set('second')], context)),
+    ...lineSheets(words, params, players, context),
     ...(signs ? operationCards(words, [sign, '='], context) : []),
     ...forEachPlayer(
       players,

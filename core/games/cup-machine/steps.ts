@@ -16,7 +16,7 @@ import type { Shape } from '~/core/paper/sheet';
 import type { MachineParams } from '.';
 import type { words } from './words';
 
-export function steps({ max, op, problems, source, signs }: MachineParams): Lines<typeof words.en> {
+export function steps({ max, op, problems, source, signs, line }: MachineParams): Lines<typeof words.en> {
   const [a, b] = [max, Math.max(1, max - 2)];
   const answer = op === 'add' ? a + b : a - b;
   return [
@@ -27,6 +27,7 @@ export function steps({ max, op, problems, source, signs }: MachineParams): Line
     op === 'add' ? ['turn.pour', {}, 'pieces'] : ['turn.back', { b }, 'pieces'],
     [op === 'add' ? 'turn.saySum' : 'turn.sayLeft', { a, b, answer }],
     signs && ['turn.lay', { a, b, answer, sign: op === 'add' ? '+' : '−' }, 'symbols'],
+    line > 0 && [op === 'add' ? 'turn.lineHop' : 'turn.lineBack', { a, b, answer }, 'drawing'],
     ['turn.draw', {}, 'drawing'],
     ['turn.head', {}, 'symbols'],
     ['end.problems', { problems }],

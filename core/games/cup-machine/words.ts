@@ -2,7 +2,15 @@ import { source } from '~/core/words/reading';
 import { shared } from '~/core/words/shared';
 
 export const words = source('cup-machine', {
-  ...shared('sideBySide.calm', 'younger.counts', 'say.part', 'say.check', 'caution.small'),
+  ...shared(
+    'turn.lineHop',
+    'turn.lineBack',
+    'sideBySide.calm',
+    'younger.counts',
+    'say.part',
+    'say.check',
+    'caution.small',
+  ),
   name: 'Cup Machine',
   goal: '{op, select, add {Fill two cups, pour them together: how many come out of the machine?} other {Fill the machine, pour some back: how many stay inside?}}',
   'setUp.cups': 'Set up {cups} cups: two small numbers above, the machine below.',

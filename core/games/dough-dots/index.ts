@@ -1,6 +1,6 @@
 /** Dough Dots: make as many balls as the first number, squash as many as the second. */
 import { Whole, YesNo } from '~/core/check/schema';
-import { game, type ParamsOf } from '~/core/games/kit';
+import { game, LINE, type ParamsOf } from '~/core/games/kit';
 import { play } from './play';
 import { reckon } from './reckon';
 import { sheets } from './sheets';
@@ -12,6 +12,7 @@ const knobs = {
   zero: YesNo({ title: 'Sentences with zero', default: false }),
   ballMm: Whole(10, 40, { title: 'Width of a ball (mm)', default: 20 }),
   cards: Whole(1, 40, { title: 'Cards in one play', default: 8 }),
+  line: LINE,
   players: Whole(1, 4, { title: 'Players', default: 1 }),
 };
 export type DoughParams = ParamsOf<typeof knobs>;

@@ -1,6 +1,17 @@
 import { fact } from '~/core/cards/facts';
 import { point } from '~/core/chance/pmf';
-import { figure, know, levels, mend, mind, need, type Answers, type Ladder } from '~/core/games/kit';
+import {
+  figure,
+  know,
+  levels,
+  lineNeed,
+  lineNotice,
+  mend,
+  mind,
+  need,
+  type Answers,
+  type Ladder,
+} from '~/core/games/kit';
 import type { DoughParams } from '.';
 
 /** Density of modelling dough, in grams per cubic centimetre. */
@@ -50,6 +61,7 @@ export function reckon(params: DoughParams): Answers {
     parts: [
       need('dough', packed, `${max} balls of ${ballMm} mm for each player, fresh for each loan.`),
       need('sentence-card', all.length, 'Every sentence once.'),
+      ...lineNeed(params, players),
     ],
     prep: [`Weigh ${packed} g of dough into a box with a lid.`, `Print and cut ${all.length} cards.`],
     turns: point(count * players),
@@ -65,6 +77,7 @@ export function reckon(params: DoughParams): Answers {
           `There are only ${all.length} different sentences.`,
           mend(`Play ${all.length} cards`, params, { cards: all.length }),
         ),
+      lineNotice(params, max),
       max > 10 &&
         know(
           'many-balls',

@@ -13,6 +13,7 @@ export function steps(params: DoughParams): Lines<typeof words.en> {
     ['turn.make', { a }, 'pieces'],
     ['turn.squash', { b }, 'pieces'],
     ['turn.say', { a, b, answer: a - b }],
+    params.line > 0 && ['turn.lineBack', { a, b, answer: a - b }, 'drawing'],
     ['turn.draw', {}, 'drawing'],
     ['turn.write', { a, b, answer: a - b }, 'symbols'],
     ['end.cards', { cards: played(params) }],

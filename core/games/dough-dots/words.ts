@@ -2,7 +2,7 @@ import { source } from '~/core/words/reading';
 import { shared } from '~/core/words/shared';
 
 export const words = source('dough-dots', {
-  ...shared('sideBySide.calm', 'atHome.paper', 'say.part'),
+  ...shared('turn.lineBack', 'sideBySide.calm', 'atHome.paper', 'say.part'),
   name: 'Dough Dots',
   goal: 'Roll balls of dough, squash some, and see how many are left: up to {max}.',
   'setUp.dough': 'Put the dough on a tray or a sheet of parchment paper.',

@@ -1,6 +1,6 @@
 /** Frame Trail: ten-frames filled with counters by colour or by a sentence; add fills on, take-away lifts off. */
 import { OneOf, OneValue, Whole, YesNo } from '~/core/check/schema';
-import { game, type ParamsOf } from '~/core/games/kit';
+import { game, LINE, type ParamsOf } from '~/core/games/kit';
 import { play } from './play';
 import { reckon } from './reckon';
 import { sheets } from './sheets';
@@ -38,6 +38,7 @@ const knobs = {
     description: 'Another number gives other problems, the same number the same ones.',
     default: 1,
   }),
+  line: LINE,
   problems: Whole(1, 40, { title: 'Problems on the trail', default: 10 }),
   frames: Whole(1, 8, { title: 'Frames on a page', default: 4 }),
   players: Whole(1, 4, { title: 'Players', default: 2 }),

@@ -1,6 +1,18 @@
 import { fact } from '~/core/cards/facts';
 import { point } from '~/core/chance/pmf';
-import { choices, climb, figure, know, mend, mind, need, type Answers, type Ladder } from '~/core/games/kit';
+import {
+  choices,
+  climb,
+  figure,
+  know,
+  lineNeed,
+  lineNotice,
+  mend,
+  mind,
+  need,
+  type Answers,
+  type Ladder,
+} from '~/core/games/kit';
 import { count } from '~/core/words/numbers';
 import type { TrailParams } from '.';
 
@@ -71,6 +83,7 @@ export function reckon(params: TrailParams): Answers {
       need('frame-card', frames, 'The trail, one problem after the other.'),
       need('sentence-card', Math.min(problems, all.length), 'The sentence cards of the trail.'),
       ...(signs ? [need('operation-card', signsOf(op).length + 1, 'The signs and =.')] : []),
+      ...lineNeed(params, params.players),
       ...(problemSheets
         ? [
             need('record-sheet', problemSheets, `${ON_SHEET} problems on each, in a mixture of their own.`),
@@ -97,6 +110,7 @@ export function reckon(params: TrailParams): Answers {
           `There are only ${all.length} different sentences.`,
           mend(`Make it ${all.length} problems`, params, { problems: all.length }),
         ),
+      lineNotice(params, max),
       problems > 16 && know('long-trail', `${problems} problems are a long trail: lay out half today.`),
     ],
     ladder: ladder(params),

@@ -1,5 +1,5 @@
 import { seeded, shuffled } from '~/core/chance/random';
-import { operationCards, partCards } from '~/core/games/kit';
+import { lineSheets, operationCards, partCards } from '~/core/games/kit';
 import type { MaterialId } from '~/core/materials/catalogue';
 import { frame, inside, SENTENCE_MM, sentenceCards, sentenceFace, type Card } from '~/core/paper/cards';
 import { recordSheets, sentenceToFill } from '~/core/paper/record';
@@ -71,6 +71,7 @@ export function sheets(params: TrailParams, context: SheetContext): Sheet<Materi
       op === 'both' ? trail.map(bothWays) : sentenceCards(trail, signsOf(op)[0]!),
       context,
     ),
+    ...lineSheets(words, params, params.players, context),
     ...(signs ? operationCards(words, [...signsOf(op), '='], context) : []),
     ...Array.from({ length: problemSheets }, (_, sheet) =>
       recordSheets(

@@ -4,7 +4,14 @@ import type { TrailParams } from '.';
 import { signsOf } from './reckon';
 import type { words } from './words';
 
-export function steps({ max, op, problems, signs, problemSheets }: TrailParams): Lines<typeof words.en> {
+export function steps({
+  max,
+  op,
+  problems,
+  signs,
+  problemSheets,
+  line,
+}: TrailParams): Lines<typeof words.en> {
   const [a, b] = max === 10 ? [6, 3] : [9, 5];
   return [
     [signs ? 'setUp.numbers' : 'setUp.trail'],
@@ -15,6 +22,11 @@ export function steps({ max, op, problems, signs, problemSheets }: TrailParams):
     [op === 'subtract' ? 'turn.sayLeft' : 'turn.saySum', { a, b, answer: op === 'subtract' ? a - b : a + b }],
     op === 'both' && ['turn.undo', { a, b, answer: a + b }, 'pieces'],
     signs && ['turn.lay', { signs: [...signsOf(op), '='].join(' ') }, 'symbols'],
+    line > 0 && [
+      op === 'subtract' ? 'turn.lineBack' : 'turn.lineHop',
+      { a, b, answer: op === 'subtract' ? a - b : a + b },
+      'drawing',
+    ],
     ['turn.draw', {}, 'drawing'],
     problemSheets > 0 && ['turn.sheet', {}, 'drawing'],
     ['end.trail', { problems }],

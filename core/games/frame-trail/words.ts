@@ -2,7 +2,15 @@ import { source } from '~/core/words/reading';
 import { shared } from '~/core/words/shared';
 
 export const words = source('frame-trail', {
-  ...shared('sideBySide.calm', 'younger.counts', 'say.part', 'say.check', 'caution.small'),
+  ...shared(
+    'turn.lineHop',
+    'turn.lineBack',
+    'sideBySide.calm',
+    'younger.counts',
+    'say.part',
+    'say.check',
+    'caution.small',
+  ),
   name: 'Frame Trail',
   goal: '{op, select, add {Follow the trail: fill ten-frames, fill on, and see the sum. Numbers to {max}.} both {Follow the trail: fill ten-frames, fill on, then lift the same off again. Numbers to {max}.} other {Follow the trail: fill ten-frames, lift some off, and see what is left. Numbers to {max}.}}',
   'setUp.trail': 'Lay the frame pages one after the other like a trail, a sentence card on each.',

@@ -32,7 +32,7 @@ export type HatParams = ParamsOf<typeof knobs>;
 export const hatNumbers = game({
   words,
   family: 'compare',
-  traits: { places: ['table', 'floor', 'rainyDay'] },
+  traits: { places: ['table', 'floor', 'rainyDay', 'car'] },
   knobs,
   presets: [
     { id: 'sums', name: 'sums', tradition: 'both say it together', ageBand: 'g2' },

@@ -3,6 +3,7 @@ export { game, type ParamsOf } from './game';
 export { BEGINS, Cards, Signs } from './knobs';
 export { choices, climb, levels, signLadder } from './ladder';
 export { LINES, NINE } from './nine-cells';
+export * from './number-line';
 export * from './parts';
 export * from './pictures';
 export {

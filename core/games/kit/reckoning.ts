@@ -59,7 +59,8 @@ export const need = (material: MaterialId, quantity: number, reason: string): Pa
 export const needFrom = (material: MaterialId, pmf: Pmf, reason: string, worst?: number): PartNeed => ({
   material,
   expected: mean(pmf),
-  enough: quantile(pmf, 0.95),
+  // Where nearly all plays need the same, the few that need more can lift the mean above it.
+  enough: Math.max(quantile(pmf, 0.95), Math.ceil(mean(pmf) - 1e-9)),
   worst: worst ?? entries(pmf).at(-1)![0],
   reason,
 });

@@ -1,6 +1,7 @@
 /** What games, their variants and their reckonings are made of. */
 import type { Fact } from '~/core/cards/facts';
 import type { Pmf } from '~/core/chance/pmf';
+import type { FamilyMessage } from '~/core/words/family';
 import type { Args } from '~/core/words/message';
 import type { MaterialId } from '~/core/materials/catalogue';
 import type { Shape } from '~/core/paper/sheet';
@@ -46,6 +47,7 @@ export const PLACES = {
   floor: 'on the floor',
   outdoors: 'outdoors',
   rainyDay: 'on a rainy day',
+  car: 'in the car, without any pieces',
 } as const;
 export type Place = keyof typeof PLACES;
 
@@ -59,6 +61,12 @@ export interface Traits {
   /** The child needs to read no word and no numeral. */
   noReading?: boolean;
 }
+
+/** Where a game can be played, as families read it. */
+export const placesOf = ({ traits }: { traits: Traits }): FamilyMessage[] => [
+  ...traits.places.map((place): FamilyMessage => `place.${place}`),
+  ...(traits.byVideo ? (['place.video'] as const) : []),
+];
 
 /** The unit of chances: they stand as 0 to 1 in the reckoning, and are read in hundredths. */
 export const CHANCE = 'of 1';

@@ -36,7 +36,7 @@ export function steps(params: TwinParams): Lines<typeof words.en> {
 const SHOWN = 4;
 
 const twin = (x: number, params: TwinParams, board: boolean) => {
-  const { shape, twins } = params;
+  const { shape } = params;
   const place = { x, y: 12, w: 36, h: 36 };
   const heart = heartOf(shape, place);
   const one = twinsOf(params).find(({ value }) => value >= SHOWN) ?? twinsOf(params).at(-1)!;
@@ -45,14 +45,12 @@ const twin = (x: number, params: TwinParams, board: boolean) => {
     picture(shape, place, { stroke: TONE.ink, strokeMm: 0.8, ...(board ? {} : { fill: TONE.leaf }) }),
     ...(text === undefined
       ? dotsIn(one.value, heart)
-      : twins === 'letters'
-        ? [sign(heart.x + heart.w / 2, heart.y + heart.h * 0.75, text, heart.h * 0.7)]
-        : numeral(
-            text,
-            heart.x + heart.w / 2,
-            heart.y + heart.h / 2,
-            fitNumeral(text, heart.w, heart.h * 0.8),
-          )),
+      : numeral(
+          text,
+          heart.x + heart.w / 2,
+          heart.y + heart.h / 2,
+          fitNumeral(text, heart.w, heart.h * 0.8),
+        )),
   ];
 };
 

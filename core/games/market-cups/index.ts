@@ -1,6 +1,6 @@
 /** Market Cups: one die says how many cups, the other how many pieces in each; how many in all? */
 import { OneOf, Span, Whole, YesNo } from '~/core/check/schema';
-import { Cards, game, type ParamsOf } from '~/core/games/kit';
+import { BEGINS, Cards, game, type ParamsOf } from '~/core/games/kit';
 import { count } from '~/core/words/numbers';
 import { audit } from './audit';
 import { play } from './play';
@@ -19,6 +19,7 @@ const knobs = {
   symbol: YesNo({ title: 'Show the × sign', description: 'Otherwise only “groups of”.', default: false }),
   rounds: Whole(1, 20, { title: 'Turns each', default: 4 }),
   players: Whole(1, 4, { title: 'Players', default: 2 }),
+  begins: BEGINS,
   missing: Cards({ title: 'Cards this deck lacks' }),
 };
 export type MarketParams = ParamsOf<typeof knobs>;
@@ -26,9 +27,9 @@ export type MarketParams = ParamsOf<typeof knobs>;
 export const marketCups = game({
   words,
   family: 'build',
-  traits: { places: ['table', 'floor', 'rainyDay'], quiet: true },
+  traits: { places: ['table', 'floor', 'rainyDay', 'car'], quiet: true },
   knobs,
-  when: { missing: { source: ['cards'] } },
+  when: { missing: { source: ['cards'] }, begins: { source: ['dice'], players: [2, 3, 4] } },
   presets: [
     {
       id: 'small',

@@ -10,6 +10,7 @@ export function steps(params: MarketParams): Lines<typeof words.en> {
   return [
     ['setUp.cups', { cups: params.cups.to }],
     params.source === 'dice' ? ['setUp.dice'] : ['setUp.cards'],
+    params.source === 'dice' && params.begins === 'highest' && params.players > 1 && ['setUp.highest'],
     rollsAgain(params) && [
       'turn.again',
       {

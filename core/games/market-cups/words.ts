@@ -3,6 +3,7 @@ import { shared } from '~/core/words/shared';
 
 export const words = source('market-cups', {
   ...shared(
+    'setUp.highest',
     'sideBySide.team',
     'younger.counts',
     'atHome.dice',

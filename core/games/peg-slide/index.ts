@@ -25,7 +25,7 @@ export type PegParams = ParamsOf<typeof knobs>;
 export const pegSlide = game({
   words,
   family: 'split',
-  traits: { places: ['table', 'rainyDay'], quiet: true, byVideo: true },
+  traits: { places: ['table', 'rainyDay', 'car'], quiet: true, byVideo: true },
   knobs,
   presets: [
     { id: '5-ordered', name: '5 pegs', tradition: 'order counts', ageBand: 'K' },

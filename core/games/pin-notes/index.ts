@@ -1,6 +1,6 @@
 /** Pin Notes: knock pins down; write pins − down = standing. */
 import { Chance, Whole } from '~/core/check/schema';
-import { game, type ParamsOf } from '~/core/games/kit';
+import { game, LINE, type ParamsOf } from '~/core/games/kit';
 import { play } from './play';
 import { reckon } from './reckon';
 import { sheets } from './sheets';
@@ -11,6 +11,7 @@ const knobs = {
   pins: Whole(3, 10, { title: 'Pins', default: 6 }),
   rolls: Whole(1, 10, { title: 'Rolls on one card', default: 5 }),
   cards: Whole(1, 8, { title: 'Cards', description: 'One for each player.', default: 2 }),
+  line: LINE,
   knock: Chance(0.05, 0.95, {
     title: 'Chance that one pin falls',
     description: 'An assumption: about half is usual from three steps away.',

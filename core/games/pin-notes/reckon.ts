@@ -1,7 +1,7 @@
 import { fact } from '~/core/cards/facts';
 import { binomial } from '~/core/chance/binomial';
 import { entries, mean, point, quantile } from '~/core/chance/pmf';
-import { figure, know, levels, need, type Answers, type Ladder } from '~/core/games/kit';
+import { figure, know, levels, lineNeed, need, type Answers, type Ladder } from '~/core/games/kit';
 import { count } from '~/core/words/numbers';
 import type { PinParams } from '.';
 
@@ -42,6 +42,7 @@ export function reckon(params: PinParams): Answers {
       need('pin', pins, 'Set up again for every roll.'),
       need('ball', 1, 'Wider than a small ball, and soft.'),
       need('score-strip', cards, `Three columns, ${rolls} lines; both sides of a half card.`),
+      ...lineNeed(params, cards),
       need('pencil', 1, 'For the one who writes.'),
     ],
     prep: [

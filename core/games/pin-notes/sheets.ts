@@ -1,4 +1,4 @@
-import { partCards } from '~/core/games/kit';
+import { lineSheets, partCards } from '~/core/games/kit';
 import type { MaterialId } from '~/core/materials/catalogue';
 import { inside, type Card } from '~/core/paper/cards';
 import { numeral } from '~/core/paper/numerals';
@@ -8,8 +8,8 @@ import type { PinParams } from '.';
 import { words } from './words';
 
 /** Score strips, half a page each, the same on both sides: pins, those that fell, those that stand. */
-export const sheets = (params: PinParams, context: SheetContext): Sheet<MaterialId>[] =>
-  partCards(
+export const sheets = (params: PinParams, context: SheetContext): Sheet<MaterialId>[] => [
+  ...partCards(
     words,
     'score-strip',
     { w: 88, h: 118 },
@@ -18,7 +18,9 @@ export const sheets = (params: PinParams, context: SheetContext): Sheet<Material
       return { name: `strip ${i + 1}`, draw: face, back: face };
     }),
     context,
-  );
+  ),
+  ...lineSheets(words, params, params.cards, context),
+];
 
 function strip({ rolls }: PinParams, cell: Cell): Shape[] {
   const { x, y, w, h } = inside(cell, 5);

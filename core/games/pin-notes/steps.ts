@@ -3,7 +3,7 @@ import type { Shape } from '~/core/paper/sheet';
 import type { PinParams } from '.';
 import type { words } from './words';
 
-export function steps({ pins, rolls }: PinParams): Lines<typeof words.en> {
+export function steps({ pins, rolls, line }: PinParams): Lines<typeof words.en> {
   const down = Math.floor(pins / 2);
   return [
     ['setUp.pins', { pins }],
@@ -11,6 +11,7 @@ export function steps({ pins, rolls }: PinParams): Lines<typeof words.en> {
     ['turn.roll'],
     ['turn.count', { pins, down }, 'pieces'],
     ['turn.say', { pins, down, answer: pins - down }],
+    line > 0 && ['turn.lineBack', { a: pins, b: down, answer: pins - down }, 'drawing'],
     ['turn.draw', {}, 'drawing'],
     ['turn.write', { pins, down, answer: pins - down }, 'symbols'],
     ['end.card', { rolls }],

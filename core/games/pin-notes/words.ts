@@ -2,7 +2,7 @@ import { source } from '~/core/words/reading';
 import { shared } from '~/core/words/shared';
 
 export const words = source('pin-notes', {
-  ...shared('say.part', 'caution.throw'),
+  ...shared('turn.lineBack', 'say.part', 'caution.throw'),
   name: 'Pin Notes',
   goal: 'Roll at {pins} pins: how many fall, how many stand?',
   'setUp.pins': 'Set up {pins} pins close together on the floor, away from lamps and steps.',

@@ -23,6 +23,7 @@ const GAMES: Readonly<Record<string, () => Promise<Game>>> = {
   'dough-dots': () => import('~/core/games/dough-dots').then((m) => m.doughDots),
   'pin-notes': () => import('~/core/games/pin-notes').then((m) => m.pinNotes),
   'cup-machine': () => import('~/core/games/cup-machine').then((m) => m.cupMachine),
+  'garden-rows': () => import('~/core/games/garden-rows').then((m) => m.gardenRows),
   'peek-and-say': () => import('~/core/games/peek-and-say').then((m) => m.peekAndSay),
   'fetch-that-many': () => import('~/core/games/fetch-that-many').then((m) => m.fetchThatMany),
   'frame-trail': () => import('~/core/games/frame-trail').then((m) => m.frameTrail),

@@ -1,6 +1,6 @@
 /** Skyline Rolls: roll, take that many blocks, build; count tens and ones. */
-import { OneOf, OneValue, Whole } from '~/core/check/schema';
-import { game, type ParamsOf } from '~/core/games/kit';
+import { OneOf, OneValue, Whole, YesNo } from '~/core/check/schema';
+import { BEGINS, game, type ParamsOf } from '~/core/games/kit';
 import { play } from './play';
 import { reckon } from './reckon';
 import { sheets } from './sheets';
@@ -30,6 +30,13 @@ const knobs = {
     },
   ),
   players: Whole(1, 4, { title: 'Players', default: 2 }),
+  begins: BEGINS,
+  mat: YesNo({ title: 'Work mat with tens and ones', default: false }),
+  trade: OneOf(
+    { stacks: 'ten cubes make a stack of ten', rods: 'ten cubes are traded for a ten-rod' },
+    { title: 'Tens', description: 'Both ways are played.', default: 'stacks' },
+  ),
+  measure: YesNo({ title: 'Measure the skyline at the end', default: false }),
   blockMm: Whole(10, 60, { title: 'Height of a block (mm)', default: 20 }),
 };
 export type SkylineParams = ParamsOf<typeof knobs>;
@@ -39,7 +46,7 @@ export const skylineRolls = game({
   family: 'build',
   traits: { places: ['table', 'floor', 'rainyDay'] },
   knobs,
-  when: { rolls: { goal: ['rolls'] }, reach: { goal: ['reach'] } },
+  when: { rolls: { goal: ['rolls'] }, reach: { goal: ['reach'] }, begins: { players: [2, 3, 4] } },
   presets: [
     {
       id: 'one-die',

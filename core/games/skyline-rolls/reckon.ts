@@ -5,6 +5,7 @@ import {
   entries,
   fromEntries,
   largest,
+  map,
   mean,
   nFold,
   point,
@@ -46,11 +47,18 @@ export function totals({ dice, goal, rolls, reach }: SkylineParams): { blocks: P
 }
 
 export function reckon(params: SkylineParams): Answers {
-  const { dice, goal, players, blockMm, reach } = params;
+  const { dice, goal, players, blockMm, reach, trade, mat, measure } = params;
   const { blocks, rolls, roll } = totals(params);
   const turns = goal === 'rolls' ? point(params.rolls * players) : turnsUntilFirst(rolls, players);
   const kit = nFold(blocks, players);
   const p95 = quantile(blocks, 0.95);
+  /** Full tens of all players: they only grow, so that the end needs most. */
+  const rods = nFold(
+    map(blocks, (n) => Math.floor(n / 10)),
+    players,
+  );
+  const loose = 9 * players + 6 * dice;
+  const strips = stripsFor(params);
   const rule =
     goal === 'rolls' ? `${count(params.rolls, 'roll')} of ${diceWords(dice)}` : `rolling to ${reach}`;
   const figures: Figure[] = [
@@ -107,13 +115,41 @@ export function reckon(params: SkylineParams): Answers {
   return {
     figures,
     parts: [
-      needFrom('cube', kit, `${players} ${players === 1 ? 'player' : 'players'}, ${rule} each.`),
+      trade === 'rods'
+        ? need(
+            'cube',
+            loose,
+            `At most 9 lie before each player, and ${dice === 1 ? '6' : `${6 * dice}`} are rolled; tens are traded.`,
+          )
+        : needFrom('cube', kit, `${players} ${players === 1 ? 'player' : 'players'}, ${rule} each.`),
+      ...(trade === 'rods' && largest(rods) > 0
+        ? [
+            needFrom(
+              'ten-rod',
+              rods,
+              `One for every full ten of ${players === 1 ? 'the player' : 'each player'}.`,
+            ),
+          ]
+        : []),
+      ...(mat ? [need('mat', players, 'Tens on one side, ones on the other.')] : []),
+      ...(measure
+        ? [
+            need(
+              'measuring-strip',
+              strips,
+              `${strips === 1 ? 'It reaches' : 'Together they reach'} as far as 95 of 100 skylines.`,
+            ),
+          ]
+        : []),
       need('die', dice, 'In a sealed clear bag they do not roll away.'),
       need('record-sheet', players, 'Stack, stack, together, tens, ones.'),
       need('pencil', players, 'One for each player.'),
     ],
     prep: [
-      `Count ${quantile(kit, 0.95)} blocks into the bag.`,
+      trade === 'rods'
+        ? `Count ${loose} cubes and ${count(quantile(rods, 0.95), 'ten-rod')} into the bag.`
+        : `Count ${quantile(kit, 0.95)} blocks into the bag.`,
+      ...(measure && strips > 1 ? [`Tape the ${strips} measuring strips end to end.`] : []),
       'Put the dice into a small clear bag and seal it.',
     ],
     turns,
@@ -130,6 +166,13 @@ export function reckon(params: SkylineParams): Answers {
     ladder: ladder(params),
   };
 }
+
+/** Length of the scale of one measuring strip. */
+export const STRIP_MM = 180;
+
+/** Measuring strips for a skyline laid in a row. */
+export const stripsFor = (params: SkylineParams): number =>
+  Math.ceil((quantile(totals(params).blocks, 0.95) * params.blockMm) / STRIP_MM);
 
 const diceWords = (dice: number): string =>
   dice === 1 ? 'one die' : dice === 2 ? 'two dice' : `${dice} dice`;

@@ -3,7 +3,7 @@ import { fact } from '~/core/cards/facts';
 import { seeded } from '~/core/chance/random';
 import { holdsTheShelfLaws } from '~/core/games/kit/laws.testing';
 import { inTurn, numbersIn, plays, strangeMeetings } from '~/core/games/kit/plays.testing';
-import { apart, figuresOf, sample, setting } from '~/core/games/kit/testing';
+import { apart, figuresOf, printed, reckoningOf, sample, setting } from '~/core/games/kit/testing';
 import { assume, type Params } from '~/core/games/kit/types';
 import { skylineRolls } from '.';
 
@@ -43,6 +43,45 @@ describe('Skyline Rolls', () => {
 
 const figures = (change: Params) =>
   setting(skylineRolls, change).reckon(assume('g1')).figures as Record<string, number>;
+
+describe('tens of another kind', () => {
+  it('needs as many ten-rods and loose cubes as trading does', () => {
+    const params = { dice: 2, rolls: 6, players: 3, trade: 'rods' };
+    const parts = reckoningOf('skyline-rolls', params).parts;
+    const rods = parts.find(({ material }) => material === 'ten-rod')!;
+    const cubes = parts.find(({ material }) => material === 'cube')!;
+    const random = seeded(4);
+    let most = 0;
+    const traded = sample(20_000, () => {
+      const ones = [0, 0, 0];
+      let tens = 0;
+      for (let round = 0; round < 6; round++)
+        for (let player = 0; player < 3; player++) {
+          ones[player]! += random.whole(1, 6) + random.whole(1, 6);
+          most = Math.max(
+            most,
+            ones.reduce((a, b) => a + b, 0),
+          );
+          tens += Math.floor(ones[player]! / 10);
+          ones[player]! %= 10;
+        }
+      return tens;
+    });
+    expect(apart(rods.expected, traded)).toBeLessThan(4);
+    expect(most).toBeLessThanOrEqual(cubes.worst);
+    expect(cubes.worst).toBe(9 * 3 + 12);
+  });
+
+  it('prints strips that go on where the one before ends, to the length of a skyline', () => {
+    const strips = printed('skyline-rolls', { measure: true, rolls: 10, blockMm: 20 }).flatMap((sheet) =>
+      (sheet.pieces ?? []).filter(({ material, spare }) => material === 'measuring-strip' && !spare),
+    );
+    const { figures } = reckoningOf('skyline-rolls', { measure: true, rolls: 10, blockMm: 20 });
+    expect(strips.length * 180).toBeGreaterThanOrEqual(figures['towerMm.p95'] as number);
+    expect((strips.length - 1) * 180).toBeLessThan(figures['towerMm.p95'] as number);
+    for (const { w } of strips) expect(w).toBe(180);
+  });
+});
 
 describe('a play of Skyline Rolls', () => {
   it.each([1, 2, 3])('adds up what %i dice show, and reads it as tens and ones', (dice) => {

@@ -1,29 +1,34 @@
 import { quantile } from '~/core/chance/pmf';
-import { bench, box, die, TONE, tower, type Lines, type Pictures } from '~/core/games/kit';
+import { arrow, bench, box, die, heap, TONE, tower, type Lines, type Pictures } from '~/core/games/kit';
 import type { Shape } from '~/core/paper/sheet';
 import type { SkylineParams } from '.';
 import { totals } from './reckon';
 import type { words } from './words';
 
 export function steps(params: SkylineParams): Lines<typeof words.en> {
-  const { dice, goal, rolls, reach, players } = params;
+  const { dice, goal, rolls, reach, players, begins, mat, trade, measure } = params;
   const total = Math.max(12, quantile(totals(params).blocks, 0.5));
   return [
     ['setUp.blocks'],
+    trade === 'rods' && ['setUp.rods'],
+    mat && ['setUp.mat'],
     ['setUp.dice', { dice }],
+    begins === 'highest' && players > 1 && ['setUp.highest'],
     ['turn.roll', { dice }, 'pieces'],
-    ['turn.build', { stack: 10 }, 'pieces'],
+    [trade === 'rods' ? 'turn.buildRods' : 'turn.build', { stack: 10 }, 'pieces'],
+    mat && ['turn.mat', {}, 'pieces'],
     ['turn.draw', {}, 'drawing'],
     ['turn.say', { total, tens: Math.floor(total / 10), ones: total % 10 }, 'symbols'],
     players > 1 && ['turn.pass'],
     goal === 'rolls' ? ['end.rolls', { rolls }] : ['end.reach', { reach }],
+    measure && ['end.measure'],
     ['end.together'],
     ['easier.count', {}, 'pieces'],
     ['harder.guess'],
     ['sideBySide.city'],
     ['younger.rolls', { years: 3 }],
     ['atHome.dice'],
-    ['say.tens'],
+    [trade === 'rods' ? 'say.trade' : 'say.tens'],
     ['say.part'],
     ['say.check'],
     ['caution.small', { years: 3 }],
@@ -36,6 +41,18 @@ export const pictures: Pictures<SkylineParams, typeof words.en> = {
       die(50 - dice * 14 + i * 28 + 3, 18, 22, [5, 3, 6][i]!, i ? TONE.straw : TONE.card),
     ).flat(),
   'turn.build': () => [...tower(30, 10), ...tower(54, 3), bench],
+  'turn.buildRods': () => [
+    ...heap(10, 0, 4, 14, 36, 32),
+    arrow(44, 30, 14),
+    box(66, 12, 10, 42, TONE.leaf, 1),
+  ],
+  'turn.mat': () => [
+    box(6, 6, 44, 48, TONE.card, 1),
+    box(50, 6, 44, 48, TONE.card, 1),
+    box(16, 14, 7, 36, TONE.leaf, 1),
+    box(30, 14, 7, 36, TONE.leaf, 1),
+    ...heap(3, 0, 56, 12, 34, 36),
+  ],
   'turn.say': ({ tens, ones }) => [
     ...Array.from({ length: Math.min(4, tens!) }, (_, i) => tower(10 + i * 17, 10)).flat(),
     ...tower(80, ones!),

@@ -26,7 +26,12 @@ export type SpotParams = ParamsOf<typeof knobs>;
 export const spotMyShape = game({
   words,
   family: 'talk',
-  traits: { places: ['table', 'floor', 'outdoors', 'rainyDay'], byVideo: true, quiet: true, noReading: true },
+  traits: {
+    places: ['table', 'floor', 'outdoors', 'rainyDay', 'car'],
+    byVideo: true,
+    quiet: true,
+    noReading: true,
+  },
   knobs,
   presets: [
     {

@@ -21,7 +21,7 @@ export type PondParams = ParamsOf<typeof knobs>;
 export const storyPond = game({
   words,
   family: 'see',
-  traits: { places: ['table', 'floor', 'rainyDay'], quiet: true, noReading: true },
+  traits: { places: ['table', 'floor', 'rainyDay', 'car'], quiet: true, noReading: true },
   knobs,
   presets: [
     { id: 'five-tile', name: 'up to 5', tradition: 'a numeral tile is laid', ageBand: 'preK' },

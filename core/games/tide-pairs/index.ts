@@ -63,7 +63,7 @@ export type TideParams = ParamsOf<typeof knobs>;
 export const tidePairs = game({
   words,
   family: 'target',
-  traits: { places: ['table', 'floor', 'rainyDay'], quiet: true, byVideo: true },
+  traits: { places: ['table', 'floor', 'rainyDay', 'car'], quiet: true, byVideo: true },
   knobs,
   presets: [
     {

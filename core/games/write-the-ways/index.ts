@@ -23,7 +23,7 @@ export type WaysParams = ParamsOf<typeof knobs>;
 export const writeTheWays = game({
   words,
   family: 'target',
-  traits: { places: ['table', 'rainyDay'], quiet: true, byVideo: true },
+  traits: { places: ['table', 'rainyDay', 'car'], quiet: true, byVideo: true },
   knobs,
   presets: [
     { id: 'five', name: 'sums of 5', tradition: 'order counts', ageBand: 'K', params: { target: 5 } },

@@ -10,6 +10,37 @@ export const family: Messages = {
   'part.younger': 'Los más pequeños',
   'part.atHome': 'Con cosas de casa',
   'part.say': 'Lo que pueden decir',
+  'part.hear': 'Lo que pueden oír',
+  'hear.count':
+    '«Uno, dos, cuatro»: se salta un número. Cuenten otra vez todos juntos, tocando cada cosa una vez.',
+  'hear.quantity':
+    'Cuenta siempre desde uno: el número escrito todavía es nuevo. Digan cómo se llama y muestren esa cantidad de dedos.',
+  'hear.glance':
+    'Cuenta puntos que se podrían ver de una vez: así se empieza. Muestren menos, y por menos tiempo.',
+  'hear.add':
+    '«Uno, dos, tres» desde el principio, para {a} y {b}: cuenta todo otra vez. «Ya hay {a}. ¿Qué número sigue?»',
+  'hear.split': '«{a}», y nada más: ve una parte, todavía no las dos. Tápenla: «¿Y cuántas hay aquí?»',
+  'hear.missing': '«{b}», cuando hay {a}: dice el total. «¿Cuántas faltan para que sean {b}?»',
+  'hear.subtract':
+    '«{wrong}» para {a} menos {b}: contó hacia atrás desde el mismo {a}. Quiten las piezas una por una y luego miren.',
+  'hear.multiply':
+    '«{wrong}» para {a} grupos de {b}: sumó los dos números. Formen los grupos y cuenten todo.',
+  'hear.divide': '«No se puede»: repartan {a} piezas en {b} grupos, una para cada uno por turnos.',
+  'hear.compare':
+    'Llama mayor a la fila que se ve más larga. Pónganlas lado a lado, pieza por pieza: ¿a cuál le sobran?',
+  'hear.tens':
+    '«{wrong}» para {a} decenas y {b} unidades: cambiaron de lugar. Constrúyanlo: ¿cuántas decenas y cuántas más?',
+  'hear.letter': 'Confunde letras que son espejo una de otra: sigan las dos con un dedo, lado a lado.',
+  'hear.listen':
+    'Sigue después de la palabra para parar: esperar cuesta. Vayan más despacio y sonrían en cada alto.',
+  'place.table': 'En la mesa',
+  'place.floor': 'En el piso',
+  'place.outdoors': 'Afuera',
+  'place.rainyDay': 'En un día de lluvia',
+  'place.car': 'En el auto, sin piezas',
+  'place.video': 'Por videollamada',
+  inTheCar: 'En el auto: alguien dice los números en voz alta, sin piezas; otra persona dice el resultado.',
+  reachUs: 'Cómo comunicarse con nosotros: {contact}',
   'part.caution': 'Cuidado',
   'show.pieces': 'con piezas',
   'show.drawing': 'dibujando',

@@ -33,6 +33,7 @@ import { spotMyShape } from './spot-my-shape';
 import { stackAndFind } from './stack-and-find';
 import { steppingStones } from './stepping-stones';
 import { storyPond } from './story-pond';
+import { gardenRows } from './garden-rows';
 import { threeStones } from './three-stones';
 import { tidePairs } from './tide-pairs';
 import { tileSums } from './tile-sums';
@@ -74,6 +75,7 @@ export const es: Wording = {
   'stack-and-find': stackAndFind,
   'stepping-stones': steppingStones,
   'story-pond': storyPond,
+  'garden-rows': gardenRows,
   'three-stones': threeStones,
   'tide-pairs': tidePairs,
   'tile-sums': tileSums,

@@ -12,6 +12,11 @@ export const shared: Messages = {
   'caution.throw':
     'Esperen a que no haya nadie donde van a lanzar. Rueden o lancen bajo, nunca hacia una persona.',
   'setUp.highest': 'Cada quien tira una vez: empieza quien saca más. ¿Es igual? Tiren otra vez.',
+  'turn.lineHop':
+    'Salten también en la recta numérica: empiecen en {a}, avancen {b} y lean dónde caen: {answer}.',
+  'turn.lineBack':
+    'Salten también en la recta numérica: empiecen en {a}, regresen {b} y lean dónde caen: {answer}.',
+  'turn.lineCompare': 'Busquen los dos números en la recta numérica: el que está más adelante es mayor.',
   'say.check': '¿Hay dudas? «Vamos a tocar y contar cada una». Las piezas dan la respuesta.',
   'say.how': '«¿Cómo lo supiste?» Cualquier manera que funcione es buena.',
   'say.part': '¿Dijo solo una parte? Repitan lo que oyeron y pregunten: «¿Y lo demás?»',

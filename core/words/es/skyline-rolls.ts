@@ -10,6 +10,14 @@ export const skylineRolls: Messages = {
     '{dice, plural, one {Tiren el dado y digan el número.} other {Tiren los # dados y digan cuántos puntos hay en total.}}',
   'turn.build':
     'Tomen esa cantidad de cubos y construyan. Cuando una torre tenga {stack} cubos, empiecen otra.',
+  'setUp.mat': 'Denle a cada quien un tapete: unidades de un lado, decenas del otro.',
+  'setUp.rods': 'Pongan las barras de diez junto a los cubos.',
+  'turn.buildRods':
+    'Tomen esa cantidad de cubos. Cuando tengan {stack} cubos, cámbienlos por una barra de diez y regresen los cubos.',
+  'turn.mat':
+    'Las decenas van del lado de las decenas del tapete y los cubos sueltos del lado de las unidades.',
+  'end.measure':
+    'Pongan todos los cubos de una persona en fila y mídanla con la tira para medir: ¿cuántos centímetros son? Primero adivinen.',
   'turn.draw': 'Dibujen una rayita por cada cubo en la hoja. Los primeros días basta con esto.',
   'turn.say':
     'Digan sus torres en decenas y unidades: {total} son {tens, plural, one {# decena} other {# decenas}} y {ones, plural, one {# unidad} other {# unidades}}.',
@@ -26,6 +34,7 @@ export const skylineRolls: Messages = {
     'Participante {player} saca {rolled} y tiene {total}: {tens, plural, one {# decena} other {# decenas}} y {ones, plural, one {# unidad} other {# unidades}}.',
   'play.tens': '«¿Cuántos faltan para completar la torre?»',
   'play.full': '«Todas tus torres están completas. ¿Qué número es?»',
+  'say.trade': '«¿Tienes diez para cambiar? ¿Cuántos te sobran?»',
   'sheet.stack': 'torre',
   'sheet.together': 'juntas',
   'sheet.tens': 'decenas',
