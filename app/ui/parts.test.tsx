@@ -52,7 +52,7 @@ describe('a field', () => {
     expect(html).toMatch(/aria-label="One more:"[^>]*disabled|disabled[^>]*aria-label="One more:"/);
   });
 
-  it('that is ticked says so without its colour', () => {
+  it('that is ticked says so without its color', () => {
     expect(drawn(<TickBox defaultSelected>Record sheets</TickBox>)).toMatch(/checked=""/);
     expect(drawn(<TickBox>Record sheets</TickBox>)).not.toMatch(/checked=""/);
   });

@@ -3,8 +3,8 @@ import type { Variant } from '~/core/games/kit/game';
 import type { Heard } from '~/core/games/kit/hearing';
 import { isCoaching } from '~/core/games/kit/steps';
 import { NUMBERED_PARTS, placesOf, STEP_PARTS, type Step, type StepPart } from '~/core/games/kit/types';
-import type { MaterialId } from '~/core/materials/catalogue';
-import { MATERIAL_WORDS } from '~/core/materials/words';
+import { materialOf, type MaterialId } from '~/core/materials/catalogue';
+import { hasHomeStandIn, isEdibleAtHome, MATERIAL_WORDS } from '~/core/materials/words';
 import { FAMILY_WORDS, type FamilyMessage } from '~/core/words/family';
 import type { Args, Messages } from '~/core/words/message';
 import { LANGUAGES, type Language } from '~/core/words/languages';
@@ -53,12 +53,10 @@ const STRIP = { most: 4, w: 42, h: 25.2 };
 export function instructionSheets(source: InstructionSource, context: SheetContext): Sheet[] {
   const kind = source.large ? 'large' : 'usual';
   let laid: LaidOut = { pages: [] };
-  // Coaching lines are left out before a sheet becomes too long.
-  for (const [sizePt, coached] of [
-    ...SIZES[kind].map((size) => [size, true] as const),
-    ...SIZES[kind].map((size) => [size, false] as const),
-  ]) {
-    laid = layOut(source, context, sizePt, coached);
+  // What stands in for printed parts, and then what is said and heard in a play, is left out before a sheet is too long.
+  const tries = [2, 1, 0].flatMap((extras) => SIZES[kind].map((sizePt) => ({ extras, sizePt })));
+  for (const { extras, sizePt } of tries) {
+    laid = layOut(source, context, sizePt, extras);
     if (laid.pages.length <= PAGES[kind]) break;
   }
   const { pages, square } = laid;
@@ -108,7 +106,8 @@ interface LaidOut {
   square?: Cell;
 }
 
-function layOut(source: InstructionSource, context: SheetContext, sizePt: number, coached: boolean): LaidOut {
+function layOut(source: InstructionSource, context: SheetContext, sizePt: number, extras: number): LaidOut {
+  const coached = extras > 0;
   const { paper, readings, measure } = context;
   const { variant, parts } = source;
   const { game } = variant;
@@ -228,7 +227,7 @@ function layOut(source: InstructionSource, context: SheetContext, sizePt: number
   };
   let part: StepPart | undefined;
   for (const step of steps) {
-    if (step.part !== part && part === 'say') heard();
+    if (step.part !== part && step.part === 'say') heard();
     if (step.part !== part) heading(`part.${step.part}`);
     part = step.part;
     row(text(saying(game.words, step.id, step.args)), (top) =>
@@ -237,7 +236,7 @@ function layOut(source: InstructionSource, context: SheetContext, sizePt: number
     if (part === 'atHome' && step === steps.findLast((one) => one.part === 'atHome')) {
       if (game.traits.places.includes('car')) row(text(family('inTheCar')), plain);
       for (const { material, quantity } of parts) {
-        if (!(`${material}.standIn` in MATERIAL_WORDS.en)) continue;
+        if (!hasHomeStandIn(material) || (extras < 2 && materialOf(material).kind === 'printed')) continue;
         row(
           text((reading) => {
             const name = saying(MATERIAL_WORDS, material, { quantity })(reading);
@@ -250,6 +249,8 @@ function layOut(source: InstructionSource, context: SheetContext, sizePt: number
           }),
         );
       }
+      if (parts.some(({ material }) => isEdibleAtHome(material)))
+        row(text(family('edible', { years: 3 })), plain);
     }
   }
 

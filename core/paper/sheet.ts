@@ -93,7 +93,7 @@ export type Measure = (text: string, font: FontName, sizePt: number) => number;
 /** Plain: black and white, used once. Durable: colour, card and pouch, used over and over. */
 export const FINISHES = {
   plain: 'Plain: black and white, used once',
-  durable: 'Durable: colour, to laminate',
+  durable: 'Durable: color, to laminate',
 } as const;
 export type Finish = keyof typeof FINISHES;
 

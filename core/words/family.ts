@@ -39,6 +39,8 @@ export const FAMILY_WORDS = source('family', {
   'place.car': 'In the car, without any pieces',
   'place.video': 'Over a video call',
   inTheCar: 'In the car: one says the numbers aloud, without any pieces; another says the answer.',
+  edible:
+    'Beans and pasta: mind allergies, and keep them from children under {years} unless a grown-up sits beside them.',
   reachUs: 'How to reach us: {contact}',
   'part.caution': 'Take care',
   'show.pieces': 'with pieces',

@@ -23,7 +23,7 @@ describe('printing', () => {
     await open(page, `/print?${copyQuery()}`);
     const margin = page.getByRole('complementary', { name: 'Reckonings' });
     await margin.getByText('Cost, plain').waitFor();
-    await page.getByText('Durable: colour, to laminate').click();
+    await page.getByText('Durable: color, to laminate').click();
     await margin.getByText('Cost, durable').waitFor();
     await margin.getByText('Pouches', { exact: true }).waitFor();
     expect(page.url()).toContain('finish=durable');

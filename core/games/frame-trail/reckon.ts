@@ -79,7 +79,7 @@ export function reckon(params: TrailParams): Answers {
       ),
     ],
     parts: [
-      need('two-colour-counter', max, 'A full frame: one colour for each number.'),
+      need('two-colour-counter', max, 'A full frame: one color for each number.'),
       need('frame-card', frames, 'The trail, one problem after the other.'),
       need('sentence-card', Math.min(problems, all.length), 'The sentence cards of the trail.'),
       ...(signs ? [need('operation-card', signsOf(op).length + 1, 'The signs and =.')] : []),

@@ -24,7 +24,7 @@ const knobs = {
       default: [2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12],
     },
   ),
-  claim: YesNo({ title: 'Two players, a colour each: most cells wins', default: false }),
+  claim: YesNo({ title: 'Two players, a color each: most cells wins', default: false }),
   cardsPerSum: Whole(1, 6, {
     title: 'Sum cards for each number',
     default: 2,
@@ -71,7 +71,7 @@ export const harvestMat = game({
     },
     {
       id: 'claim',
-      name: 'two dice, a colour each',
+      name: 'two dice, a color each',
       ageBand: 'g1',
       params: { cells: [4, 5, 5, 6, 6, 7, 7, 7, 8, 8, 9, 9, 10], claim: true },
     },

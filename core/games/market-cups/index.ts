@@ -13,7 +13,7 @@ const knobs = {
   cups: Span(1, 10, { title: 'Cups', default: { from: 1, to: 6 } }),
   pieces: Span(1, 10, { title: 'Pieces in each cup', default: { from: 1, to: 6 } }),
   source: OneOf(
-    { dice: 'Two dice of different colours', cards: 'Cards, red for cups, black for pieces' },
+    { dice: 'Two dice of different colors', cards: 'Cards, red for cups, black for pieces' },
     { title: 'Numbers come from', default: 'dice' },
   ),
   symbol: YesNo({ title: 'Show the × sign', description: 'Otherwise only “groups of”.', default: false }),

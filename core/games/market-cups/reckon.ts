@@ -129,17 +129,17 @@ export function reckon(params: MarketParams): Answers {
       ),
     ],
     parts: [
-      need('small-cup', mostCups, 'With a colour dot that matches the cup die.'),
+      need('small-cup', mostCups, 'With a color dot that matches the cup die.'),
       needFrom('piece', most, 'Quiet pieces; they go back after each turn.', mostCups * mostPieces),
       ...(source === 'dice'
-        ? [need('die', 2, 'Two colours: one for cups, one for pieces.')]
+        ? [need('die', 2, 'Two colors: one for cups, one for pieces.')]
         : [need('card-deck', 1, 'Red cards for cups, black cards for pieces.')]),
       need('record-sheet', players, 'To draw the cups and write the groups.'),
       need('pencil', players, 'One for each player.'),
     ],
     prep: [
       source === 'dice'
-        ? 'Put a colour dot on the cup label and on its die.'
+        ? 'Put a color dot on the cup label and on its die.'
         : `Make two piles: red cards with ${ranges(cupKinds)} for cups, black cards with ${ranges(pieceKinds)} for pieces. An ace is 1.`,
       `Count ${count(mostCups * mostPieces, 'piece')} into the bag.`,
     ],

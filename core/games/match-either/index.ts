@@ -29,15 +29,15 @@ export const matchEither = game({
   presets: [
     {
       id: 'to-five',
-      name: 'three colours, 0 to 5',
+      name: 'three colors, 0 to 5',
       tradition: 'cards lie open',
       ageBand: 'preK',
       params: { colours: 3, numbers: { from: 0, to: 5 }, copies: 2 },
     },
-    { id: 'to-nine', name: 'four colours, 0 to 9', tradition: 'cards lie open', ageBand: 'K' },
+    { id: 'to-nine', name: 'four colors, 0 to 9', tradition: 'cards lie open', ageBand: 'K' },
     {
       id: 'to-nine-closed',
-      name: 'four colours, 0 to 9',
+      name: 'four colors, 0 to 9',
       tradition: 'cards are hidden in the hand',
       ageBand: 'g1',
       params: { hand: 7, hands: 'closed' },
@@ -50,6 +50,6 @@ export const matchEither = game({
   steps,
   pictures,
   about: ({ numbers }) => ({ from: numbers.from, to: numbers.to }),
-  subject: ({ colours, numbers }) => `${colours} colours, ${numbers.from} to ${numbers.to}`,
+  subject: ({ colours, numbers }) => `${colours} colors, ${numbers.from} to ${numbers.to}`,
   sheets,
 });

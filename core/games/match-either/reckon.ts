@@ -33,7 +33,7 @@ export function reckon(params: MatchParams, effort: Effort): Answers {
   const finished = simulated.of.finished!.mean;
   return {
     figures: [
-      figure('cards', 'Cards', cards, 'cards', `${colours} colours × ${each} numbers × ${copies}.`),
+      figure('cards', 'Cards', cards, 'cards', `${colours} colors × ${each} numbers × ${copies}.`),
       chanceFigure(
         'canFollow.chance',
         'A hand can follow',
@@ -48,8 +48,8 @@ export function reckon(params: MatchParams, effort: Effort): Answers {
         'The smallest hand that can follow 95 times in 100.',
       ),
     ],
-    parts: [need('colour-card', cards, 'Printed: our own deck, with a shape for each colour.')],
-    prep: [`Print and cut ${cards} cards; colours are told by a shape too.`],
+    parts: [need('colour-card', cards, 'Printed: our own deck, with a shape for each color.')],
+    prep: [`Print and cut ${cards} cards; colors are told by a shape too.`],
     turns: simulated.turns,
     setUpMinutes: 1,
     practice: Array.from({ length: each }, (_, i) => ({

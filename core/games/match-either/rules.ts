@@ -35,4 +35,4 @@ export const followers = ({ colours, numbers, copies }: MatchParams): number =>
   (numbers.to - numbers.from + 1) * copies - 1 + (colours - 1) * copies;
 
 export const ladder = (params: MatchParams): Ladder =>
-  levels(params, 'colours', [2, 3, 4, 5, 6], (colours) => `Use ${colours} colours`);
+  levels(params, 'colours', [2, 3, 4, 5, 6], (colours) => `Use ${colours} colors`);

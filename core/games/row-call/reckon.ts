@@ -69,7 +69,7 @@ export function reckon(params: RowParams, effort: Effort): Answers {
       ),
     ],
     prep: [
-      `Take jacks, queens and kings out${callFrom === 'rest' ? '' : ' of both decks; backs of two colours help'}.`,
+      `Take jacks, queens and kings out${callFrom === 'rest' ? '' : ' of both decks; backs of two colors help'}.`,
     ],
     turns: simulated.turns,
     practice: practice(params, cards, simulated.of),

@@ -36,11 +36,11 @@ export const spotMyShape = game({
   presets: [
     {
       id: 'colour',
-      name: 'colour and shape',
+      name: 'color and shape',
       ageBand: 'preK',
       params: { clues: ['colour', 'shape'], things: 8 },
     },
-    { id: 'all', name: 'shape, number and colour', ageBand: 'K' },
+    { id: 'all', name: 'shape, number and color', ageBand: 'K' },
     {
       id: 'number',
       name: 'shape and number, a whole room',

@@ -6,7 +6,7 @@ import type { SpotParams } from '.';
 export const CLUES = {
   shape: 'its shape',
   number: 'how many of something it has',
-  colour: 'its colour',
+  colour: 'its color',
 } as const;
 
 export const ladder = (params: SpotParams): Ladder =>
@@ -70,7 +70,7 @@ export function reckon(params: SpotParams): Answers {
         ),
       know(
         'same-word',
-        'Colours and shapes have names in every language: play it in the language of the home.',
+        'Colors and shapes have names in every language: play it in the language of the home.',
       ),
     ],
     ladder: ladder(params),

@@ -87,7 +87,7 @@ export function reckon(params: SpillParams): Answers {
         players,
         `One sheet of ${count(spills, 'row')} for each of ${count(players, 'player')}.`,
       ),
-      need('mat', 1, 'A number-bond mat: the two colours are sorted onto its parts.'),
+      need('mat', 1, 'A number-bond mat: the two colors are sorted onto its parts.'),
       need('pencil', players, 'One for each player.'),
     ],
     prep: [
@@ -133,7 +133,7 @@ function notices(
     found.push({
       code: 'many-to-count',
       severity: 'know',
-      text: `Most children count ${counters} counters one by one and lose the split. Laying each colour in fives helps.`,
+      text: `Most children count ${counters} counters one by one and lose the split. Laying each color in fives helps.`,
       mend: { label: 'Use 10 counters', params: { ...params, counters: 10 } },
     });
   }

@@ -40,6 +40,8 @@ export const family: Messages = {
   'place.car': 'En el auto, sin piezas',
   'place.video': 'Por videollamada',
   inTheCar: 'En el auto: alguien dice los números en voz alta, sin piezas; otra persona dice el resultado.',
+  edible:
+    'Frijoles y pasta: cuidado con las alergias, y lejos de menores de {years} años si no hay una persona adulta a su lado.',
   reachUs: 'Cómo comunicarse con nosotros: {contact}',
   'part.caution': 'Cuidado',
   'show.pieces': 'con piezas',
