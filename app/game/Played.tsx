@@ -1,10 +1,11 @@
 import { memo } from 'react';
+import type { Heard } from '~/core/games/kit/hearing';
 import type { Variant } from '~/core/games/kit/game';
 import { say, type Reading } from '~/core/words/reading';
 import { Panel } from '~/app/ui/Page';
 import { Rehearsal } from './Rehearsal';
 import { Solver } from './Solver';
-import { TellsIt, type ToldStep } from './Told';
+import { heardIn, TellsIt, type ToldStep } from './Told';
 import { Trainer } from './Trainer';
 
 /** What is done with a variant on a bench, beside reckoning it: solving, showing, rehearsing, telling. */
@@ -12,19 +13,23 @@ export default memo(function Played({
   variant,
   readings,
   told,
+  heard,
 }: {
   variant: Variant;
   readings: readonly Reading[];
   /** Its steps, where they have been said already. */
   told?: readonly ToldStep[];
+  /** What might be heard in a play. */
+  heard: readonly Heard[];
 }) {
   const { game } = variant;
-  const steps =
-    told ??
-    variant.steps().map(({ id, args }): ToldStep => ({
+  const steps = told ?? [
+    ...variant.steps().map(({ id, args }): ToldStep => ({
       id,
       texts: readings.map((reading) => say(reading, game.words, id, args)),
-    }));
+    })),
+    ...heardIn(heard, readings),
+  ];
   return (
     <>
       {game.solves && (

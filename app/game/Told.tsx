@@ -1,3 +1,6 @@
+import type { Heard } from '~/core/games/kit/hearing';
+import { HEARD_WORDS } from '~/core/words/family';
+import { say, type Reading } from '~/core/words/reading';
 import { LANGUAGES, type Language } from '~/core/words/languages';
 import { Table } from '~/app/ui/Table';
 import { Faint, Panel } from '~/app/ui/Page';
@@ -7,6 +10,13 @@ export interface ToldStep {
   /** The same step in each language. */
   texts: readonly string[];
 }
+
+/** What might be heard, after what can be said. */
+export const heardIn = (heard: readonly Heard[], readings: readonly Reading[]): ToldStep[] =>
+  heard.map(({ id, args }) => ({
+    id,
+    texts: readings.map((reading) => say(reading, HEARD_WORDS, id, args)),
+  }));
 
 /** The steps side by side, the same step on the same line. */
 export const TellsIt = ({

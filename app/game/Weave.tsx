@@ -1,6 +1,6 @@
 import { memo } from 'react';
 import styled from 'styled-components';
-import { UNARY, written } from '~/core/cards/facts';
+import { LETTERS, UNARY, written } from '~/core/cards/facts';
 import type { Practised } from '~/core/games/kit/types';
 import { plain } from '~/core/words/numbers';
 import { TableFrame } from '~/app/ui/Page';
@@ -138,6 +138,8 @@ function Strands({ practice }: { practice: readonly Practised[] }) {
   const met = new Map<number, number>();
   for (const { fact, meetings } of practice) met.set(fact.a, (met.get(fact.a) ?? 0) + meetings);
   const numbers = [...met.keys()].sort((a, b) => a - b);
+  const letters = practice.every(({ fact }) => fact.op === 'letter');
+  const name = (n: number): string => (letters ? LETTERS[n - 1]! : String(n));
   const most = Math.max(...met.values());
   const step = SIZE / Math.max(4, numbers.length);
   const height = 130;
@@ -147,7 +149,7 @@ function Strands({ practice }: { practice: readonly Practised[] }) {
         viewBox={`0 0 ${SIZE + 8} ${height + 30}`}
         width="100%"
         role="img"
-        aria-label={`Numbers met in one play: ${numbers.map((n) => `${n} about ${plain(met.get(n)!)} times`).join(', ')}.`}
+        aria-label={`${letters ? 'Letters' : 'Numbers'} met in one play: ${numbers.map((n) => `${name(n)} about ${plain(met.get(n)!)} times`).join(', ')}.`}
         style={{ maxWidth: 330, display: 'block' }}
       >
         {[0.2, 0.4, 0.6, 0.8].map((share) => (
@@ -176,7 +178,7 @@ function Strands({ practice }: { practice: readonly Practised[] }) {
                 strokeWidth="1.2"
               />
               <text x={4 + (i + 0.5) * step} y={height + 24}>
-                {n}
+                {name(n)}
               </text>
             </g>
           );

@@ -1,5 +1,5 @@
 /** What families read beside a game's own wording: headings of the sheet, the play page, the answer form. */
-import { source } from './reading';
+import { source, type Source } from './reading';
 
 export const FAMILY_WORDS = source('family', {
   'part.setUp': 'Get ready',
@@ -29,7 +29,7 @@ export const FAMILY_WORDS = source('family', {
   'hear.compare':
     'The row that looks longer is called more. Lay both side by side, piece by piece: which has some left over?',
   'hear.tens':
-    '“{wrong}” for {a} tens and {b} ones: the two have changed places. Build it: how many tens, and how many besides?',
+    '“{wrong}” for {a, plural, one {# ten} other {# tens}} and {b, plural, one {# one} other {# ones}}: the two have changed places. Build it: how many tens, and how many besides?',
   'hear.letter': 'Letters that mirror each other are mixed up: trace both with a finger, side by side.',
   'hear.listen': 'Going on after the word to stop: waiting is hard work. Slow down, and smile at every stop.',
   'place.table': 'At the table',
@@ -91,5 +91,11 @@ export const FAMILY_WORDS = source('family', {
   optional: 'you may leave this empty',
   skip: 'Go to the game',
 });
+
+/** Of these what might be heard in a play, for where nothing else is said to families. */
+export const HEARD_WORDS: Source = source(
+  FAMILY_WORDS.id,
+  Object.fromEntries(Object.entries(FAMILY_WORDS.en).filter(([id]) => id.startsWith('hear.'))),
+);
 
 export type FamilyMessage = keyof typeof FAMILY_WORDS.en;

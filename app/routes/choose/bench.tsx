@@ -6,6 +6,7 @@ import { readJson } from '~/core/check/keepable';
 import { same } from '~/core/check/merge';
 import { check } from '~/core/games/kit/check';
 import { faultsOf, settle, type Game } from '~/core/games/kit/game';
+import { hearing, type Heard } from '~/core/games/kit/hearing';
 import { fitted } from '~/core/games/kit/knobs';
 import { gameFor } from '~/core/own/open';
 import { AGE_BANDS, assume, SECONDS_PER_TURN, type AgeBand, type Params } from '~/core/games/kit/types';
@@ -13,6 +14,7 @@ import { variantSchema } from '~/core/kits/forms';
 import { isClosed } from '~/core/own/closed';
 import { storedId } from '~/core/own/ids';
 import { ENGLISH, excerpt, nameOf, say, type Reading } from '~/core/words/reading';
+import { HEARD_WORDS } from '~/core/words/family';
 import { readingOf } from '~/core/words/readings';
 import type { SchoolHandle } from '~/data/db';
 import { archiveVariant, createVariant, findVariant } from '~/data/queries/kits';
@@ -33,7 +35,7 @@ import { roomOf } from '~/core/games/kit/shown';
 import { PartsTable, Reckonings } from '~/app/game/Reckonings';
 import { GameDrawing } from '~/app/game/SheetView';
 import { useRemembered } from '~/app/ui/remember';
-import { TellsIt, type ToldStep } from '~/app/game/Told';
+import { heardIn, TellsIt, type ToldStep } from '~/app/game/Told';
 import { useLive } from '~/app/game/useLive';
 import { useReckoning } from '~/app/game/useReckoning';
 import { Weave } from '~/app/game/Weave';
@@ -66,7 +68,7 @@ export async function loader({ request, params }: Route.LoaderArgs) {
   return {
     first,
     gameRef,
-    ...shownFirst(game, start.params),
+    ...shownFirst(game, start.params, hearing(first?.practice ?? [])),
     chosen: variant?.id ?? preset?.id ?? '',
     variantId: variant?.id,
     name: variant?.name ?? '',
@@ -76,10 +78,10 @@ export async function loader({ request, params }: Route.LoaderArgs) {
 }
 
 /** The languages of a bench. */
-const readingsOf = (game: Game): Reading[] => [ENGLISH, excerpt(readingOf('es'), game.words)];
+const readingsOf = (game: Game): Reading[] => [ENGLISH, excerpt(readingOf('es'), game.words, HEARD_WORDS)];
 
 /** What a bench shows of a game and of its setting before the game itself has come. */
-function shownFirst(game: Game, params: Params) {
+function shownFirst(game: Game, params: Params, heard: readonly Heard[]) {
   const { drawing, knobs, presets } = game;
   const readings = readingsOf(game);
   const errors = faultsOf(game, params);
@@ -92,10 +94,13 @@ function shownFirst(game: Game, params: Params) {
     readings,
     errors,
     goal: variant && say(ENGLISH, game.words, 'goal', variant.about()),
-    told: (variant?.steps() ?? []).map(({ id, args }): ToldStep => ({
-      id,
-      texts: readings.map((reading) => say(reading, game.words, id, args)),
-    })),
+    told: [
+      ...(variant?.steps() ?? []).map(({ id, args }): ToldStep => ({
+        id,
+        texts: readings.map((reading) => say(reading, game.words, id, args)),
+      })),
+      ...heardIn(heard, readings),
+    ],
   };
 }
 
@@ -203,6 +208,7 @@ function Bench({
   // The number under the hand changes first; what is drawn and told of it follows.
   const drawn = useDeferredValue(reckoning);
   const playing = useDeferredValue(variant);
+  const heard = useMemo(() => hearing(drawn?.practice ?? []), [drawn]);
   const turn = useCallback(
     (change: Params): void => set((old) => ({ ...old, params: { ...old.params, ...change } })),
     [set],
@@ -335,6 +341,7 @@ function Bench({
                   variant={playing}
                   readings={readings}
                   told={same(playing.params, start.params) ? start.told : undefined}
+                  heard={heard}
                 />
               </Suspense>
             ) : (

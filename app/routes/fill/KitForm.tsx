@@ -1,11 +1,14 @@
 import type { GameRef } from '~/core/own/made';
 import { Form, useNavigation } from 'react-router';
 import type { FieldErrors } from '~/core/check/check';
-import { AGE_BANDS, type AgeBand, type Params } from '~/core/games/kit/types';
+import { AGE_BANDS, placesOf, type AgeBand, type Params } from '~/core/games/kit/types';
 import { recipeOf, type Recipe } from '~/core/kits/recipe';
 import { ASSURANCES, type Assurance } from '~/core/kits/assurance';
 import { PAPERS, type Paper } from '~/core/paper/sheet';
+import { open } from '~/core/own/open';
+import { FAMILY_WORDS } from '~/core/words/family';
 import { count, money } from '~/core/words/numbers';
+import { ENGLISH, say } from '~/core/words/reading';
 import { materialOf } from '~/core/materials/catalogue';
 import { Button, ButtonLink } from '~/app/ui/Button';
 import { plainValue, type FieldWords } from '~/app/ui/Changes';
@@ -43,14 +46,30 @@ export const recipeOfDraft = (draft: KitDraft, variants: readonly ChoosableVaria
       .map(({ gameId, own, name, params }) => ({ gameId, own, name, params })),
   });
 
+/** The places of a basket's games, each with the games that can be played there. */
+function whereOf(variants: Recipe['variants']): ShownRecipe['where'] {
+  const found = new Map<string, string[]>();
+  for (const { variant } of variants)
+    for (const id of placesOf(open(variant).game)) {
+      const place = say(ENGLISH, FAMILY_WORDS, id);
+      found.set(place, [...(found.get(place) ?? []), variant.name]);
+    }
+  return [...found].map(([place, games]) => ({ place, games: [...new Set(games)] }));
+}
+
 /** What a kit's page shows of a recipe. */
-export type ShownRecipe = Pick<Recipe, 'parts' | 'notices' | 'minutes' | 'costCents'> & { games: number };
+export type ShownRecipe = Pick<Recipe, 'parts' | 'notices' | 'minutes' | 'costCents'> & {
+  games: number;
+  /** Where its games can be played, and which of them. */
+  where: { place: string; games: string[] }[];
+};
 export const shownOf = ({ parts, notices, minutes, costCents, variants }: Recipe): ShownRecipe => ({
   parts,
   notices,
   minutes,
   costCents,
   games: variants.length,
+  where: whereOf(variants),
 });
 
 const LABELS: Record<string, string> = {
@@ -212,6 +231,18 @@ export const Contents = ({ recipe }: { recipe: ShownRecipe }) => (
         <Faint>Tick a game, and its parts are counted here.</Faint>
       ) : (
         <Tray parts={recipe.parts} />
+      )}
+      {recipe.where.length > 0 && (
+        <>
+          <h3>Where its games can be played</h3>
+          <ul style={{ margin: 0, paddingInlineStart: '1.2rem' }}>
+            {recipe.where.map(({ place, games }) => (
+              <li key={place}>
+                {place}: {games.join(', ')}
+              </li>
+            ))}
+          </ul>
+        </>
       )}
     </Stack>
   </Panel>

@@ -39,7 +39,8 @@ export function steps(params: OrbitParams): Lines<typeof words.en> {
           ['turn.signs', { a: 5, b: 8 }, 'symbols'],
           ['end.rounds', { bestOf }],
         ] as const)
-      : ([['turn.check'], ['end.best', { bestOf, wins: winsOf(bestOf) }]] as const)),
+      : ([['turn.check']] as const)),
+    !alone && (bestOf === 1 ? ['end.one'] : ['end.best', { bestOf, wins: winsOf(bestOf) }]),
     ['easier.small'],
     ['harder.order'],
     [alone ? 'sideBySide.same' : 'sideBySide.one'],

@@ -28,6 +28,7 @@ export const words = source('chalk-orbits', {
   'turn.check': 'The other team checks with chalk on the ground.',
   'end.best':
     'The team with more has the round. Stop when one has {wins, plural, one {# round} other {# rounds}} of at most {bestOf}.',
+  'end.one': 'The team with more has won; as many each is a fine end, too.',
   'end.rounds': 'Stop after {bestOf, plural, one {# round} other {# rounds}}, or when it is enough.',
   'easier.small': 'Write small numbers only, and draw that many dots beside each.',
   'harder.order': 'Choose the order of the numbers that makes adding easiest.',

@@ -14,6 +14,9 @@ const MOST = 2;
 /** An operation that is met less often than this share is not told of. */
 const COMMON = 0.1;
 
+/** How large a fact is: its largest number. */
+const size = ({ a, b, answer }: Fact): number => Math.max(Math.abs(a), Math.abs(b), Math.abs(answer));
+
 interface Listened {
   id: FamilyMessage;
   /** Whether the usual slip can be heard with this fact. */
@@ -31,7 +34,7 @@ const LISTENED: Partial<Record<Operation, Listened>> = {
   glance: { id: 'hear.glance', shows: always },
   listen: { id: 'hear.listen', shows: always },
   letter: { id: 'hear.letter', shows: always },
-  compare: { id: 'hear.compare', shows: always },
+  compare: { id: 'hear.compare', shows: ({ a, b }) => a !== b },
   split: {
     id: 'hear.split',
     shows: ({ a, b }) => below(a, b),
@@ -57,12 +60,12 @@ const LISTENED: Partial<Record<Operation, Listened>> = {
   // Both numbers are added.
   multiply: {
     id: 'hear.multiply',
-    shows: ({ a, b, answer }) => below(a, b) && a + b !== answer,
+    shows: ({ a, b, answer }) => below(a - 1, b - 1) && a + b !== answer,
     args: ({ a, b }) => ({ a, b, wrong: a + b }),
   },
   groups: {
     id: 'hear.multiply',
-    shows: ({ a, b, answer }) => below(a, b) && a + b !== answer,
+    shows: ({ a, b, answer }) => below(a - 1, b - 1) && a + b !== answer,
     args: ({ a, b }) => ({ a, b, wrong: a + b }),
   },
   divide: {
@@ -78,23 +81,28 @@ const LISTENED: Partial<Record<Operation, Listened>> = {
   },
 };
 
-/** The usual slips at what is met most often, each with the fact that is met most often. */
+/** The usual slips at what is met most often, each with a fact of middling size. */
 export function hearing(practice: readonly Practised[]): Heard[] {
   const all = practice.reduce((total, { meetings }) => total + meetings, 0);
-  const byOperation = new Map<Operation, { met: number; most?: Practised }>();
+  const byOperation = new Map<Operation, Practised[]>();
   for (const one of practice) {
-    const { op } = one.fact;
-    const so = byOperation.get(op) ?? { met: 0 };
-    so.met += one.meetings;
-    if (LISTENED[op]?.shows(one.fact) && one.meetings > (so.most?.meetings ?? 0) + 1e-9) so.most = one;
-    byOperation.set(op, so);
+    const so = byOperation.get(one.fact.op) ?? [];
+    so.push(one);
+    byOperation.set(one.fact.op, so);
   }
   const told = [...byOperation]
-    .filter(([, { met, most }]) => most && met >= COMMON * all)
-    .sort(([, a], [, b]) => b.met - a.met)
-    .map(([op, { most }]): Heard => {
-      const { id, args } = LISTENED[op]!;
-      return { id, args: args?.(most!.fact) ?? {} };
+    .map(([op, met]) => ({ op, met, times: met.reduce((total, { meetings }) => total + meetings, 0) }))
+    .filter(({ times }) => times >= COMMON * all)
+    .sort((a, b) => b.times - a.times)
+    .flatMap(({ op, met }): Heard[] => {
+      const listened = LISTENED[op];
+      const shows = met.filter(({ fact }) => listened?.shows(fact)).map(({ fact }) => fact);
+      if (!listened || shows.length === 0) return [];
+      const sizes = met.reduce((total, { fact, meetings }) => total + size(fact) * meetings, 0);
+      const middle = sizes / met.reduce((total, { meetings }) => total + meetings, 0);
+      const off = (fact: Fact): number => Math.abs(size(fact) - middle) + 0.01 * Math.abs(fact.a - fact.b);
+      const fact = shows.reduce((a, b) => (off(b) < off(a) - 1e-9 ? b : a));
+      return [{ id: listened.id, args: listened.args?.(fact) ?? {} }];
     });
   return told.filter(({ id }, i) => told.findIndex((one) => one.id === id) === i).slice(0, MOST);
 }

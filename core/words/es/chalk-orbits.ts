@@ -28,6 +28,7 @@ export const chalkOrbits: Messages = {
   'turn.check': 'El otro equipo lo comprueba con gis en el suelo.',
   'end.best':
     'El equipo que tiene más se lleva la ronda. Terminen cuando uno tenga {wins, plural, one {# ronda} other {# rondas}} de {bestOf} como máximo.',
+  'end.one': 'El equipo que tiene más ha ganado; si tienen lo mismo, también es un buen final.',
   'end.rounds':
     'Terminen después de {bestOf, plural, one {# ronda} other {# rondas}}, o cuando sea suficiente.',
   'easier.small': 'Escriban solo números pequeños y dibujen esa cantidad de puntos junto a cada uno.',

@@ -29,7 +29,7 @@ export const family: Messages = {
   'hear.compare':
     'Llama mayor a la fila que se ve más larga. Pónganlas lado a lado, pieza por pieza: ¿a cuál le sobran?',
   'hear.tens':
-    '«{wrong}» para {a} decenas y {b} unidades: cambiaron de lugar. Constrúyanlo: ¿cuántas decenas y cuántas más?',
+    '«{wrong}» para {a, plural, one {# decena} other {# decenas}} y {b, plural, one {# unidad} other {# unidades}}: cambiaron de lugar. Constrúyanlo: ¿cuántas decenas y cuántas más?',
   'hear.letter': 'Confunde letras que son espejo una de otra: sigan las dos con un dedo, lado a lado.',
   'hear.listen':
     'Sigue después de la palabra para parar: esperar cuesta. Vayan más despacio y sonrían en cada alto.',
