@@ -21,6 +21,8 @@ export interface Plan {
   measures: readonly { id: keyof typeof PRINT_WORDS.en; args: Record<string, number> }[];
   /** Where players begin, in mm on the ground; an arrow points to the cells. */
   start?: { x: number; y: number };
+  /** Played on a table: no word of cars. */
+  indoors?: boolean;
   /** Steps to the throwing line for each age, below the field. */
   throwing?: Readonly<Record<string, number>>;
 }
@@ -47,7 +49,7 @@ export function planShapes(plan: Plan, place: Cell, context: SheetContext): Shap
               .join('; ')}`,
           ]
         : []),
-      inEach('plan.safe', one),
+      ...(plan.indoors ? [] : [inEach('plan.safe', one)]),
     ];
     const shapes = texts.flatMap((text) => {
       const block = paragraph(text, x, y, columnMm, measure, { sizePt: 12, language: reading.language });

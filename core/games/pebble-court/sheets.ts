@@ -26,7 +26,7 @@ export function sheets(params: CourtParams, context: SheetContext): Sheet<Materi
           { id: 'plan.cell', args: { cm: cm(cellMm) } },
           { id: 'plan.whole', args: { width: metres(across * cellMm), depth: metres(down * cellMm) } },
         ] as const),
-    ...(onPaper ? {} : { throwing: LINE_STEPS }),
+    ...(onPaper ? { indoors: true } : { throwing: LINE_STEPS }),
   };
   return partSheet(words, 'plan', 'plan', (place) => planShapes(plan, place, context), context);
 }
