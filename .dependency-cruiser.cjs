@@ -5,6 +5,7 @@ const between = (name, from, to) => ({ name, severity: 'error', from: { path: fr
 const ROOMS = [
   'chance',
   'check',
+  'solver',
   'cards',
   'words',
   'people',
@@ -19,6 +20,7 @@ const ROOMS = [
   'lending',
   'listening',
   'looking',
+  'figures',
 ];
 const NO_TEST = '\\.(test|testing)\\.tsx?$|/testing\\.ts$';
 const layered = ROOMS.slice(0, -1).map((room, i) => ({

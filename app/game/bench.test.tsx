@@ -44,7 +44,7 @@ describe.each(SHELF.map((game) => [game.id, game] as const))('the bench of %s', 
       );
       expect(drawn).not.toMatch(/NaN|undefined|Infinity/);
       expect(drawn).toMatch(/aria-label="(Every play takes|Half of the plays)/);
-      expect(drawn).toMatch(/aria-label="(Facts|Numbers) met in one play/);
+      expect(drawn).toMatch(/aria-label="(Facts|Numbers|Letters) met in one play/);
       expect(roomOf(reckoning)).toMatch(/player/);
     }
   });

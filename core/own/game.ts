@@ -1,5 +1,5 @@
 /** A game of building blocks as a game like any other. */
-import { entries, fromEntries, map, mean, quantile } from '~/core/chance/pmf';
+import { entries, fromEntries, map, mean, quantile, sum } from '~/core/chance/pmf';
 import type { Random } from '~/core/chance/random';
 import type { FieldErrors } from '~/core/check/check';
 import { Numbers, Whole } from '~/core/check/schema';
@@ -252,6 +252,7 @@ function partsOf(own: OwnGame, set: Setting, turns: ReturnType<typeof turnsOf>):
             expected: before.expected + one.expected,
             enough: before.enough + one.enough,
             worst: before.worst + one.worst,
+            pmf: sum(before.pmf, one.pmf),
             reason: `${before.reason} ${one.reason}`,
           }
         : one,

@@ -18,6 +18,7 @@ export {
   remembered,
   simulatedFigure,
   stop,
+  suffices,
   type Answers,
 } from './reckoning';
 export { turn, type Lines } from './steps';

@@ -1,5 +1,5 @@
 /** What a reckoning is put together with: figures, needs, notices and what follows from them. */
-import { entries, mean, quantile, type Pmf } from '~/core/chance/pmf';
+import { atMost, entries, mean, point, quantile, type Pmf } from '~/core/chance/pmf';
 import type { Estimate, Simulated } from '~/core/chance/simulate';
 import { CHOKE_TUBE_MM, fitsChokeTube, materialOf, type MaterialId } from '~/core/materials/catalogue';
 import { capital } from '~/core/words/numbers';
@@ -52,6 +52,7 @@ export const need = (material: MaterialId, quantity: number, reason: string): Pa
   expected: quantity,
   enough: quantity,
   worst: quantity,
+  pmf: point(quantity),
   reason,
 });
 
@@ -62,8 +63,13 @@ export const needFrom = (material: MaterialId, pmf: Pmf, reason: string, worst?:
   // Where nearly all plays need the same, the few that need more can lift the mean above it.
   enough: Math.max(quantile(pmf, 0.95), Math.ceil(mean(pmf) - 1e-9)),
   worst: worst ?? entries(pmf).at(-1)![0],
+  pmf,
   reason,
 });
+
+/** The chance that a play needs no more of a part than there is. */
+export const suffices = ({ pmf }: Pick<PartNeed, 'pmf'>, quantity: number): number =>
+  Math.min(1, atMost(pmf, Math.floor(quantity + 1e-9)));
 
 export const stop = (code: string, text: string, mend?: Notice['mend']): Notice =>
   tell('stop', code, text, mend);

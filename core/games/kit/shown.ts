@@ -32,7 +32,7 @@ export interface Line {
 }
 
 /** How a parameter's value is read. */
-function read(knob: Knob, value: ParamValue): string {
+export function read(knob: Knob, value: ParamValue): string {
   const label = (one: string | number): string =>
     'options' in knob
       ? (knob.options.find((option) => option.value === String(one))?.label ?? String(one))

@@ -92,6 +92,8 @@ export interface PartNeed {
   enough: number;
   /** The most the rules can ever need. */
   worst: number;
+  /** How many a play needs, with its chances. */
+  pmf: Pmf;
   reason: string;
 }
 

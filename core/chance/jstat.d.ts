@@ -1,0 +1,10 @@
+/** The parts of jstat that are used: it ships no types of its own. */
+declare module 'jstat' {
+  const jstat: {
+    jStat: {
+      erf(x: number): number;
+      gamma: { inv(p: number, shape: number, scale: number): number };
+    };
+  };
+  export default jstat;
+}

@@ -1,0 +1,161 @@
+/** How many copies of which kits can be built from what is there, and from what a budget buys. */
+import { Type, type Static } from '@sinclair/typebox';
+import { Whole } from '~/core/check/schema';
+import { solve, valueOf, type Condition, type Programme, type Solved, type Terms } from '~/core/solver/milp';
+import { offerSchema } from './buy';
+
+const quantity = Type.Number({ minimum: 0, maximum: 1_000_000, title: 'Quantity' });
+const byName = <S extends Parameters<typeof Type.Record>[1]>(value: S, title: string) =>
+  Type.Record(Type.String({ minLength: 1, maxLength: 80 }), value, { title });
+
+export const mostCopiesSchema = Type.Object(
+  {
+    kits: Type.Array(
+      Type.Object(
+        {
+          id: Type.String({ minLength: 1, maxLength: 80, title: 'Name of the kit' }),
+          parts: byName(quantity, 'Parts of a kit'),
+          worth: Type.Number({ minimum: 0, maximum: 1_000_000, default: 1, title: 'Worth of a copy' }),
+        },
+        { additionalProperties: false },
+      ),
+      { maxItems: 200, title: 'Kits' },
+    ),
+    onHand: byName(quantity, 'Parts on hand'),
+    offers: Type.Optional(byName(Type.Array(offerSchema, { maxItems: 50 }), 'Offers of each material')),
+    budgetCents: Whole(0, 100_000_000, { title: 'Budget (cents)', default: 0 }),
+    atMost: Type.Optional(
+      byName(Whole(0, 100_000, { title: 'Copies at most' }), 'Copies at most of each kit'),
+    ),
+  },
+  { additionalProperties: false },
+);
+export type Buildable = Omit<Static<typeof mostCopiesSchema>, 'offers' | 'atMost' | 'budgetCents'> &
+  Partial<Pick<Static<typeof mostCopiesSchema>, 'offers' | 'atMost' | 'budgetCents'>>;
+
+export interface Built {
+  copies: Record<string, number>;
+  worth: number;
+  costCents: number;
+}
+
+/** Whole numbers up to here are told apart by the solver. */
+const EXACT_UP_TO = 1e9;
+
+/** What makes whole numbers of all of these, at most a thousand; 0 where nothing does. */
+const scaleOf = (list: readonly number[]): number =>
+  [1, 10, 100, 1000].find((scale) => list.every((n) => Math.abs(n * scale - Math.round(n * scale)) < 1e-9)) ??
+  0;
+
+/** The greatest worth first, and of all ways to it the cheapest. */
+async function inTurn(
+  programme: Pick<Programme, 'conditions' | 'whole'>,
+  worth: Terms,
+  cost: Terms,
+): Promise<Solved> {
+  const most = await solve({ ...programme, direction: 'max', aim: worth });
+  if (most.status !== 'optimal' || cost.size === 0) return most;
+  const least = most.aim - 1e-7 * Math.max(1, most.aim);
+  return solve({
+    direction: 'min',
+    aim: cost,
+    conditions: [...programme.conditions, { terms: worth, is: '>=', bound: least }],
+    whole: programme.whole,
+  });
+}
+
+/** No bound on what is counted is larger. */
+const MOST = 1_000_000;
+
+/**
+ * The copies with the greatest total worth, and of those the ones that cost least. Throws RangeError where a kit could be
+ * built without end: nothing is needed for it that is not there for nothing, and no number of copies is set.
+ */
+export async function mostCopies({
+  kits,
+  onHand,
+  offers = {},
+  budgetCents = 0,
+  atMost = {},
+}: Buildable): Promise<Built> {
+  const copy = (id: string): string => `copies of ${id}`;
+  const pack = (material: string, i: number): string => `packs of ${material} ${i}`;
+  const sold = Object.entries(offers).flatMap(([material, list]) =>
+    list.map((offer, i) => ({ ...offer, material, name: pack(material, i) })),
+  );
+  /** The most of a material that can be there. */
+  const reach = (material: string): number =>
+    (onHand[material] ?? 0) +
+    sold
+      .filter((offer) => offer.material === material)
+      .reduce(
+        (total, { size, priceCents }) =>
+          total + (priceCents === 0 ? Infinity : Math.floor(budgetCents / priceCents) * size),
+        0,
+      );
+  const whole = new Map<string, number>();
+  for (const { id, parts } of kits) {
+    const most = Math.min(
+      atMost[id] ?? Infinity,
+      ...Object.entries(parts).flatMap(([material, n]) =>
+        n > 0 ? [Math.floor(reach(material) / n + 1e-9)] : [],
+      ),
+    );
+    if (most === Infinity)
+      throw new RangeError(`Nothing limits how many copies of ${id} can be built: say how many at most.`);
+    whole.set(copy(id), Math.min(most, MOST));
+  }
+  const needed = (material: string): number =>
+    kits.reduce((total, { id, parts }) => total + (parts[material] ?? 0) * whole.get(copy(id))!, 0);
+  for (const { name, material, size, priceCents } of sold)
+    whole.set(
+      name,
+      Math.min(
+        priceCents === 0 ? Infinity : Math.floor(budgetCents / priceCents),
+        Math.ceil(needed(material) / size),
+        MOST,
+      ),
+    );
+  const materials = new Set(kits.flatMap(({ parts }) => Object.keys(parts)));
+  const conditions: Condition[] = [
+    ...[...materials].map((material): Condition => ({
+      terms: new Map([
+        ...kits.map(({ id, parts }) => [copy(id), parts[material] ?? 0] as const),
+        ...sold
+          .filter((offer) => offer.material === material)
+          .map(({ name, size }) => [name, -size] as const),
+      ]),
+      is: '<=',
+      bound: onHand[material] ?? 0,
+    })),
+    {
+      terms: new Map(sold.map(({ name, priceCents }) => [name, priceCents] as const)),
+      is: '<=',
+      bound: budgetCents,
+    },
+  ];
+  const worth = new Map(kits.map(({ id, worth: of = 1 }) => [copy(id), of] as const));
+  const cost = new Map(sold.map(({ name, priceCents }) => [name, priceCents] as const));
+  const programme = { conditions, whole };
+  const scale = scaleOf(kits.map(({ worth: of = 1 }) => of));
+  const top = kits.reduce((total, { id, worth: of = 1 }) => total + of * whole.get(copy(id))!, 0);
+  // Worth before cost in one aim: a step of worth weighs more than the whole budget.
+  const step = scale * (budgetCents + 1);
+  const found =
+    scale > 0 && top * step < EXACT_UP_TO
+      ? await solve({
+          ...programme,
+          direction: 'max',
+          aim: new Map([
+            ...[...worth].map(([name, of]) => [name, Math.round(of * scale) * (budgetCents + 1)] as const),
+            ...[...cost].map(([name, cents]) => [name, -cents] as const),
+          ]),
+        })
+      : await inTurn(programme, worth, cost);
+  if (found.status !== 'optimal') throw new RangeError('Nothing can be built from this.');
+  return {
+    copies: Object.fromEntries(kits.map(({ id }) => [id, found.values.get(copy(id))!])),
+    worth: valueOf(worth, found.values),
+    costCents: Math.round(valueOf(cost, found.values)),
+  };
+}

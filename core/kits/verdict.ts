@@ -1,0 +1,338 @@
+/** Whether a copy can go out again as it came back: for each of its games, and for the copy. */
+import { Type, type Static } from '@sinclair/typebox';
+import { DECK, deckWithout, readCards, type Card } from '~/core/cards/deck';
+import { Whole } from '~/core/check/schema';
+import { faultsOf, settle, type Variant } from '~/core/games/kit/game';
+import type { Knob } from '~/core/games/kit/knobs';
+import { suffices } from '~/core/games/kit/reckoning';
+import { read } from '~/core/games/kit/shown';
+import { assume, type AgeBand, type Params, type ParamValue, type PartNeed } from '~/core/games/kit/types';
+import { materialOf, type MaterialId } from '~/core/materials/catalogue';
+import { open, type GameRef } from '~/core/own/open';
+import { capital, count, listed, shareOf } from '~/core/words/numbers';
+import { forPlayers } from './recipe';
+
+const counts = Type.Record(
+  Type.String({ minLength: 1, maxLength: 80 }),
+  Type.Number({ minimum: 0, maximum: 1_000_000, title: 'Quantity' }),
+);
+export const verdictSchema = Type.Object(
+  {
+    variants: Type.Array(
+      Type.Object(
+        {
+          game: Type.String({ minLength: 1, maxLength: 80, title: 'Game' }),
+          params: Type.Record(Type.String(), Type.Unknown(), { title: 'Parameters', default: {} }),
+        },
+        { additionalProperties: false },
+      ),
+      { maxItems: 100, title: 'Games of the copy' },
+    ),
+    players: Whole(1, 12, { title: 'Players' }),
+    held: { ...counts, title: 'What is there' },
+    printed: Type.Optional({ ...counts, title: 'Printed parts that are there' }),
+    deckLacks: Type.Array(Type.String({ maxLength: 8 }), {
+      maxItems: 52,
+      title: 'Cards the deck lacks',
+      default: [],
+    }),
+  },
+  { additionalProperties: false },
+);
+export type VerdictAsked = Static<typeof verdictSchema>;
+
+/** What there is of a copy. */
+export interface Held {
+  held: Readonly<Partial<Record<MaterialId, number>>>;
+  /** Printed parts; where nothing is said, all of them are there. */
+  printed?: Readonly<Partial<Record<MaterialId, number>>>;
+  deckLacks?: readonly Card[];
+}
+
+export type GameVerdict = 'plays' | 'playsWithNote' | 'doesNotPlay';
+export interface Judged {
+  verdict: GameVerdict;
+  /** The chance that what is there suffices for one play. */
+  enough: number;
+  note: string;
+  /** The nearest setting that plays with what is there. */
+  change?: Params;
+}
+
+export interface CopyVerdict {
+  copy: 'asItIs' | 'withNote' | 'mendFirst';
+  games: Judged[];
+  /** What brings the copy back to its recipe. */
+  restock: Partial<Record<MaterialId, number>>;
+}
+
+/** From here on a game plays as it is, and from there with a note. */
+const PLAYS = 0.95;
+const WITH_NOTE = 0.5;
+
+/** How many of a part there are: what is found at home and printed parts that nobody counts are there. */
+function there(material: MaterialId, { held, printed }: Held): number {
+  const { kind } = materialOf(material);
+  if (kind === 'home') return Infinity;
+  if (kind === 'printed') return printed ? (printed[material] ?? 0) : Infinity;
+  return held[material] ?? 0;
+}
+
+/** The chance that all parts suffice: what several needs have in common makes the scarcest decide. */
+const enoughOf = (parts: readonly PartNeed[], held: Held): number =>
+  parts.reduce((least, need) => Math.min(least, suffices(need, there(need.material, held))), 1);
+
+interface State {
+  enough: number;
+  parts: readonly PartNeed[];
+  /** What the deck that is there does to the game. */
+  deck?: { verdict: GameVerdict; note: string };
+  /** It cannot be played at all, whatever is there. */
+  stopped: boolean;
+}
+
+function stateOf(variant: Variant, held: Held, ageBand: AgeBand): State {
+  const { parts, notices } = variant.reckon(assume(ageBand));
+  const lacks = held.deckLacks ?? [];
+  const decks = parts.some(({ material }) => material === 'card-deck');
+  return {
+    enough: enoughOf(parts, held),
+    parts,
+    stopped: notices.some(({ severity }) => severity === 'stop'),
+    ...(decks && lacks.length > 0 && variant.game.audits ? { deck: variant.audit(deckWithout(lacks)) } : {}),
+  };
+}
+
+const playsSo = ({ enough, deck, stopped }: State): boolean =>
+  enough >= PLAYS && !stopped && deck?.verdict !== 'doesNotPlay';
+
+/** Judges one game of a copy. */
+export function judge(variant: Variant, held: Held, ageBand: AgeBand = 'g1'): Judged {
+  const now = stateOf(variant, held, ageBand);
+  const { enough, deck } = now;
+  const whole = playsSo({ ...now, stopped: false });
+  if (whole && (deck === undefined || deck.verdict === 'plays'))
+    return { verdict: 'plays', enough, note: deck?.note ?? 'Everything is there.' };
+  const shortage = missing(now.parts, held);
+  if (whole) {
+    // The deck plays on with fewer cards: the nearest setting is the one that knows of it.
+    const known = knowing(variant, held, ageBand);
+    return {
+      verdict: 'playsWithNote',
+      enough,
+      note: deck!.note,
+      ...(known ? { change: known.params } : {}),
+    };
+  }
+  const change = nearest(variant, held, ageBand);
+  const said = [...(deck && deck.verdict !== 'plays' ? [deck.note] : []), ...shortage];
+  if (change)
+    return {
+      verdict: 'playsWithNote',
+      enough,
+      note: [...said, `It plays with ${told(variant, change)}.`].join(' '),
+      change: change.params,
+    };
+  return {
+    verdict: enough >= WITH_NOTE && deck?.verdict !== 'doesNotPlay' ? 'playsWithNote' : 'doesNotPlay',
+    enough,
+    note: said.join(' '),
+  };
+}
+
+/** What is short, a sentence for each part. */
+function missing(parts: readonly PartNeed[], held: Held): string[] {
+  return parts.flatMap((need) => {
+    const { material, enough } = need;
+    const have = there(material, held);
+    const chance = suffices(need, have);
+    if (chance >= PLAYS) return [];
+    const { name, plural } = materialOf(material);
+    const thing = enough === 1 ? name : plural;
+    const is = have === 1 ? 'is' : 'are';
+    return [
+      chance > 0
+        ? `${capital(count(have, name, plural))} ${is} there: enough in ${shareOf(chance, 'play')}; ${enough} would be enough in 95 of 100.`
+        : `${enough} ${thing} ${enough === 1 ? 'is' : 'are'} needed, and ${have === 0 ? 'none' : have} ${is} there.`,
+    ];
+  });
+}
+
+/** What differs from the setting that the copy was built for. */
+function told(variant: Variant, change: Variant): string {
+  const knobs = variant.game.knobs.filter(
+    ({ name }) => JSON.stringify(variant.params[name]) !== JSON.stringify(change.params[name]),
+  );
+  return listed(knobs.map((knob) => `“${knob.title}” at ${read(knob, change.params[knob.name]!)}`));
+}
+
+const with_ = (variant: Variant, change: Params): Variant | undefined => {
+  const params = { ...variant.params, ...change };
+  return Object.keys(faultsOf(variant.game, params)).length ? undefined : settle(variant.game, params);
+};
+
+/** The setting that knows which cards are missing, with the cards taken out that would be left over. */
+function knowing(variant: Variant, held: Held, ageBand: AgeBand): Variant | undefined {
+  if (!('missing' in variant.params)) return undefined;
+  const before = variant.params.missing as readonly Card[];
+  const lacks = DECK.filter((card) => before.includes(card) || held.deckLacks?.includes(card));
+  let known = with_(variant, { missing: lacks });
+  // "Take the 3 of hearts out": followed as long as only the cards change.
+  for (let i = 0; known && i < 4; i++) {
+    const { notices } = known.reckon(assume(ageBand));
+    const mend = notices.find(
+      ({ severity, mend: one }) =>
+        severity !== 'know' && one && same(one.params, { ...known!.params, missing: one.params.missing! }),
+    )?.mend;
+    if (!mend || (mend.params.missing as readonly string[]).length < lacks.length) break;
+    known = with_(known, mend.params);
+  }
+  return known;
+}
+const same = (a: Params, b: Params): boolean => JSON.stringify(a) === JSON.stringify(b);
+
+/** The nearest setting that plays with what is there: one knob turned as little as it takes, else the next easier ones. */
+function nearest(variant: Variant, held: Held, ageBand: AgeBand): Variant | undefined {
+  const from = (held.deckLacks?.length ? knowing(variant, held, ageBand) : undefined) ?? variant;
+  const plays = (one: Variant | undefined): boolean =>
+    one !== undefined && playsSo(stateOf(one, held, ageBand));
+  if (from !== variant && plays(from)) return from;
+  let best: { variant: Variant; far: number } | undefined;
+  for (const knob of from.game.knobs)
+    for (const way of waysOf(knob, from.params[knob.name]!)) {
+      const at = (i: number): Variant | undefined => with_(from, { [knob.name]: way.values[i]! });
+      // A way that does not help at its end does not help at all; else it is halved until the first step that does.
+      let high = way.values.length - 1;
+      while (high >= 0 && at(high) === undefined) high--;
+      if (high < 0 || !plays(at(high))) continue;
+      let low = 0;
+      while (low < high) {
+        const middle = Math.floor((low + high) / 2);
+        if (plays(at(middle))) high = middle;
+        else low = middle + 1;
+      }
+      const found = at(high);
+      const far = (high + 1) / way.steps;
+      if (found && plays(found) && (!best || far < best.far - 1e-9)) best = { variant: found, far };
+    }
+  if (best) return best.variant;
+  let now: Variant | undefined = from;
+  for (let i = 0; now && i < 12; i++) {
+    const easier: Params | undefined = now.reckon(assume(ageBand)).ladder.easier?.params;
+    now = easier && with_(now, easier);
+    if (now && plays(now)) return now;
+  }
+  return undefined;
+}
+
+/** Values of a knob away from where it stands, nearest first, in each direction; and how many steps the knob has. */
+function waysOf(knob: Knob, now: ParamValue): { values: ParamValue[]; steps: number }[] {
+  // For how many it is played is not a matter of the parts.
+  if (knob.name === 'players') return [];
+  switch (knob.kind) {
+    case 'whole': {
+      const at = now as number;
+      const steps = Math.max(1, knob.max - knob.min);
+      return [
+        { values: Array.from({ length: at - knob.min }, (_, i) => at - 1 - i), steps },
+        { values: Array.from({ length: knob.max - at }, (_, i) => at + 1 + i), steps },
+      ];
+    }
+    case 'choice':
+      return knob.values
+        .filter((value) => value !== now)
+        .map((value) => ({
+          values: [value],
+          // A path of 10 instead of 20 is nearer than a path of 5; other choices are as far as they come.
+          steps:
+            typeof value === 'number' && typeof now === 'number'
+              ? Math.max(
+                  1,
+                  knob.values.length / Math.abs(knob.values.indexOf(value) - knob.values.indexOf(now)),
+                )
+              : 1,
+        }));
+    case 'yes':
+      return [{ values: [!now], steps: 1 }];
+    case 'span': {
+      const { from, to } = now as { from: number; to: number };
+      const steps = Math.max(1, knob.max - knob.min);
+      return [
+        { values: Array.from({ length: to - from }, (_, i) => ({ from, to: to - 1 - i })), steps },
+        { values: Array.from({ length: to - from }, (_, i) => ({ from: from + 1 + i, to })), steps },
+      ];
+    }
+    case 'numbers': {
+      const list = now as readonly number[];
+      return [
+        {
+          values: Array.from({ length: list.length - knob.least }, (_, i) =>
+            list.slice(0, list.length - 1 - i),
+          ),
+          steps: Math.max(1, list.length),
+        },
+      ];
+    }
+    case 'some': {
+      const list = now as readonly string[];
+      return [
+        {
+          values: Array.from({ length: list.length - 1 }, (_, i) => list.slice(0, list.length - 1 - i)),
+          steps: Math.max(1, list.length),
+        },
+      ];
+    }
+    default:
+      return [];
+  }
+}
+
+export interface CopyAsked extends Held {
+  variants: readonly (GameRef & { name?: string; params: Params })[];
+  players: number;
+  ageBand?: AgeBand;
+}
+
+/** Judges a copy. */
+export function verdict({ variants, players, ageBand = 'g1', ...held }: CopyAsked): CopyVerdict {
+  const opened = variants.map((one) => open(forPlayers({ name: '', ...one }, players)));
+  const games = opened.map((variant) => judge(variant, held, ageBand));
+  const all = (fits: (verdict: GameVerdict) => boolean): boolean => games.every((one) => fits(one.verdict));
+  return {
+    copy: all((one) => one === 'plays')
+      ? 'asItIs'
+      : all((one) => one !== 'doesNotPlay')
+        ? 'withNote'
+        : 'mendFirst',
+    games,
+    restock: restock(opened, held, ageBand),
+  };
+}
+
+/** What the recipe of these games holds and is not there: what lasts is shared, what is used up adds up. */
+function restock(variants: readonly Variant[], held: Held, ageBand: AgeBand): CopyVerdict['restock'] {
+  const wanted = new Map<MaterialId, number>();
+  for (const variant of variants)
+    for (const { material, enough } of variant.reckon(assume(ageBand)).parts) {
+      const before = wanted.get(material) ?? 0;
+      wanted.set(
+        material,
+        materialOf(material).kind === 'durable' ? Math.max(before, enough) : before + enough,
+      );
+    }
+  const short = new Map<MaterialId, number>();
+  for (const [material, quantity] of wanted) {
+    const lacks = quantity - there(material, held);
+    if (lacks > 0) short.set(material, Math.ceil(lacks));
+  }
+  // A deck with cards missing is made whole by another one.
+  if (wanted.has('card-deck') && held.deckLacks?.length && !short.has('card-deck')) short.set('card-deck', 1);
+  return Object.fromEntries(short) as CopyVerdict['restock'];
+}
+
+/** The cards that a list names, such as "7h". Throws RangeError for what is no card. */
+export function cardsIn(list: readonly string[]): Card[] {
+  const { cards, unread } = readCards(list.join(' '));
+  if (unread.length) throw new RangeError(`There is no card “${unread[0]!}”: write it like 7H or QS.`);
+  return [...cards];
+}
