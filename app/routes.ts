@@ -61,6 +61,7 @@ export default [
   ]),
 
   route('scan', 'routes/scan.ts'),
+  route('take-back/:loanId/verdict', 'routes/take-back/verdict.ts'),
   route('choose/own/:ownId.json', 'routes/choose/own-json.ts'),
   route('own-game.schema.json', 'routes/choose/own-schema.ts'),
   route('print/calibration.pdf', 'routes/print/calibration-pdf.ts'),

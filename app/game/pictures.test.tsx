@@ -11,7 +11,7 @@ import { ReachChart } from '~/app/desk/ReachChart';
 import { SheetView } from './SheetView';
 import { STATIONS } from '~/app/desk/stations';
 import { Strand } from '~/app/desk/Strand';
-import { Tray } from '~/app/desk/Tray';
+import { drawnAs, Tray } from '~/app/desk/Tray';
 import { Weave } from './Weave';
 
 const game = gameOf('two-tone-spill');
@@ -91,12 +91,19 @@ describe('the tray', () => {
     ]);
   });
 
-  it('draws no more pieces than can be seen', () => {
+  it('draws every piece that it counts, the many as hundreds, tens and ones', () => {
+    for (let quantity = 0; quantity <= 450; quantity++) {
+      const { hundreds, tens, ones } = drawnAs(quantity);
+      expect(100 * hundreds + 10 * tens + ones).toBe(quantity);
+      expect(hundreds + tens + ones).toBeLessThanOrEqual(22);
+    }
     const html = renderToStaticMarkup(
-      <Tray parts={[{ material: 'two-colour-counter', quantity: 400, reasons: [] }]} />,
+      <Tray parts={[{ material: 'two-colour-counter', quantity: 283, reasons: [] }]} />,
     );
-    expect(html.match(/<i>/g)).toHaveLength(24);
-    expect(html).toContain('>400<');
+    expect(['hundred', 'ten', 'one'].map((kind) => html.split(`class="${kind}"`).length - 1)).toEqual([
+      2, 8, 3,
+    ]);
+    expect(html).toContain('>283<');
   });
 });
 

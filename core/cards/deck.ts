@@ -23,6 +23,8 @@ export const ranksOf = (cards: readonly Card[]): Rank[] => {
   return RANKS.filter((rank) => there.has(rank));
 };
 /** "7♥". */
+export const isCard = (card: string): card is Card => (DECK as readonly string[]).includes(card);
+
 export const showCard = (card: Card): string => `${rankOf(card)}${SUITS[suitOf(card)]}`;
 
 /** The whole deck without the missing cards; a card is missing once however often it is named. */

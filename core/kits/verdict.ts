@@ -10,7 +10,7 @@ import { assume, type AgeBand, type Params, type ParamValue, type PartNeed } fro
 import { materialOf, type MaterialId } from '~/core/materials/catalogue';
 import { open, type GameRef } from '~/core/own/open';
 import { capital, count, listed, shareOf } from '~/core/words/numbers';
-import { forPlayers } from './recipe';
+import { forPlayers, type KitPlan } from './recipe';
 
 const counts = Type.Record(
   Type.String({ minLength: 1, maxLength: 80 }),
@@ -291,6 +291,11 @@ export interface CopyAsked extends Held {
   variants: readonly (GameRef & { name?: string; params: Params })[];
   players: number;
   ageBand?: AgeBand;
+}
+
+/** Judges a copy of a kit by what was counted in it; paper is not counted. */
+export function verdictOfCopy({ plan, ...held }: { plan: KitPlan } & Held): CopyVerdict {
+  return verdict({ variants: plan.variants, players: plan.players, ageBand: plan.ageBand, ...held });
 }
 
 /** Judges a copy. */

@@ -39,6 +39,10 @@ export const FAMILY_WORDS = source('family', {
   'place.car': 'In the car, without any pieces',
   'place.video': 'Over a video call',
   inTheCar: 'In the car: one says the numbers aloud, without any pieces; another says the answer.',
+  'lacks.toldAnew':
+    'Some parts of this game are missing from the bag. It is told here so that it plays with what is there.',
+  'lacks.rests':
+    'Some parts of this game are missing from the bag, so it rests for now. Play another one, or use what stands in at home.',
   edible:
     'Beans and pasta: mind allergies, and keep them from children under {years} unless a grown-up sits beside them.',
   reachUs: 'How to reach us: {contact}',

@@ -9,6 +9,8 @@ export interface Count {
   material: string;
   expected: number;
   counted: number;
+  /** Of a deck: the cards it lacks. */
+  lacks?: string[];
 }
 
 /** Enters counts of a copy. */
@@ -32,21 +34,21 @@ export async function takeBackCounts(
   personId: string,
 ): Promise<void> {
   const before = await latestCounts(tx, copyId, Math.min(...entries.map((entry) => entry.serial)));
-  const undone = entries.map(({ material, expected }) => ({
-    material,
-    expected,
-    counted: before.find((one) => one.material === material)?.counted ?? expected,
-  }));
+  const undone = entries.map(({ material, expected }) => {
+    const was = before.find((one) => one.material === material);
+    return { material, expected, counted: was?.counted ?? expected, lacks: was?.lacks ?? [] };
+  });
   await record(tx, copyId, 'undone', undone, personId, null);
 }
 
 /** The latest count of every part of a copy; with `before`, as it stood before the entry of that serial. */
-async function latestCounts(tx: SchoolHandle, copyId: string, before?: number): Promise<Count[]> {
+export async function latestCounts(tx: SchoolHandle, copyId: string, before?: number): Promise<Count[]> {
   return tx
     .selectDistinctOn([partCount.material], {
       material: partCount.material,
       expected: partCount.expected,
       counted: partCount.counted,
+      lacks: partCount.lacks,
     })
     .from(partCount)
     .where(
@@ -68,15 +70,15 @@ export interface Shortage extends Count {
 /** What was ever short of a copy and a part, with the latest count of it. */
 const ever = (at: SchoolHandle, copyId?: string) => sql`
   (select distinct copy_id, material from part_count
-   where school_id = ${at.schoolId} and counted < expected ${copyId ? sql`and copy_id = ${copyId}` : sql``}) ever
+   where school_id = ${at.schoolId} and (counted < expected or lacks <> '{}') ${copyId ? sql`and copy_id = ${copyId}` : sql``}) ever
   cross join lateral (
-    select material, expected, counted from part_count p
+    select material, expected, counted, lacks from part_count p
     where p.school_id = ${at.schoolId} and p.copy_id = ever.copy_id and p.material = ever.material
     order by p.serial desc limit 1) last`;
 
 /** Ids of copies that lack a part now, as a query to be part of another. */
 export const shortCopies = (at: SchoolHandle) => sql`
-  select distinct ever.copy_id from ${ever(at)} where last.counted < last.expected`;
+  select distinct ever.copy_id from ${ever(at)} where last.counted < last.expected or last.lacks <> '{}'`;
 
 /**
  * Parts that copies lack now, by their latest counts; of one copy, or of so many copies by tag. Only what was ever
@@ -88,14 +90,14 @@ export async function listShortages(
   page: { first: number; most: number } = { first: 0, most: 10_000 },
 ): Promise<Shortage[]> {
   const { rows } = await at.execute<Shortage & Record<string, unknown>>(sql`
-    select "copyId", tag, "kitName", material, expected, counted
+    select "copyId", tag, "kitName", material, expected, counted, lacks
     from (
-      select c.id as "copyId", c.tag, k.name as "kitName", last.material, last.expected, last.counted,
+      select c.id as "copyId", c.tag, k.name as "kitName", last.material, last.expected, last.counted, last.lacks,
         dense_rank() over (order by c.tag) as nth
       from ${ever(at, copyId)}
       join copy c on c.school_id = ${at.schoolId} and c.id = ever.copy_id and c.moved_at is null
       join kit k on k.school_id = ${at.schoolId} and k.id = c.kit_id
-      where last.counted < last.expected) each
+      where last.counted < last.expected or last.lacks <> '{}') each
     where nth > ${page.first} and nth <= ${page.first + page.most}
     order by tag, material`);
   return rows;
@@ -105,12 +107,14 @@ export async function listShortages(
 export function mend(at: SchoolHandle, copyId: string, personId: string): Promise<number> {
   return transaction(at, async (tx) => {
     await lockCopy(tx, copyId);
-    const short = (await latestCounts(tx, copyId)).filter((one) => one.counted < one.expected);
+    const short = (await latestCounts(tx, copyId)).filter(
+      (one) => one.counted < one.expected || one.lacks?.length,
+    );
     await record(
       tx,
       copyId,
       'mend',
-      short.map((one) => ({ ...one, counted: one.expected })),
+      short.map((one) => ({ ...one, counted: Math.max(one.counted, one.expected), lacks: [] })),
       personId,
       null,
     );

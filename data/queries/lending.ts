@@ -217,7 +217,9 @@ export function takeBack(
       .where(and(ours(tx, loan), eq(loan.id, input.loanId), isNull(loan.closedAs)))
       .returning();
     if (!closed) return false;
-    const missing = input.counts.filter((count) => count.counted < count.expected).length;
+    const missing = input.counts.filter(
+      (count) => count.counted < count.expected || count.lacks?.length,
+    ).length;
     await tx.insert(loanEvent).values({
       loanId: closed.id,
       kind: 'returned',

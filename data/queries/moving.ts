@@ -59,6 +59,7 @@ export function moveCopies(
           material: partCount.material,
           expected: partCount.expected,
           counted: partCount.counted,
+          lacks: partCount.lacks,
         })
         .from(partCount)
         .where(and(ours(tx, partCount), eq(partCount.copyId, one.id)))

@@ -125,6 +125,11 @@ export const partCount = pgTable(
     material: text().notNull(),
     expected: integer().notNull(),
     counted: integer().notNull(),
+    /** Of a deck of cards: which cards it lacks, as the deck names them. */
+    lacks: text()
+      .array()
+      .notNull()
+      .default(sql`'{}'::text[]`),
     personId: uuid().references(() => person.id),
     at: timestamp({ withTimezone: true }).notNull().defaultNow(),
     /** Order of entry, for counts made at the same instant. */
@@ -138,7 +143,7 @@ export const partCount = pgTable(
     index('part_count_latest').on(table.schoolId, table.copyId, table.material, table.serial),
     index('part_count_short')
       .on(table.schoolId, table.copyId, table.material)
-      .where(sql`${table.counted} < ${table.expected}`),
+      .where(sql`${table.counted} < ${table.expected} or ${table.lacks} <> '{}'`),
     index('part_count_by_loan').on(table.schoolId, table.loanId),
     check('counts_are_possible', sql`${table.counted} >= 0 and ${table.expected} >= 0`),
   ],

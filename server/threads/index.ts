@@ -6,6 +6,7 @@ import type { GameRef } from '~/core/own/open';
 import type { ShelfEntry } from '~/core/games/shelf/catalogue';
 import type { Assumptions, Params, Reckoning } from '~/core/games/kit/types';
 import type { KitPlan, Recipe } from '~/core/kits/recipe';
+import type { CopyVerdict, Held } from '~/core/kits/verdict';
 import type { PieceChoice } from '~/core/pack/pack';
 import type { ReadCsv } from '../families/csv';
 import type { Asked, Pieces, Preview } from '../print/preview';
@@ -43,6 +44,11 @@ export const laidOut = rememberedBy<Asked, Preview>((asked) => reckon('preview',
 export const piecesOf = rememberedBy<Pieces, PieceChoice[]>((asked) => reckon('pieces', asked), 16);
 /** What goes into one copy of a kit. */
 export const recipeOf = rememberedBy<KitPlan, Recipe>((plan) => reckon('recipe', plan), 64);
+/** Whether a copy can go out again with what it holds. */
+export const verdictOf = rememberedBy<{ plan: KitPlan } & Held, CopyVerdict>(
+  (asked) => reckon('verdict', asked),
+  200,
+);
 /** What the shelf says of a game of the school's own. */
 export const entryOf = rememberedBy<GameRef, ShelfEntry>((ref) => reckon('entry', ref), 200);
 /** A list of families, row by row. */

@@ -8,6 +8,7 @@ import type { ShelfEntry } from '~/core/games/shelf/catalogue';
 import { entryOf } from '~/core/games/shelf/entry';
 import type { Assumptions, Params, Reckoning } from '~/core/games/kit/types';
 import { recipeOf, type KitPlan, type Recipe } from '~/core/kits/recipe';
+import { verdictOfCopy, type CopyVerdict, type Held } from '~/core/kits/verdict';
 import type { PieceChoice } from '~/core/pack/pack';
 import { CannotPrint } from '~/core/paper/sheet';
 import { familiesFromCsv, type ReadCsv } from '../families/csv';
@@ -41,6 +42,8 @@ export const families = ({ text, existing }: { text: string; existing: string[] 
   familiesFromCsv(text, existing);
 export const pieces = (asked: Pieces): PieceChoice[] => piecesIn(asked);
 export const recipe = (plan: KitPlan): Recipe => recipeOf(plan);
+/** Whether a copy can go out again with what it holds. */
+export const verdict = (asked: { plan: KitPlan } & Held): CopyVerdict => verdictOfCopy(asked);
 export const shelf = (): ShelfEntry[] => SHELF.map(entryOf);
 export const entry = (ref: GameRef): ShelfEntry => entryOf(gameFor(ref));
 

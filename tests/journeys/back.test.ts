@@ -61,6 +61,43 @@ describe('looking back', () => {
     expect(complaints).toEqual([]);
   });
 
+  it('judges a return while it is counted, and tells the next family the game that plays with what is there', async () => {
+    const loanId = await out(0, 1);
+    const { page, complaints } = await visitor();
+    await signIn(page);
+    await open(page, `/take-back/${loanId}`);
+    const verdict = page.getByRole('region', { name: 'Can it go out again?' });
+    expect(await verdict.count()).toBe(0);
+    const less = page.getByRole('button', { name: 'One less: two-color counters that came back' });
+    await less.click();
+    await verdict.getByText('lend it with a note').waitFor();
+    await verdict.getByText('It plays with “Counters” at 5.').waitFor();
+    await expectAccessible(page);
+    // Without a single counter nothing plays.
+    for (let i = 0; i < 5; i++) await less.click();
+    await verdict.getByText('mend it first').waitFor();
+    const more = page.getByRole('button', { name: 'One more: two-color counters that came back' });
+    for (let i = 0; i < 5; i++) await more.click();
+    await verdict.getByText('lend it with a note').waitFor();
+    await page.getByRole('button', { name: 'Take it back with parts missing' }).click();
+    await page.getByText('missing: 1 of 6 two-color counters').waitFor();
+    await page
+      .getByRole('region', { name: 'Can it go out again?' })
+      .getByText('lend it with a note')
+      .waitFor();
+    await expectAccessible(page);
+
+    // The next family reads Spanish: the game is told for five counters, and the bag holds five.
+    await out(0, 0);
+    const phone = await visitor({ width: 360 });
+    await open(phone.page, `/p/${world.copies[0]!.linkKey}`);
+    await phone.page.getByText('Faltan algunas piezas de este juego en la bolsa.').waitFor();
+    await phone.page.getByText('5 fichas de dos colores', { exact: true }).waitFor();
+    await phone.page.getByText(/Pongan 5 fichas de dos colores en el vaso/).waitFor();
+    await expectAccessible(phone.page);
+    expect([...complaints, ...phone.complaints]).toEqual([]);
+  });
+
   it('says so when there is nothing to mend and nobody was reached', async () => {
     const { page, complaints } = await visitor();
     await signIn(page);

@@ -142,7 +142,7 @@ describe('from choosing a game to hearing how it was played', () => {
     await page.getByText('1 missing').waitFor();
     await expectAccessible(page);
     await page.getByRole('button', { name: 'Take it back with parts missing' }).click();
-    await page.getByText('missing: 1 two-color counter').waitFor();
+    await page.getByText('missing: 1 of 6 two-color counters').waitFor();
     expect(await listShortages(world.at)).toMatchObject([
       { tag, material: 'two-colour-counter', expected: 6, counted: 5 },
     ]);

@@ -122,7 +122,7 @@ describe('wrong input', () => {
     await open(page, `/take-back/${loanId}`);
     await expect.poll(() => counters.inputValue()).toBe('4');
     await page.getByRole('button', { name: 'Take it back with parts missing' }).click();
-    await page.getByText(`missing: 2 two-color counters`).waitFor();
+    await page.getByText(`missing: 2 of 6 two-color counters`).waitFor();
     expect(await listShortages(world.at)).toMatchObject([
       { tag: world.copies[0]!.tag, expected: 6, counted: 4 },
     ]);

@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { data, Form, Link, redirect, useNavigation, useSearchParams, useSubmit } from 'react-router';
+import { lackOf } from '~/core/kits/lacking';
 import { hasSmallParts } from '~/core/kits/recipe';
 import { materialOf } from '~/core/materials/catalogue';
 import { daysAfter, daysBetween, dueWords, LOAN_DAYS, showDay } from '~/core/lending/due';
@@ -14,9 +15,11 @@ import { findLoan, lend, undoLoan } from '~/data/queries/lending';
 import { byIntent } from '~/server/forms';
 import { isId } from '~/server/ids';
 import { copiesOf } from '~/server/once';
+import { stateNow } from '~/server/kits/held';
 import { requireRole } from '~/server/people/session';
 import { readDay } from '~/server/days';
 import { today as todayAtSchool } from '~/server/today';
+import { Verdict } from '~/app/desk/Verdict';
 import { Button, ButtonLink } from '~/app/ui/Button';
 import { TextBox } from '~/app/ui/fields';
 import { Said } from '~/app/ui/Notices';
@@ -71,9 +74,9 @@ export async function loader({ request }: Route.LoaderArgs) {
       small: hasSmallParts(copy.parts),
       allergens: [...new Set(copy.parts.flatMap((part) => materialOf(part.material).allergens))],
     },
-    lacking: short.map(
-      (one) => `${one.expected - one.counted} of ${one.expected} ${materialOf(one.material).plural}`,
-    ),
+    lacking: short.map(lackOf),
+    verdict: copy && short.length ? (await stateNow(at, copy)).verdict : undefined,
+    games: copy?.plan.variants.map(({ name }) => name) ?? [],
     family: family && {
       id: family.id,
       name: family.name,
@@ -138,7 +141,7 @@ export async function action({ request }: Route.ActionArgs) {
 }
 
 export default function Desk({ loaderData, actionData }: Route.ComponentProps) {
-  const { copy, family, lacking, lent, undone, now, home, out, today } = loaderData;
+  const { copy, family, lacking, verdict, games, lent, undone, now, home, out, today } = loaderData;
   const [search] = useSearchParams();
   const submit = useSubmit();
   const busy = useNavigation().state !== 'idle';
@@ -258,8 +261,17 @@ export default function Desk({ loaderData, actionData }: Route.ComponentProps) {
         )}
         {lacking.length > 0 && (
           <Said kind="mind" word="Parts are missing">
-            When it last came home it lacked {lacking.join(' and ')}. Put them in before it goes out.
+            When it last came home it lacked {lacking.join(' and ')}.{' '}
+            {verdict?.copy === 'mendFirst' && 'Put them in before it goes out.'}
           </Said>
+        )}
+        {verdict && (
+          <Panel aria-labelledby="verdict">
+            <Stack $gap="0.7rem">
+              <h2 id="verdict">Can it go out again?</h2>
+              <Verdict verdict={verdict} names={games} />
+            </Stack>
+          </Panel>
         )}
         {ready && (
           <Panel aria-label="Lend">

@@ -2,8 +2,9 @@ import { ENGLISH } from '~/core/words/reading';
 import { readingOf } from '~/core/words/readings';
 import { Link } from 'react-router';
 import { dueWords, showDay } from '~/core/lending/due';
-import { materialOf } from '~/core/materials/catalogue';
 import { hasSmallParts } from '~/core/kits/recipe';
+import { lackOf } from '~/core/kits/lacking';
+import { capital, listed } from '~/core/words/numbers';
 import { showTag } from '~/core/kits/tag';
 import { labelSheets } from '~/core/pack/labels';
 import { MARGIN_MM } from '~/core/paper/sheet';
@@ -12,6 +13,7 @@ import { listShortages } from '~/data/queries/counts';
 import { strandOf } from '~/data/queries/lending';
 import { isId } from '~/server/ids';
 import { familyLink } from '~/server/links';
+import { stateNow } from '~/server/kits/held';
 import { requireRole } from '~/server/people/session';
 import { measure } from '~/server/print/fonts';
 import { notFound } from '~/server/refusals';
@@ -20,6 +22,7 @@ import { ButtonLink } from '~/app/ui/Button';
 import { Entered, Entries, Heading, Margin, Row, Panel, Stack, State, Workplace } from '~/app/ui/Page';
 import { SheetView } from '~/app/game/SheetView';
 import { Strand } from '~/app/desk/Strand';
+import { Verdict } from '~/app/desk/Verdict';
 import { Tray } from '~/app/desk/Tray';
 import type { Route } from './+types/copy';
 
@@ -66,12 +69,14 @@ export async function loader({ request, params }: Route.LoaderArgs) {
     })),
     strand,
     shortages,
+    verdict: shortages.length && !copy.moved ? (await stateNow(at, copy)).verdict : undefined,
+    games: copy.plan.variants.map(({ name }) => name),
     today: today(at),
   };
 }
 
 export default function CopyPage({ loaderData }: Route.ComponentProps) {
-  const { copy, link, labels, strand, shortages, today } = loaderData;
+  const { copy, link, labels, strand, shortages, verdict, games, today } = loaderData;
   const lent = strand.filter((event) => event.kind === 'lent').length;
   return (
     <Workplace>
@@ -97,6 +102,14 @@ export default function CopyPage({ loaderData }: Route.ComponentProps) {
         <Panel aria-label="Life">
           <Strand points={strand} />
         </Panel>
+        {verdict && (
+          <Panel aria-labelledby="verdict">
+            <Stack $gap="0.7rem">
+              <h2 id="verdict">Can it go out again?</h2>
+              <Verdict verdict={verdict} names={games} />
+            </Stack>
+          </Panel>
+        )}
         <Tray parts={copy.parts} />
         <Panel aria-labelledby="labels">
           <Stack $gap="0.8rem">
@@ -127,16 +140,16 @@ export default function CopyPage({ loaderData }: Route.ComponentProps) {
           />
           <Entered
             label="Missing now"
-            number={String(shortages.reduce((total, one) => total + one.expected - one.counted, 0))}
+            number={String(
+              shortages.reduce(
+                (total, one) => total + Math.max(one.expected - one.counted, one.lacks?.length ?? 0),
+                0,
+              ),
+            )}
             unit="parts"
             reason={
               shortages.length
-                ? shortages
-                    .map(
-                      (one) =>
-                        `${one.expected - one.counted} of ${one.expected} ${materialOf(one.material).plural}`,
-                    )
-                    .join(', ')
+                ? `${capital(listed(shortages.map(lackOf)))}.`
                 : 'Complete, as far as it was counted.'
             }
           />

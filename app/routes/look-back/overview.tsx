@@ -1,6 +1,6 @@
 import { Form, Link, data } from 'react-router';
-import { materialOf } from '~/core/materials/catalogue';
 import { daysAfter, showDay } from '~/core/lending/due';
+import { lackOf } from '~/core/kits/lacking';
 import { showTag } from '~/core/kits/tag';
 import { LANGUAGES } from '~/core/words/languages';
 import { listShortages, mend, undoMend } from '~/data/queries/counts';
@@ -133,10 +133,7 @@ export default function Overview({ loaderData, actionData }: Route.ComponentProp
                           .filter((one) => one.copyId === copyId)
                           .map((one) => (
                             <div key={one.material}>
-                              <State tone="hand">
-                                {one.expected - one.counted} of {one.expected}
-                              </State>{' '}
-                              {materialOf(one.material).plural}
+                              <State tone="hand">missing</State> {lackOf(one)}
                             </div>
                           )),
                     },

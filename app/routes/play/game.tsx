@@ -9,6 +9,7 @@ import { FAMILY_WORDS, type FamilyMessage } from '~/core/words/family';
 import { nameOf, say } from '~/core/words/reading';
 import { readingOf } from '~/core/words/readings';
 import { checkedLanguages } from '~/data/queries/words';
+import { stateNow } from '~/server/kits/held';
 import { familyPage, familyReading } from '~/server/play';
 import { recipeOf } from '~/server/threads';
 import { color } from '~/app/ui/theme';
@@ -38,7 +39,10 @@ export async function loader({ request, params, context }: Route.LoaderArgs) {
       { language, reading: familyReading(language), path, refused: page.refused },
       { status: page.status },
     );
-  const recipe = await recipeOf(page.copy.plan);
+  const [recipe, { holds, verdict }] = await Promise.all([
+    recipeOf(page.copy.plan),
+    stateNow(page.at, page.copy),
+  ]);
   const checked = await checkedLanguages(
     page.at,
     recipe.variants.map(({ variant }) => open(variant).game),
@@ -53,15 +57,25 @@ export async function loader({ request, params, context }: Route.LoaderArgs) {
     mayAnswer: page.loanId !== undefined,
     parts: page.copy.parts
       .filter((part) => part.material !== 'instruction-sheet')
+      .map((part) => ({ ...part, quantity: holds[part.material] ?? part.quantity }))
+      .filter((part) => part.quantity > 0)
       .map((part) => say(reading, MATERIAL_WORDS, part.material, { quantity: part.quantity })),
-    games: recipe.variants.map(({ variant: stored, reckoning, players }) => {
-      const variant = open(stored);
+    games: recipe.variants.map(({ variant: stored, reckoning, players }, i) => {
+      const judged = verdict?.games[i];
+      // A bag that lacks parts tells its games so that they play with what is there.
+      const variant = open(judged?.change ? { ...stored, params: judged.change } : stored);
       const { game } = variant;
       return {
         name: nameOf(game, reading),
         goal: say(reading, game.words, 'goal', variant.about()),
         minutes: reckoning.length.minutes.mean,
         players,
+        note:
+          judged?.verdict === 'doesNotPlay'
+            ? ('rests' as const)
+            : judged?.verdict === 'playsWithNote'
+              ? ('toldAnew' as const)
+              : undefined,
         unchecked: language !== 'en' && !checked[game.id]?.includes(language),
         places: placesOf(game).map((id) => say(reading, FAMILY_WORDS, id)),
         car: game.traits.places.includes('car') ? say(reading, FAMILY_WORDS, 'inTheCar') : undefined,
@@ -152,6 +166,7 @@ export default function Game({ loaderData }: Route.ComponentProps) {
             {words('players', { players: game.players })} · {words('minutes', { minutes: game.minutes })}
           </p>
           <p>{game.places.join(' · ')}</p>
+          {game.note && <FamilyNote>{words(`lacks.${game.note}`)}</FamilyNote>}
           {game === games[0] && (
             <Section>
               <h2>{words('inBag')}</h2>

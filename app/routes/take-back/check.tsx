@@ -1,4 +1,5 @@
 import { data, Form, redirect, useNavigation, useSearchParams, useSubmit } from 'react-router';
+import { readCards } from '~/core/cards/deck';
 import { materialOf } from '~/core/materials/catalogue';
 import { daysBetween, dueWords, showDay } from '~/core/lending/due';
 import { showTag } from '~/core/kits/tag';
@@ -7,6 +8,7 @@ import { changeDue, findLoan, takeBack } from '~/data/queries/lending';
 import { readDay } from '~/server/days';
 import { byIntent } from '~/server/forms';
 import { isId } from '~/server/ids';
+import { countedParts } from '~/server/kits/held';
 import { requireRole } from '~/server/people/session';
 import { notFound } from '~/server/refusals';
 import { today } from '~/server/today';
@@ -16,23 +18,25 @@ import { Said } from '~/app/ui/Notices';
 import { Entered, Entries, Faint, Heading, Margin, Row, Panel, Stack, State, Workplace } from '~/app/ui/Page';
 import { Table } from '~/app/ui/Table';
 import { useReadyAction } from '~/app/desk/ScanLine';
+import { Verdict } from '~/app/desk/Verdict';
+import { useVerdict } from '~/app/desk/useVerdict';
 import { KeptHere } from '~/app/ui/Changes';
 import { useRemembered } from '~/app/ui/remember';
-import type { KitPart } from '~/core/kits/recipe';
 import type { Route } from './+types/check';
 
 export const meta: Route.MetaFunction = () => [{ title: 'Count a return · Fern Basket' }];
-
-/** Paper is written on and kept at home: it is not counted back. */
-const counted = (parts: KitPart[]): KitPart[] =>
-  parts.filter((part) => materialOf(part.material).kind !== 'printed');
 
 export async function loader({ request, params }: Route.LoaderArgs) {
   const { at } = await requireRole(request, 'coordinator', 'helper');
   const loan = isId(params.loanId) ? await findLoan(at, params.loanId) : undefined;
   if (!loan) throw notFound('This loan');
   const copy = (await findCopy(at, { id: loan.copyId }))!;
-  return { loan, parts: counted(copy.parts), today: today(at) };
+  return {
+    loan,
+    parts: countedParts(copy.parts),
+    games: copy.plan.variants.map(({ name }) => name),
+    today: today(at),
+  };
 }
 
 export async function action({ request, params }: Route.ActionArgs) {
@@ -59,13 +63,18 @@ export async function action({ request, params }: Route.ActionArgs) {
       return data({ errors: {} as Record<string, string>, problem }, { status: 409 });
     },
     '': async () => {
-      const parts = counted((await findCopy(at, { id: loan.copyId }))!.parts);
+      const parts = countedParts((await findCopy(at, { id: loan.copyId }))!.parts);
       const errors: Record<string, string> = {};
       const counts = parts.map((part) => {
         const text = String(form.get(part.material) ?? '').trim();
         const number = /^\d{1,4}$/.test(text) ? Number(text) : Number.NaN;
         if (!(number <= 999)) errors[part.material] = 'Count them: a whole number from 0 to 999.';
-        return { material: part.material, expected: part.quantity, counted: number };
+        if (part.material !== 'card-deck')
+          return { material: part.material, expected: part.quantity, counted: number };
+        const { cards, unread } = readCards(String(form.get('lacks') ?? ''));
+        if (unread.length)
+          errors.lacks = `“${unread[0]!.slice(0, 20)}” is no card. Write them like 7H or QS.`;
+        return { material: part.material, expected: part.quantity, counted: number, lacks: [...cards] };
       });
       if (Object.keys(errors).length) return data({ errors, problem: undefined }, { status: 400 });
       if (!(await takeBack(at, { loanId: loan.id, returnedOn: today(at), counts, personId: person.id })))
@@ -98,6 +107,7 @@ export default function Check({ loaderData, actionData }: Route.ComponentProps) 
 function Counting({
   loan,
   parts,
+  games,
   today,
   errors,
   problem,
@@ -112,14 +122,30 @@ function Counting({
     forget,
     restored,
   } = useRemembered<Record<string, number>>(`return ${loan.id}`, complete);
-  const missing = parts.filter((part) => (counts[part.material] ?? 0) < part.quantity);
+  const { value: lacks, set: setLacks, forget: forgetLacks } = useRemembered<string>(`deck ${loan.id}`, '');
+  const hasDeck = parts.some(({ material }) => material === 'card-deck');
+  const missing = parts.filter(
+    (part) => (counts[part.material] ?? 0) < part.quantity || (part.material === 'card-deck' && lacks.trim()),
+  );
+  const verdict = useVerdict(
+    loan.closedAs === null && missing.length
+      ? `/take-back/${loan.id}/verdict?${new URLSearchParams([
+          ...parts.map(({ material }) => [material, String(counts[material] ?? 0)]),
+          ['lacks', lacks],
+        ]).toString()}`
+      : undefined,
+  );
   const says = loan.closedAs
     ? undefined
     : `take back ${showTag(loan.tag)}, ${missing.length ? `${missing.length} ${missing.length === 1 ? 'part' : 'parts'} short` : 'complete'}`;
   useReadyAction(says, () => {
     forget();
+    forgetLacks();
     void submit(
-      Object.fromEntries(parts.map((part) => [part.material, String(counts[part.material] ?? 0)])),
+      {
+        ...Object.fromEntries(parts.map((part) => [part.material, String(counts[part.material] ?? 0)])),
+        lacks,
+      },
       { method: 'post' },
     );
   });
@@ -147,12 +173,20 @@ function Counting({
           <KeptHere
             onDrop={() => {
               set(complete);
+              setLacks('');
               forget();
+              forgetLacks();
             }}
           />
         )}
         <Panel>
-          <Form method="post" onSubmit={forget}>
+          <Form
+            method="post"
+            onSubmit={() => {
+              forget();
+              forgetLacks();
+            }}
+          >
             <Stack>
               <Table
                 rows={parts.map((part) => ({ ...part, short: part.quantity - (counts[part.material] ?? 0) }))}
@@ -188,6 +222,17 @@ function Counting({
                   },
                 ]}
               />
+              {hasDeck && (
+                <TextBox
+                  name="lacks"
+                  label="Cards that the deck lacks"
+                  hint="Such as 7H QS; leave it empty when all are there."
+                  value={lacks}
+                  onChange={setLacks}
+                  error={errors.lacks}
+                  maxLength={200}
+                />
+              )}
               <Row>
                 <Button type="submit" isPending={busy}>
                   {missing.length ? 'Take it back with parts missing' : 'Take it back, complete'}
@@ -209,13 +254,21 @@ function Counting({
               unit={missing.length === 1 ? 'kind of part' : 'kinds of parts'}
               reason={
                 missing.length
-                  ? 'They are noted; the copy waits under Look back until they are put in.'
+                  ? 'They are noted, and stand under Look back until they are put in.'
                   : 'It can go out again as it is.'
               }
             />
           </Entries>
           <Faint>Paper stays with the family and is not counted.</Faint>
         </Margin>
+        {verdict && missing.length > 0 && (
+          <Panel aria-labelledby="verdict" aria-live="polite">
+            <Stack $gap="0.7rem">
+              <h2 id="verdict">Can it go out again?</h2>
+              <Verdict verdict={verdict} names={games} />
+            </Stack>
+          </Panel>
+        )}
         <Panel aria-labelledby="due">
           <Form method="post">
             <input type="hidden" name="intent" value="due" />

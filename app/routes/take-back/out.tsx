@@ -5,7 +5,9 @@ import { listShortages } from '~/data/queries/counts';
 import { pageOfOut } from '~/data/queries/desk';
 import { findLoan, listClosed, undoReturn, type Undone } from '~/data/queries/lending';
 import { isId } from '~/server/ids';
-import { materialOf } from '~/core/materials/catalogue';
+import { lackOf } from '~/core/kits/lacking';
+import { findCopy } from '~/data/queries/kits';
+import { stateNow } from '~/server/kits/held';
 import { copiesOf } from '~/server/once';
 import { requireRole } from '~/server/people/session';
 import { today } from '~/server/today';
@@ -13,6 +15,7 @@ import { Button, ButtonLink } from '~/app/ui/Button';
 import { Said } from '~/app/ui/Notices';
 import { Empty, Entered, Entries, Faint, Heading, Margin, Panel, Stack, Tag, Workplace } from '~/app/ui/Page';
 import { firstOf, Pager, Table } from '~/app/ui/Table';
+import { Verdict } from '~/app/desk/Verdict';
 import { DueFlag } from '~/app/desk/DueFlag';
 import type { Route } from './+types/out';
 
@@ -32,7 +35,9 @@ export async function loader({ request }: Route.LoaderArgs) {
     listClosed(at, 6),
     pageOfOut(at, 0, 1),
   ]);
-  const short = home ? await listShortages(at, home.copyId) : [];
+  const [short, homeCopy] = home
+    ? await Promise.all([listShortages(at, home.copyId), findCopy(at, { id: home.copyId })])
+    : [[], undefined];
   return {
     now,
     out,
@@ -40,10 +45,9 @@ export async function loader({ request }: Route.LoaderArgs) {
     longest: longest[0],
     closed: closed.filter((loan) => loan.closedAs === 'returned'),
     home: home?.closedAs === 'returned' ? home : undefined,
-    lacking: short.map(
-      (one) =>
-        `${one.expected - one.counted} ${one.expected - one.counted === 1 ? materialOf(one.material).name : materialOf(one.material).plural}`,
-    ),
+    lacking: short.map(lackOf),
+    verdict: homeCopy && short.length ? (await stateNow(at, homeCopy)).verdict : undefined,
+    games: homeCopy?.plan.variants.map(({ name }) => name) ?? [],
     today: today(at),
   };
 }
@@ -59,7 +63,7 @@ export async function action({ request }: Route.ActionArgs) {
 }
 
 export default function Out({ loaderData, actionData }: Route.ComponentProps) {
-  const { now, out, first, longest, closed, home, lacking, today } = loaderData;
+  const { now, out, first, longest, closed, home, lacking, verdict, games, today } = loaderData;
   const [search] = useSearchParams();
   const due = now.overdue + now.dueToday;
   return (
@@ -90,6 +94,14 @@ export default function Out({ loaderData, actionData }: Route.ComponentProps) {
             {showTag(home.tag)} is back from {home.familyName}
             {lacking.length ? `; missing: ${lacking.join(', ')}.` : ', complete.'}
           </Said>
+        )}
+        {home && verdict && !actionData && search.has('home') && (
+          <Panel aria-labelledby="verdict">
+            <Stack $gap="0.7rem">
+              <h2 id="verdict">Can it go out again?</h2>
+              <Verdict verdict={verdict} names={games} />
+            </Stack>
+          </Panel>
         )}
         {now.out === 0 ? (
           <Empty title="No copy is out" action={<ButtonLink href="/lend">Lend a copy</ButtonLink>}>

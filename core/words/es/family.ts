@@ -40,6 +40,10 @@ export const family: Messages = {
   'place.car': 'En el auto, sin piezas',
   'place.video': 'Por videollamada',
   inTheCar: 'En el auto: alguien dice los números en voz alta, sin piezas; otra persona dice el resultado.',
+  'lacks.toldAnew':
+    'Faltan algunas piezas de este juego en la bolsa. Aquí se explica para jugarlo con lo que hay.',
+  'lacks.rests':
+    'Faltan algunas piezas de este juego en la bolsa, así que por ahora descansa. Jueguen otro, o usen lo que lo reemplaza en casa.',
   edible:
     'Frijoles y pasta: cuidado con las alergias, y lejos de menores de {years} años si no hay una persona adulta a su lado.',
   reachUs: 'Cómo comunicarse con nosotros: {contact}',
