@@ -11,7 +11,6 @@ export default [
   layout('routes/staff.tsx', [
     ...prefix('choose', [
       index('routes/choose/shelf.tsx'),
-      route('store', 'routes/choose/store.tsx'),
       route('deck', 'routes/choose/deck.tsx'),
       route('compare', 'routes/choose/compare.tsx'),
       ...prefix('own', [
@@ -24,6 +23,12 @@ export default [
     ...prefix('fill', [
       index('routes/fill/kits.tsx'),
       route('new', 'routes/fill/new.tsx'),
+      ...prefix('store', [
+        index('routes/fill/store.tsx'),
+        route('count', 'routes/fill/store-count.tsx'),
+        route('import', 'routes/fill/store-import.tsx'),
+        route(':material', 'routes/fill/store-item.tsx'),
+      ]),
       route(':kitId', 'routes/fill/kit.tsx'),
     ]),
     ...prefix('word', [index('routes/word/games.tsx'), route(':gameId', 'routes/word/desk.tsx')]),
@@ -68,6 +73,7 @@ export default [
   route('print/page.svg', 'routes/print/page-svg.tsx'),
   route('print/jobs/:jobId/progress', 'routes/print/job-progress.ts'),
   route('print/jobs/:jobId.pdf', 'routes/print/job-pdf.ts'),
+  route('fill/store.csv', 'routes/fill/store-csv.ts'),
   route('lend/families.csv', 'routes/lend/families-csv.ts'),
 
   ...prefix('p/:linkKey', [index('routes/play/game.tsx'), route('answer', 'routes/play/answer.tsx')]),

@@ -152,6 +152,7 @@ interface NumberProps extends FieldProps {
   max: number;
   /** Below 1 for a number with decimals. */
   step?: number;
+  autoFocus?: boolean;
 }
 
 /** A whole number with a step down and a step up. What is typed outside the range comes back to its edge. */

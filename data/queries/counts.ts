@@ -4,6 +4,7 @@ import { type SchoolHandle, transaction } from '../db';
 import { partCount } from '../schema';
 import { ours } from './ours';
 import { lockCopy } from './locks';
+import { moveAll, undoMovesFor } from './store';
 
 export interface Count {
   material: string;
@@ -103,8 +104,28 @@ export async function listShortages(
   return rows;
 }
 
-/** Records that the missing parts of a copy were put back. */
-export function mend(at: SchoolHandle, copyId: string, personId: string): Promise<number> {
+/** The store has not got what a copy lacks, so nothing was changed: the transaction is given up. */
+class StoreLacks extends Error {}
+
+/**
+ * Records that the missing parts of a copy were put back; from the store when it is said so, as moves of its ledger.
+ * Answers how many kinds of parts, or undefined when the store has not got them (nothing is changed then).
+ */
+export async function mend(
+  at: SchoolHandle,
+  copyId: string,
+  personId: string,
+  fromStore = false,
+): Promise<number | undefined> {
+  try {
+    return await mendIn(at, copyId, personId, fromStore);
+  } catch (error) {
+    if (error instanceof StoreLacks) return undefined;
+    throw error;
+  }
+}
+
+function mendIn(at: SchoolHandle, copyId: string, personId: string, fromStore: boolean): Promise<number> {
   return transaction(at, async (tx) => {
     await lockCopy(tx, copyId);
     const short = (await latestCounts(tx, copyId)).filter(
@@ -118,6 +139,20 @@ export function mend(at: SchoolHandle, copyId: string, personId: string): Promis
       personId,
       null,
     );
+    if (fromStore) {
+      const moved = await moveAll(
+        tx,
+        short.map(({ material, expected, counted, lacks }) => ({
+          material,
+          kind: 'mended',
+          // A deck with cards missing is exchanged for a whole one.
+          quantity: -Math.max(expected - counted, lacks?.length ? 1 : 0),
+          forId: copyId,
+        })),
+        personId,
+      );
+      if (!moved.ok) throw new StoreLacks();
+    }
     return short.length;
   });
 }
@@ -138,6 +173,8 @@ export function undoMend(at: SchoolHandle, copyId: string, personId: string): Pr
       (entry) => entry.cause === 'mend' && entry.at.getTime() === last.at.getTime(),
     );
     await takeBackCounts(tx, copyId, entries, personId);
+    // What came from the store for it goes back there.
+    await undoMovesFor(tx, copyId, 'mended', personId, last.at);
     return true;
   });
 }

@@ -1,9 +1,8 @@
-import { and, asc, eq, isNull, notInArray } from 'drizzle-orm';
-import { mergeSets } from '~/core/check/merge';
+import { and, asc, eq, isNull } from 'drizzle-orm';
 import { checkOwnGame } from '~/core/own/check';
 import type { OwnGame } from '~/core/own/definition';
 import { type SchoolHandle, transaction, unlessTaken } from '../db';
-import { materialAtHand, ownGame, school } from '../schema';
+import { ownGame } from '../schema';
 import { ours } from './ours';
 import { followed, passOn } from './sharing';
 import { log, saveOver, type Saving } from './changes';
@@ -102,58 +101,5 @@ export function archiveOwnGame(at: SchoolHandle, id: string, personId: string | 
     if (!gone) return;
     await log(tx, { thing: 'own game', thingId: id, kind: 'removed', version: gone.version, personId });
     await passOn(tx, 'own game', id, personId);
-  });
-}
-
-export const materialsAtHand = async (at: SchoolHandle): Promise<string[]> =>
-  (
-    await at
-      .select()
-      .from(materialAtHand)
-      .where(ours(at, materialAtHand))
-      .orderBy(asc(materialAtHand.material))
-  ).map((row) => row.material);
-
-/**
- * What the store has. `had` is what the form showed when it was opened: what was ticked or unticked since counts,
- * and what others ticked meanwhile stays; without it exactly these. Answers what is at hand now.
- */
-export function setMaterialsAtHand(
-  at: SchoolHandle,
-  ticked: readonly string[],
-  had?: readonly string[],
-  personId: string | null = null,
-): Promise<string[]> {
-  return transaction(at, async (tx) => {
-    await tx.select({ id: school.id }).from(school).where(eq(school.id, tx.schoolId)).for('update');
-    const rows = await tx
-      .select()
-      .from(materialAtHand)
-      .where(ours(at, materialAtHand))
-      .orderBy(asc(materialAtHand.material));
-    const before = rows.map((row) => row.material);
-    const after = mergeSets(had ?? before, ticked, before);
-    await tx
-      .delete(materialAtHand)
-      .where(
-        and(ours(tx, materialAtHand), after.length ? notInArray(materialAtHand.material, after) : undefined),
-      );
-    if (after.length)
-      await tx
-        .insert(materialAtHand)
-        .values(after.map((material) => ({ material })))
-        .onConflictDoNothing();
-    const added = after.filter((one) => !before.includes(one));
-    const removed = before.filter((one) => !after.includes(one));
-    if (added.length || removed.length)
-      await log(tx, {
-        thing: 'store',
-        thingId: 'school',
-        kind: 'changed',
-        before: { atHand: removed },
-        after: { atHand: added },
-        personId,
-      });
-    return after;
   });
 }

@@ -7,6 +7,7 @@ import type { Paper } from '~/core/paper/sheet';
 import { type SchoolHandle, transaction, unlessTaken } from '../db';
 import { buildRun, copy, family, kit, kitVariant, loan, variant } from '../schema';
 import { ours } from './ours';
+import { moveAll, onHandNow, undoMovesFor, type Move, type TooFew } from './store';
 import { log, saveOver, type Saving } from './changes';
 import { followed, passOn } from './sharing';
 import { sound, soundPlan } from './sound';
@@ -245,58 +246,106 @@ export async function buildCopies(
     formKey?: string;
     /** What one copy holds, where it was reckoned already. */
     parts?: KitPart[];
+    /** Take the parts from the store: all of them, or what is there of them. */
+    take?: 'all' | 'whatIsThere';
     newTag: () => string;
     newLinkKey: () => string;
   },
-): Promise<{ runId: string; tags: string[] }> {
+): Promise<{ runId: string; tags: string[]; lacks?: TooFew }> {
   const plan = planOf(input.kit);
   const parts = input.parts ?? recipeOf(plan).parts;
-  return transaction(at, async (tx) => {
-    const [run] = await tx
-      .insert(buildRun)
-      .values({
-        kitId: input.kit.id,
-        builtOn: input.builtOn,
-        plan,
-        parts,
-        builtBy: input.builtBy,
-        formKey: input.formKey,
-      })
-      .onConflictDoNothing({ target: [buildRun.schoolId, buildRun.formKey] })
-      .returning({ id: buildRun.id });
-    if (!run) {
-      const built = await tx
-        .select({ runId: buildRun.id, tag: copy.tag })
-        .from(buildRun)
-        .innerJoin(copy, eq(copy.buildRunId, buildRun.id))
-        .where(and(ours(tx, buildRun), eq(buildRun.formKey, input.formKey!)));
-      return { runId: built[0]?.runId ?? '', tags: built.map((one) => one.tag) };
-    }
-    const tags: string[] = [];
-    for (let tries = 0; tags.length < input.count; tries++) {
-      if (tries > input.count * 50 + 200)
-        throw new Error('No free tag was found: nearly all tags are in use.');
-      const made = await tx
-        .insert(copy)
+  return unlessTooFew(() =>
+    transaction(at, async (tx) => {
+      const [run] = await tx
+        .insert(buildRun)
         .values({
           kitId: input.kit.id,
-          buildRunId: run.id,
-          tag: input.newTag(),
-          linkKey: input.newLinkKey(),
+          builtOn: input.builtOn,
+          plan,
+          parts,
+          builtBy: input.builtBy,
+          formKey: input.formKey,
         })
-        .onConflictDoNothing()
-        .returning({ tag: copy.tag });
-      tags.push(...made.map((one) => one.tag));
-    }
-    return { runId: run.id, tags };
+        .onConflictDoNothing({ target: [buildRun.schoolId, buildRun.formKey] })
+        .returning({ id: buildRun.id });
+      if (!run) {
+        const built = await tx
+          .select({ runId: buildRun.id, tag: copy.tag })
+          .from(buildRun)
+          .innerJoin(copy, eq(copy.buildRunId, buildRun.id))
+          .where(and(ours(tx, buildRun), eq(buildRun.formKey, input.formKey!)));
+        return { runId: built[0]?.runId ?? '', tags: built.map((one) => one.tag) };
+      }
+      const tags: string[] = [];
+      for (let tries = 0; tags.length < input.count; tries++) {
+        if (tries > input.count * 50 + 200)
+          throw new Error('No free tag was found: nearly all tags are in use.');
+        const made = await tx
+          .insert(copy)
+          .values({
+            kitId: input.kit.id,
+            buildRunId: run.id,
+            tag: input.newTag(),
+            linkKey: input.newLinkKey(),
+          })
+          .onConflictDoNothing()
+          .returning({ tag: copy.tag });
+        tags.push(...made.map((one) => one.tag));
+      }
+      if (input.take) await takeFromStore(tx, run.id, parts, input.count, input.take, input.builtBy);
+      return { runId: run.id, tags };
+    }),
+  );
+}
+
+/** The store has too few of a part for a build run: the transaction is given up, and nothing is built. */
+class TooFewParts extends Error {
+  constructor(readonly lacks: TooFew) {
+    super('the store has too few parts');
+  }
+}
+const unlessTooFew = async <T extends { runId: string; tags: string[] }>(
+  build: () => Promise<T>,
+): Promise<T | { runId: string; tags: string[]; lacks: TooFew }> => {
+  try {
+    return await build();
+  } catch (error) {
+    if (error instanceof TooFewParts) return { runId: '', tags: [], lacks: error.lacks };
+    throw error;
+  }
+};
+
+/** Takes the parts of copies out of the store, as far as somebody has counted them there. */
+async function takeFromStore(
+  tx: SchoolHandle,
+  runId: string,
+  parts: readonly KitPart[],
+  copies: number,
+  take: 'all' | 'whatIsThere',
+  personId: string | null,
+): Promise<void> {
+  const onHand = await onHandNow(tx);
+  const moves = parts.flatMap(({ material, quantity }): Move[] => {
+    const there = onHand[material];
+    if (there === undefined || there === null) return [];
+    const need = quantity * copies;
+    const taken = take === 'all' ? need : Math.min(need, there);
+    return taken > 0 ? [{ material, kind: 'taken', quantity: -taken, forId: runId }] : [];
   });
+  const moved = await moveAll(tx, moves, personId);
+  if (!moved.ok) throw new TooFewParts(moved);
 }
 
 /**
  * Takes back a build run of this kit whose copies nobody has printed or lent yet. Answers false, and changes nothing,
  * when one of them was, or when the run is of another kit.
  */
-export function undoBuild(at: SchoolHandle, runId: string, kitId: string): Promise<boolean> {
+export function undoBuild(
+  at: SchoolHandle,
+  runId: string,
+  kitId: string,
+  personId: string | null = null,
+): Promise<boolean> {
   return transaction(at, async (tx) => {
     const copies = await tx
       .select()
@@ -309,6 +358,7 @@ export function undoBuild(at: SchoolHandle, runId: string, kitId: string): Promi
     if (await tx.$count(loan, and(ours(tx, loan), inArray(loan.copyId, ids)))) return false;
     await tx.delete(copy).where(and(ours(tx, copy), inArray(copy.id, ids)));
     await tx.delete(buildRun).where(and(ours(tx, buildRun), eq(buildRun.id, runId)));
+    await undoMovesFor(tx, runId, 'taken', personId);
     return true;
   });
 }

@@ -26,14 +26,3 @@ export const ownGame = pgTable(
       .where(sql`${table.archivedAt} is null`),
   ],
 );
-
-/** A material that the school's store has: what is not named here has to be bought or borrowed first. */
-export const materialAtHand = pgTable(
-  'material_at_hand',
-  {
-    schoolId: schoolId(),
-    material: text().notNull(),
-    since: timestamp({ withTimezone: true }).notNull().defaultNow(),
-  },
-  (table) => [primaryKey({ columns: [table.schoolId, table.material] })],
-);

@@ -2,6 +2,7 @@ export { district, school, shared, taken } from './schools';
 export * from './people';
 export { change } from './changes';
 export * from './games';
+export * from './store';
 export * from './kits';
 export * from './lending';
 export * from './listening';

@@ -3,10 +3,10 @@ import Papa from 'papaparse';
 import { checkForm } from '~/core/check/check';
 import { familySchema, sameName, type FamilyFields } from '~/core/lending/families';
 import { LANGUAGES, type Language } from '~/core/words/languages';
+import { fromCell, toCell } from '../csv';
 
 const COLUMNS = ['name', 'language', 'reach', 'underThree', 'allergens'] as const;
 const MAX_ROWS = 2000;
-export const MAX_CSV_BYTES = 1_000_000;
 
 export function familiesToCsv(families: readonly FamilyFields[]): string {
   // A cell that a spreadsheet would run as a formula gets an apostrophe, which `fromCell` takes off again.
@@ -17,20 +17,6 @@ export function familiesToCsv(families: readonly FamilyFields[]): string {
   );
   return Papa.unparse({ fields: [...COLUMNS], data: rows }, { newline: '\r\n' }) + '\r\n';
 }
-
-/**
- * Where a spreadsheet would begin a formula: at the start of a cell, and after a sign at which some of them cut a cell
- * in two (semicolon, comma, tab, bar, line end), blanks and quotes between. An apostrophe there makes it text.
- */
-const FORMULA = /(^|[;,|\t\r\n])([\s"]*)('*)([=+\-@\uff1d\uff0b\uff0d\uff20])/g;
-const toCell = (text: string): string => text.replace(FORMULA, "$1$2'$3$4");
-const fromCell = (text: string): string =>
-  // Longer than any field of ours: it is refused anyway.
-  text.length > 2000
-    ? text
-    : text.replace(FORMULA, (all, sign: string, between: string, marks: string, first: string) =>
-        marks ? `${sign}${between}${marks.slice(1)}${first}` : all,
-      );
 
 export interface ReadRow {
   /** Line in the file, the heading being line 1. */

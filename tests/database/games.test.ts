@@ -5,15 +5,7 @@ import { gameFor } from '~/core/own/open';
 import { newOwnGame, type OwnGame } from '~/core/own/definition';
 import { ownGameId } from '~/core/own/ids';
 import { closeDatabase } from '~/data/db';
-import {
-  addOwnGame,
-  archiveOwnGame,
-  changeOwnGame,
-  findOwnGame,
-  listOwnGames,
-  materialsAtHand,
-  setMaterialsAtHand,
-} from '~/data/queries/games';
+import { addOwnGame, archiveOwnGame, changeOwnGame, findOwnGame, listOwnGames } from '~/data/queries/games';
 import { createVariant, findKit, findVariant, planOf, saveKit } from '~/data/queries/kits';
 import { addLineChecks, checkedLanguages, uncheckedLines, wordedGames } from '~/data/queries/words';
 import { requireGame } from '~/server/games/find';
@@ -153,17 +145,6 @@ describe('games of the school', () => {
     expect(await checkedLanguages(world.at, [game])).toEqual({ [game.id]: ['es'] });
     expect(await checkedLanguages(world.at, [game, anew])).toEqual({ [game.id]: [] });
     expect((await uncheckedLines(world.at)).find((one) => one.gameId === game.id)!.unchecked).toBe(1);
-  });
-});
-
-describe('the store', () => {
-  it('has exactly what was ticked last', async () => {
-    expect(await materialsAtHand(world.at)).toEqual([]);
-    await setMaterialsAtHand(world.at, ['die', 'chip']);
-    await setMaterialsAtHand(world.at, ['die', 'cube']);
-    expect(await materialsAtHand(world.at)).toEqual(['cube', 'die']);
-    await setMaterialsAtHand(world.at, []);
-    expect(await materialsAtHand(world.at)).toEqual([]);
   });
 });
 

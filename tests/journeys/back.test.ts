@@ -90,7 +90,7 @@ describe('looking back', () => {
     // The next family reads Spanish: the game is told for five counters, and the bag holds five.
     await out(0, 0);
     const phone = await visitor({ width: 360 });
-    await open(phone.page, `/p/${world.copies[0]!.linkKey}`);
+    await phone.page.goto(`/p/${world.copies[0]!.linkKey}`);
     await phone.page.getByText('Faltan algunas piezas de este juego en la bolsa.').waitFor();
     await phone.page.getByText('5 fichas de dos colores', { exact: true }).waitFor();
     await phone.page.getByText(/Pongan 5 fichas de dos colores en el vaso/).waitFor();

@@ -5,7 +5,8 @@ import { join } from 'node:path';
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest';
 import { checkOwnGame } from '~/core/own/check';
 import { closeDatabase } from '~/data/db';
-import { listOwnGames, materialsAtHand } from '~/data/queries/games';
+import { listOwnGames } from '~/data/queries/games';
+import { countStock } from '~/data/queries/store';
 import { listCopies, listKits, listVariants } from '~/data/queries/kits';
 import { smallSchool, type SmallSchool } from '../world';
 import { closeBrowser, expectAccessible, open, signIn, visitor } from './browser';
@@ -36,13 +37,14 @@ describe('the shelf', () => {
     await page.keyboard.press('Enter');
     await page.getByRole('heading', { name: 'Tide Pairs', level: 1 }).waitFor();
 
-    await open(page, '/choose/store');
-    await page.getByText('dice', { exact: true }).click();
-    await page.getByText('chips', { exact: true }).click();
-    await page.getByRole('button', { name: 'Note what is at hand' }).click();
-    await page.getByText('2 kinds of parts are at hand').waitFor();
-    expect(await materialsAtHand(world.at)).toEqual(['chip', 'die']);
-    await expectAccessible(page);
+    await countStock(
+      world.at,
+      [
+        { material: 'die', counted: 2 },
+        { material: 'chip', counted: 12 },
+      ],
+      null,
+    );
 
     await open(page, '/choose');
     await page.getByText('parts at hand', { exact: true }).click();

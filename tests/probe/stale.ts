@@ -1,6 +1,7 @@
 /** Two people with one form open: nobody's work may go without a word. */
 import { findFamily } from '~/data/queries/families';
-import { findOwnGame, addOwnGame, materialsAtHand, setMaterialsAtHand } from '~/data/queries/games';
+import { findOwnGame, addOwnGame } from '~/data/queries/games';
+import { countStock, listStock } from '~/data/queries/store';
 import { findKit } from '~/data/queries/kits';
 import { schoolPrinting } from '~/data/queries/schools';
 import { lineChecks } from '~/data/queries/words';
@@ -140,20 +141,16 @@ export async function staleForms(field: Field, size: number): Promise<Row> {
       async () => (await schoolPrinting(field.world.at)).pouchCents === 2000,
     );
 
-    // The store: ticks of both stay, without a question.
+    // The store: two desks take the last pieces at one moment, and one of them is told.
     tried += 2;
-    await setMaterialsAtHand(field.world.at, ['die', 'chip']);
-    const [mine, theirs] = [
-      await one.form('/choose/store', 'opened'),
-      await two.form('/choose/store', 'opened'),
-    ];
-    await one.post('/choose/store', { ...mine, material: ['die', 'chip', 'cube'] });
-    await two.post('/choose/store', { ...theirs, material: ['die'] });
-    const hand = await materialsAtHand(field.world.at);
-    if (hand.join() !== 'cube,die') lost.push(`store: ${hand.join()} in place of cube,die`);
-    const unopened = await two.post('/choose/store', { material: ['chip'] });
-    if (unopened.status === 400) refused++;
-    else lost.push(`store: a form that was never opened was answered ${unopened.status}`);
+    await countStock(field.world.at, [{ material: 'die', counted: 5 }], null);
+    const form = { kind: 'lost', quantity: '4', note: '' };
+    const answers = await Promise.all([one.post('/fill/store/die', form), two.post('/fill/store/die', form)]);
+    const told = answers.filter(({ status }) => status === 409).length;
+    const [left] = (await listStock(field.world.at)).filter(({ material }) => material === 'die');
+    if (told === 1) refused++;
+    if (told !== 1 || left?.onHand !== 1)
+      lost.push(`store: ${left?.onHand} dice in place of 1, ${told} told`);
 
     // The words desk: lines that one left alone stay as the other found them.
     tried += 3;

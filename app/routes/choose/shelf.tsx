@@ -17,12 +17,13 @@ import { isClosed } from '~/core/own/closed';
 import { ownGameId, storedId } from '~/core/own/ids';
 import { nameOf, say, ENGLISH } from '~/core/words/reading';
 import { count } from '~/core/words/numbers';
-import { listOwnGames, materialsAtHand } from '~/data/queries/games';
+import { listOwnGames } from '~/data/queries/games';
+import { onHandNow } from '~/data/queries/store';
 import { listVariants } from '~/data/queries/kits';
 import { ownEntry, shelfEntries } from '~/server/games/shelf';
 import { requireRole } from '~/server/people/session';
 import { Button, ButtonLink } from '~/app/ui/Button';
-import { Pick, TextBox, TickBox } from '~/app/ui/fields';
+import { NumberBox, Pick, TextBox, TickBox } from '~/app/ui/fields';
 import { Said } from '~/app/ui/Notices';
 import { Empty, Faint, Heading, Row, Panel, Stack, Wide } from '~/app/ui/Page';
 import { useRemembered } from '~/app/ui/remember';
@@ -37,7 +38,7 @@ export async function loader({ request }: Route.LoaderArgs) {
   const [ownGames, saved, atHand, shipped] = await Promise.all([
     listOwnGames(at),
     listVariants(at),
-    materialsAtHand(at),
+    onHandNow(at),
     shelfEntries(),
   ]);
   const own = ownGames.map(({ id, definition }): GameRef => ({
@@ -275,7 +276,17 @@ export default function Shelf({ loaderData }: Route.ComponentProps) {
               <TickBox isSelected={wish.noReading} onChange={(noReading) => change({ noReading })}>
                 no reading needed
               </TickBox>
-              <Link to="/choose/store">What is in the store ({atHand.length})</Link>
+              {wish.atHand && (
+                <NumberBox
+                  name="copies"
+                  label="Copies"
+                  value={wish.copies}
+                  min={1}
+                  max={99}
+                  onChange={(copies) => change({ copies })}
+                />
+              )}
+              <Link to="/fill/store">What is in the store ({Object.keys(atHand).length})</Link>
               <span aria-live="polite" style={{ marginInlineStart: 'auto' }}>
                 <strong>{count(found.length, 'game')}</strong>
               </span>
@@ -305,7 +316,9 @@ export default function Shelf({ loaderData }: Route.ComponentProps) {
                       key={entry.gameId}
                       entry={entry}
                       preset={presets[0]!}
-                      lacks={wish.atHand || atHand.length === 0 ? [] : lacking(presets[0]!, atHand)}
+                      lacks={
+                        wish.atHand || Object.keys(atHand).length === 0 ? [] : lacking(presets[0]!, atHand)
+                      }
                     />
                   ))}
                 </ul>

@@ -1,12 +1,17 @@
+import { useState } from 'react';
 import { data, Form, Link, redirect, useNavigation, useSearchParams } from 'react-router';
 import { checkForm, type FieldErrors } from '~/core/check/check';
 import { AGE_BANDS } from '~/core/games/kit/types';
 import { buildSchema, MOST_COPIES } from '~/core/kits/forms';
 import { ASSURANCES } from '~/core/kits/assurance';
+import { buy } from '~/core/kits/buy';
+import type { KitPart } from '~/core/kits/recipe';
+import { shortFor } from '~/core/kits/store';
+import { materialOf } from '~/core/materials/catalogue';
 import { dueWords, showDay } from '~/core/lending/due';
 import { randomTag, showTag } from '~/core/kits/tag';
 import { PAPERS } from '~/core/paper/sheet';
-import { count } from '~/core/words/numbers';
+import { count, money } from '~/core/words/numbers';
 import {
   buildCopies,
   findKit,
@@ -23,6 +28,7 @@ import { isId } from '~/server/ids';
 import { saveKitForm } from '~/server/kits/save';
 import { newLinkKey } from '~/server/links';
 import { followed, stopFollowing } from '~/data/queries/sharing';
+import { offersOf, onHandNow } from '~/data/queries/store';
 import { requireRole } from '~/server/people/session';
 import { notFound } from '~/server/refusals';
 import { recipeOf } from '~/server/threads';
@@ -30,7 +36,7 @@ import { today } from '~/server/today';
 import { Follows } from '~/app/desk/Follows';
 import { Button, ButtonLink } from '~/app/ui/Button';
 import { Changes, DraftNote, TooLate, type Late } from '~/app/ui/Changes';
-import { NumberBox } from '~/app/ui/fields';
+import { NumberBox, TickBox } from '~/app/ui/fields';
 import { Said } from '~/app/ui/Notices';
 import { Empty, Faint, Heading, Row, Panel, Stack, State, Tag, Workplace } from '~/app/ui/Page';
 import { same } from '~/core/check/merge';
@@ -54,7 +60,7 @@ export async function loader({ request, params }: Route.LoaderArgs) {
   const search = new URL(request.url).searchParams;
   const first = firstOf(search, SIZE);
   const run = search.get('run');
-  const [page, fresh, recipe, changes, variants, follows] = await Promise.all([
+  const [page, fresh, recipe, changes, variants, follows, onHand] = await Promise.all([
     pageOfCopies(at, kit.id, first, SIZE),
     isId(run) ? tagsOfRun(at, run) : [],
     // Reckoned beside the thread that answers: a full basket takes a while.
@@ -62,7 +68,12 @@ export async function loader({ request, params }: Route.LoaderArgs) {
     changesOf(at, 'kit', kit.id),
     listVariants(at),
     followed(at, 'kit', kit.id),
+    onHandNow(at),
   ]);
+  const offers = await offersOf(
+    at,
+    recipe.parts.flatMap(({ material }) => (material in onHand ? [material] : [])),
+  );
   return {
     kit,
     recipe: shownOf(recipe),
@@ -80,6 +91,8 @@ export async function loader({ request, params }: Route.LoaderArgs) {
     /** Sent with the form: one form builds once, however often it is sent. */
     formKey: crypto.randomUUID(),
     variants,
+    onHand,
+    offers,
     mayChange: person.role === 'coordinator',
     follows,
     today: today(at),
@@ -100,7 +113,8 @@ export async function action({ request, params }: Route.ActionArgs) {
     },
     undoBuild: async () => {
       const run = form.get('run');
-      if (isId(run) && (await undoBuild(at, run, kit.id))) throw redirect(`/fill/${kit.id}?undone=1`);
+      if (isId(run) && (await undoBuild(at, run, kit.id, person.id)))
+        throw redirect(`/fill/${kit.id}?undone=1`);
       return refuse(409, true, {
         copies: 'One of these copies was printed or lent meanwhile, so they stay.',
       });
@@ -112,7 +126,7 @@ export async function action({ request, params }: Route.ActionArgs) {
       if (!isId(formKey))
         return refuse(400, true, { copies: 'Load this page again, then build; nothing was built yet.' });
       if (kit.variants.length === 0) return refuse(400, true, { copies: 'Put a game into this kit first.' });
-      const { runId } = await buildCopies(at, {
+      const { runId, lacks } = await buildCopies(at, {
         kit,
         count: checked.value.copies,
         builtOn: today(at),
@@ -121,7 +135,12 @@ export async function action({ request, params }: Route.ActionArgs) {
         parts: (await recipeOf(planOf(kit))).parts,
         newTag: () => randomTag(secureRandom),
         newLinkKey,
+        take: form.get('anyway') === 'yes' ? 'whatIsThere' : 'all',
       });
+      if (lacks)
+        return refuse(409, true, {
+          copies: `The store has ${lacks.onHand} ${materialOf(lacks.material).plural}, and these copies take ${lacks.need}. Buy or count some first, build fewer, or tick that they come from elsewhere; nothing was built.`,
+        });
       throw redirect(`/fill/${kit.id}?run=${runId}`);
     },
     save: async () => {
@@ -211,7 +230,13 @@ export default function KitPage({ loaderData, actionData }: Route.ComponentProps
         {loaderData.follows && mayChange && <Follows school={loaderData.follows} what="This kit" />}
         <Contents recipe={recipe} />
         <Panel aria-labelledby="build">
-          <BuildForm formKey={loaderData.formKey} error={actionData?.build ? errors.copies : undefined} />
+          <BuildForm
+            formKey={loaderData.formKey}
+            error={actionData?.build ? errors.copies : undefined}
+            parts={recipe.parts}
+            onHand={loaderData.onHand}
+            offers={loaderData.offers}
+          />
         </Panel>
         <Panel aria-labelledby="copies">
           <Stack $gap="0.6rem">
@@ -265,7 +290,19 @@ export default function KitPage({ loaderData, actionData }: Route.ComponentProps
   );
 }
 
-function BuildForm({ formKey, error }: { formKey: string; error?: string }) {
+function BuildForm({
+  formKey,
+  error,
+  parts,
+  onHand,
+  offers,
+}: {
+  formKey: string;
+  error?: string;
+  parts: readonly KitPart[];
+} & Pick<Route.ComponentProps['loaderData'], 'onHand' | 'offers'>) {
+  const [copies, setCopies] = useState(4);
+  const short = Object.keys(onHand).length ? shortFor(parts, copies, onHand) : [];
   const busy = useNavigation().state !== 'idle';
   return (
     <Form method="post">
@@ -279,17 +316,48 @@ function BuildForm({ formKey, error }: { formKey: string; error?: string }) {
             label="How many"
             min={1}
             max={MOST_COPIES}
-            defaultValue={4}
+            value={copies}
+            onChange={setCopies}
             error={error}
           />
           <Button type="submit" isPending={busy}>
             Build and tag these copies
           </Button>
         </Row>
+        {short.length > 0 && (
+          <Said kind="mind" word="The store has too little">
+            <ul>
+              {short.map((one) => (
+                <li key={one.material}>
+                  {one.short}{' '}
+                  {one.short === 1 ? materialOf(one.material).name : materialOf(one.material).plural}:{' '}
+                  {one.onHand} of {one.need} are there{buying(one, offers)}.
+                </li>
+              ))}
+            </ul>
+            <TickBox name="anyway" value="yes">
+              Build all the same: what is short comes from elsewhere
+            </TickBox>
+          </Said>
+        )}
         <Faint>Each copy gets its own tag; print the packs, then count the parts into the bags.</Faint>
       </Stack>
     </Form>
   );
+}
+
+/** The cheapest way to buy what is short, in words. */
+function buying(
+  { material, need, onHand }: { material: string; need: number; onHand: number },
+  offers: Route.ComponentProps['loaderData']['offers'],
+): string {
+  const mine = offers.filter((one) => one.material === material);
+  const bought = buy({ need, onHand, offers: mine });
+  if (!('packs' in bought)) return '';
+  const packs = Object.entries(bought.packs).map(
+    ([id, n]) => `${n} × ${mine.find((one) => one.id === id)!.name}`,
+  );
+  return `; buy ${packs.join(', ')} for ${money(bought.costCents)}`;
 }
 
 function Change({

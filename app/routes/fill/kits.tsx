@@ -5,7 +5,7 @@ import { count } from '~/core/words/numbers';
 import { listKits } from '~/data/queries/kits';
 import { requireRole } from '~/server/people/session';
 import { ButtonLink } from '~/app/ui/Button';
-import { Empty, Faint, Heading, Stack, State, Wide } from '~/app/ui/Page';
+import { Empty, Faint, Heading, Stack, State, Wide, Row } from '~/app/ui/Page';
 import { color, cut } from '~/app/ui/theme';
 import type { Route } from './+types/kits';
 
@@ -36,7 +36,14 @@ const Basket = styled.li`
 
 export default function Kits({ loaderData }: Route.ComponentProps) {
   const { kits, mayChange } = loaderData;
-  const start = mayChange && <ButtonLink href="/fill/new">Start a new kit</ButtonLink>;
+  const start = (
+    <Row>
+      {mayChange && <ButtonLink href="/fill/new">Start a new kit</ButtonLink>}
+      <ButtonLink quiet href="/fill/store">
+        The store
+      </ButtonLink>
+    </Row>
+  );
   return (
     <Wide>
       <Stack $gap="1.6rem">

@@ -2,7 +2,8 @@ import { data, Form, redirect, useNavigation } from 'react-router';
 import { count } from '~/core/words/numbers';
 import { LANGUAGES } from '~/core/words/languages';
 import { familyNames, importFamilies } from '~/data/queries/families';
-import { MAX_CSV_BYTES, type ReadRow } from '~/server/families/csv';
+import { MAX_CSV_BYTES, readText } from '~/server/csv';
+import type { ReadRow } from '~/server/families/csv';
 import { requireRole } from '~/server/people/session';
 import { readFamilies } from '~/server/threads';
 import { Button, ButtonLink } from '~/app/ui/Button';
@@ -52,14 +53,6 @@ export async function action({ request }: Route.ActionArgs) {
     person.id,
   );
   throw redirect(`/lend/families?imported=${added}`);
-}
-
-async function readText(file: File): Promise<string | undefined> {
-  try {
-    return new TextDecoder('utf-8', { fatal: true }).decode(await file.arrayBuffer());
-  } catch {
-    return undefined;
-  }
 }
 
 export default function ImportFamilies({ actionData }: Route.ComponentProps) {

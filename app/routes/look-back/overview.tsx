@@ -8,11 +8,24 @@ import { answeredSince, reachSince } from '~/data/queries/reach';
 import { isId } from '~/server/ids';
 import { byIntent } from '~/server/forms';
 import { copiesOf } from '~/server/once';
+import { onHandNow } from '~/data/queries/store';
 import { requireRole } from '~/server/people/session';
 import { today } from '~/server/today';
 import { Button } from '~/app/ui/Button';
 import { Said } from '~/app/ui/Notices';
-import { Empty, Entered, Entries, Heading, Margin, Panel, Stack, State, Tag, Workplace } from '~/app/ui/Page';
+import {
+  Empty,
+  Entered,
+  Entries,
+  Heading,
+  Margin,
+  Panel,
+  Row,
+  Stack,
+  State,
+  Tag,
+  Workplace,
+} from '~/app/ui/Page';
 import { firstOf, Pager, Table } from '~/app/ui/Table';
 import { ReachChart } from '~/app/desk/ReachChart';
 import type { Route } from './+types/overview';
@@ -34,7 +47,23 @@ export async function loader({ request }: Route.LoaderArgs) {
     listShortages(at, undefined, { first, most: SIZE }),
     copiesOf(at),
   ]);
-  return { since, reach, answered, shortages, first, short: now.short };
+  const onHand = await onHandNow(at);
+  /** What the store has to put into each copy, whole or not at all. */
+  const inStore = (copyId: string): boolean =>
+    shortages
+      .filter((one) => one.copyId === copyId)
+      .every(({ material, expected, counted, lacks }) => {
+        const there = onHand[material];
+        return typeof there === 'number' && there >= Math.max(expected - counted, lacks?.length ? 1 : 0);
+      });
+  return {
+    since,
+    reach,
+    answered,
+    shortages: shortages.map((one) => ({ ...one, inStore: inStore(one.copyId) })),
+    first,
+    short: now.short,
+  };
 }
 
 export async function action({ request }: Route.ActionArgs) {
@@ -47,11 +76,16 @@ export async function action({ request }: Route.ActionArgs) {
       const undone = await undoMend(at, copyId, id);
       return data<Mended>({ said: undone ? 'undone' : 'tooLate', copyId }, { status: undone ? 200 : 409 });
     },
+    store: async () => {
+      const mended = await mend(at, copyId, id, true);
+      const said = mended === undefined ? 'storeLacks' : mended ? 'mended' : 'nothing';
+      return data<Mended>({ said, copyId }, { status: mended === undefined ? 409 : 200 });
+    },
     '': async () => data<Mended>({ said: (await mend(at, copyId, id)) ? 'mended' : 'nothing', copyId }),
   });
 }
 interface Mended {
-  said: 'mended' | 'undone' | 'tooLate' | 'nothing';
+  said: 'mended' | 'undone' | 'tooLate' | 'storeLacks' | 'nothing';
   copyId: string;
 }
 
@@ -99,6 +133,11 @@ export default function Overview({ loaderData, actionData }: Route.ComponentProp
             The parts count as missing again.
           </Said>
         )}
+        {actionData?.said === 'storeLacks' && (
+          <Said kind="stop" word="Not mended" live>
+            The store has not got all of them any more. Count what is there; nothing was changed.
+          </Said>
+        )}
         {actionData?.said === 'tooLate' && (
           <Said kind="stop" word="Not undone" live>
             This copy was counted again meanwhile. Nothing was changed.
@@ -139,13 +178,28 @@ export default function Overview({ loaderData, actionData }: Route.ComponentProp
                     },
                     {
                       head: <span className="visually-hidden">Action</span>,
-                      cell: ({ copyId, tag }) => (
-                        <Form method="post">
-                          <input type="hidden" name="copy" value={copyId} />
-                          <Button type="submit" quiet aria-label={`The parts are back in ${showTag(tag)}`}>
-                            The parts are back in
-                          </Button>
-                        </Form>
+                      cell: ({ copyId, tag, inStore }) => (
+                        <Row $gap="0.5rem">
+                          {inStore && (
+                            <Form method="post">
+                              <input type="hidden" name="intent" value="store" />
+                              <input type="hidden" name="copy" value={copyId} />
+                              <Button
+                                type="submit"
+                                quiet
+                                aria-label={`Put them into ${showTag(tag)} from the store`}
+                              >
+                                Put them in from the store
+                              </Button>
+                            </Form>
+                          )}
+                          <Form method="post">
+                            <input type="hidden" name="copy" value={copyId} />
+                            <Button type="submit" quiet aria-label={`The parts are back in ${showTag(tag)}`}>
+                              The parts are back in
+                            </Button>
+                          </Form>
+                        </Row>
                       ),
                     },
                   ]}

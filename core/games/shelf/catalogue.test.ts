@@ -1,13 +1,14 @@
 import { describe, expect, it } from 'vitest';
 import { materials } from '~/core/materials/catalogue';
 import { gameOf, SHELF } from '.';
-import { ANYTHING, lacking, meeting, type Wish } from './catalogue';
+import { ANYTHING, lacking, meeting, type AtHand, type Wish } from './catalogue';
 import { entryOf } from './entry';
 import { SKILLS } from '~/core/games/kit/skills';
 
 const entries = SHELF.map(entryOf);
-const everything = materials().map(({ id }) => id);
-const found = (wish: Partial<Wish>, atHand: string[] = everything) =>
+/** So many that no game lacks any, or some that nobody counted. */
+const everything: AtHand = Object.fromEntries(materials().map(({ id }) => [id, null]));
+const found = (wish: Partial<Wish>, atHand: AtHand = everything) =>
   entries
     .filter((entry) => meeting(entry, { ...ANYTHING, ...wish }, atHand).length > 0)
     .map((entry) => entry.gameId);
@@ -46,10 +47,13 @@ describe('narrowing the shelf', () => {
   });
   it('knows what the store lacks', () => {
     const mat = entryOf(gameOf('harvest-mat')).presets[0]!;
-    expect(lacking(mat, [])).toEqual(['die', 'chip']);
-    expect(lacking(mat, ['die'])).toEqual(['chip']);
-    expect(found({ atHand: true }, [])).toEqual(expect.arrayContaining(['puzzle-halves', 'clap-a-count']));
-    expect(found({ atHand: true }, [])).not.toContain('harvest-mat');
-    expect(found({ atHand: true }, ['die', 'chip'])).toContain('harvest-mat');
+    expect(lacking(mat, {})).toEqual(['die', 'chip']);
+    expect(lacking(mat, { die: 1, chip: 5 })).toEqual(['chip']);
+    expect(lacking(mat, { die: 1, chip: null })).toEqual([]);
+    expect(lacking(mat, { die: 2, chip: 11 }, 2)).toEqual(['chip']);
+    expect(found({ atHand: true }, {})).toEqual(expect.arrayContaining(['puzzle-halves', 'clap-a-count']));
+    expect(found({ atHand: true }, {})).not.toContain('harvest-mat');
+    expect(found({ atHand: true }, { die: 2, chip: 12 })).toContain('harvest-mat');
+    expect(found({ atHand: true, copies: 9 }, { die: 2, chip: 12 })).not.toContain('harvest-mat');
   });
 });

@@ -14,8 +14,8 @@ export interface PresetEntry {
   fewest: number;
   most: number;
   alone: boolean;
-  /** Parts that are not printed and not found at home. */
-  materials: string[];
+  /** Parts that are not printed and not found at home, for one copy. */
+  parts: { material: string; quantity: number }[];
 }
 export interface ShelfEntry {
   gameId: string;
@@ -39,6 +39,8 @@ export interface Wish {
   players: number;
   place: Place | '';
   atHand: boolean;
+  /** For so many copies the parts are to be at hand. */
+  copies: number;
   byVideo: boolean;
   quiet: boolean;
   noReading: boolean;
@@ -51,17 +53,26 @@ export const ANYTHING: Wish = {
   players: 0,
   place: '',
   atHand: false,
+  copies: 1,
   byVideo: false,
   quiet: false,
   noReading: false,
 };
 
-/** The parts of a preset that the store does not have. */
-export const lacking = (preset: PresetEntry, atHand: readonly string[]): string[] =>
-  preset.materials.filter((material) => !atHand.includes(material));
+/** What is on hand by material; null where there is some that nobody has counted. */
+export type AtHand = Readonly<Record<string, number | null>>;
+
+/** The parts of a preset that the store does not have for so many copies. What nobody counted is taken to be enough. */
+export const lacking = (preset: PresetEntry, atHand: AtHand, copies = 1): string[] =>
+  preset.parts
+    .filter(({ material, quantity }) => {
+      const there = atHand[material];
+      return there !== null && (there ?? 0) < quantity * copies;
+    })
+    .map(({ material }) => material);
 
 /** The presets of a game that meet a wish, in their order; none when the game does not. */
-export function meeting(entry: ShelfEntry, wish: Wish, atHand: readonly string[]): PresetEntry[] {
+export function meeting(entry: ShelfEntry, wish: Wish, atHand: AtHand): PresetEntry[] {
   const { traits } = entry;
   const text = searchable(wish.text);
   if (text && !entry.names.some((name) => searchable(name).includes(text))) return [];
@@ -76,6 +87,6 @@ export function meeting(entry: ShelfEntry, wish: Wish, atHand: readonly string[]
       (!wish.minutes || preset.minutes <= wish.minutes) &&
       (!wish.players ||
         (wish.players === 1 ? preset.alone : preset.fewest <= wish.players && wish.players <= preset.most)) &&
-      (!wish.atHand || lacking(preset, atHand).length === 0),
+      (!wish.atHand || lacking(preset, atHand, wish.copies).length === 0),
   );
 }

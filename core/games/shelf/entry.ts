@@ -27,9 +27,9 @@ export function entryOf(game: Game): ShelfEntry {
         minutes: reckoning.length.minutes.mean,
         skills: reckoning.skills as Skill[],
         ...reckoning.players,
-        materials: reckoning.parts
-          .map((part) => part.material)
-          .filter((material) => ['durable', 'consumable'].includes(materialOf(material).kind)),
+        parts: reckoning.parts
+          .filter(({ material }) => ['durable', 'consumable'].includes(materialOf(material).kind))
+          .map(({ material, enough }) => ({ material, quantity: enough })),
       };
     }),
   };

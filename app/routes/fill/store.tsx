@@ -1,0 +1,190 @@
+import { Link } from 'react-router';
+import { buy } from '~/core/kits/buy';
+import { storable } from '~/core/kits/store';
+import { materialOf } from '~/core/materials/catalogue';
+import { count, money } from '~/core/words/numbers';
+import { listMoves, listStock, offersOf } from '~/data/queries/store';
+import { showTime } from '~/server/changes';
+import { requireRole } from '~/server/people/session';
+import { ButtonLink } from '~/app/ui/Button';
+import {
+  Empty,
+  Entered,
+  Entries,
+  Faint,
+  Heading,
+  Margin,
+  Panel,
+  Row,
+  Stack,
+  State,
+  Workplace,
+} from '~/app/ui/Page';
+import { Table } from '~/app/ui/Table';
+import { moveWords } from '~/app/desk/moves';
+import type { Route } from './+types/store';
+
+export const meta: Route.MetaFunction = () => [{ title: 'The store · Fern Basket' }];
+
+export async function loader({ request }: Route.LoaderArgs) {
+  const { at } = await requireRole(request, 'coordinator', 'helper');
+  const [stock, moves] = await Promise.all([listStock(at), listMoves(at, undefined, 8)]);
+  const known = new Map(stock.map((item) => [item.material, item]));
+  const items = storable().map(({ id, plural }) => ({
+    material: id as string,
+    plural,
+    onHand: known.has(id) ? known.get(id)!.onHand : undefined,
+    place: known.get(id)?.place ?? '',
+    reorderAt: known.get(id)?.reorderAt ?? 0,
+  }));
+  const low = items.filter(({ onHand, reorderAt }) => typeof onHand === 'number' && onHand < reorderAt);
+  const offers = await offersOf(
+    at,
+    low.map(({ material }) => material),
+  );
+  return {
+    items,
+    low: low.map(({ material, plural, onHand, reorderAt }) => {
+      const mine = offers.filter((one) => one.material === material);
+      const bought = buy({ need: reorderAt, onHand: onHand!, offers: mine });
+      return {
+        material,
+        plural,
+        short: bought.short,
+        costCents: 'packs' in bought ? bought.costCents : undefined,
+        packs:
+          'packs' in bought
+            ? Object.entries(bought.packs).map(
+                ([id, n]) => `${n} × ${mine.find((one) => one.id === id)!.name}`,
+              )
+            : [],
+      };
+    }),
+    moves: moves.map((move) => ({ ...move, at: showTime(at, move.at) })),
+  };
+}
+
+export default function Store({ loaderData }: Route.ComponentProps) {
+  const { items, low, moves } = loaderData;
+  const there = items.filter(({ onHand }) => onHand !== undefined);
+  const others = items.filter(({ onHand }) => onHand === undefined);
+  const places = [...new Set(there.map(({ place }) => place))].sort((a, b) => a.localeCompare(b));
+  return (
+    <Workplace>
+      <Stack>
+        <Heading
+          title="The store"
+          action={
+            <Row>
+              <ButtonLink href="/fill/store/count">Count what is there</ButtonLink>
+              <ButtonLink quiet href="/fill/store/import">
+                Bring a list in
+              </ButtonLink>
+            </Row>
+          }
+        >
+          What is on hand, and where it stands. Every change is a move that can be undone.
+        </Heading>
+        {there.length === 0 ? (
+          <Empty
+            title="Nothing has been counted yet"
+            action={<ButtonLink href="/fill/store/count">Count what is there</ButtonLink>}
+          >
+            Begin with one shelf: each number you type is a move in the ledger.
+          </Empty>
+        ) : (
+          places.map((place) => (
+            <Panel key={place} aria-label={place || 'Without a place'}>
+              <h2>{place || 'Without a place'}</h2>
+              <Table
+                rows={there.filter((item) => item.place === place)}
+                rowKey={({ material }) => material}
+                columns={[
+                  {
+                    head: 'Part',
+                    cell: ({ material, plural }) => <Link to={`/fill/store/${material}`}>{plural}</Link>,
+                  },
+                  {
+                    head: 'On hand',
+                    cell: ({ onHand }) =>
+                      onHand === null ? (
+                        <State tone="wait">not counted yet</State>
+                      ) : (
+                        <strong>{onHand}</strong>
+                      ),
+                  },
+                  {
+                    head: 'Buy more below',
+                    cell: ({ onHand, reorderAt }) =>
+                      reorderAt === 0 ? (
+                        ''
+                      ) : (
+                        <>
+                          {reorderAt}{' '}
+                          {typeof onHand === 'number' && onHand < reorderAt && <State tone="hand">buy</State>}
+                        </>
+                      ),
+                  },
+                ]}
+              />
+            </Panel>
+          ))
+        )}
+        {others.length > 0 && (
+          <Panel aria-labelledby="others">
+            <h2 id="others">Not in the store yet</h2>
+            <p>
+              {others.map(({ material, plural }, i) => (
+                <span key={material}>
+                  {i > 0 && ', '}
+                  <Link to={`/fill/store/${material}`}>{plural}</Link>
+                </span>
+              ))}
+            </p>
+          </Panel>
+        )}
+        {moves.length > 0 && (
+          <Panel aria-labelledby="moves">
+            <h2 id="moves">Moved last</h2>
+            <Table
+              rows={moves}
+              rowKey={({ id }) => id}
+              columns={[
+                { head: 'When', cell: ({ at }) => at },
+                { head: 'Part', cell: ({ material }) => materialOf(material).plural },
+                { head: 'What', cell: (move) => moveWords(move) },
+                { head: 'Leaves', cell: ({ leaves }) => leaves },
+                { head: 'By', cell: ({ by }) => by ?? '' },
+              ]}
+            />
+          </Panel>
+        )}
+      </Stack>
+      <Stack>
+        <Margin label="Reckonings">
+          <Entries>
+            <Entered
+              label="Kinds of parts"
+              number={String(there.length)}
+              unit={`of ${items.length}`}
+              reason="With at least one move, or noted as being there."
+            />
+            {low.map((one) => (
+              <Entered
+                key={one.material}
+                label={`Buy ${one.plural}`}
+                number={one.costCents === undefined ? String(one.short) : money(one.costCents)}
+                reason={`${count(one.short, 'piece')} short of what should be there${one.packs.length ? `: ${one.packs.join(', ')} is the cheapest` : ''}.`}
+              />
+            ))}
+          </Entries>
+        </Margin>
+        <Faint>
+          <a href="/fill/store.csv" download>
+            Take the list out (CSV)
+          </a>
+        </Faint>
+      </Stack>
+    </Workplace>
+  );
+}

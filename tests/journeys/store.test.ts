@@ -1,0 +1,108 @@
+import { beforeEach, describe, expect, it } from 'vitest';
+import { showTag } from '~/core/kits/tag';
+import { onHandNow } from '~/data/queries/store';
+import { listShortages } from '~/data/queries/counts';
+import { takeBack } from '~/data/queries/lending';
+import { today } from '~/server/today';
+import { lendOut } from '../world';
+import { expectAccessible, open, signIn, smallSchoolForEach, visitor } from './browser';
+
+const world = smallSchoolForEach();
+let there: () => Promise<Readonly<Record<string, number | null>>>;
+beforeEach(() => {
+  there = () => onHandNow(world.at);
+});
+
+describe('the store', () => {
+  it('is counted by keyboard alone, builds with a shortage and a purchase, and takes a build back', async () => {
+    const { page, complaints } = await visitor({ expected: /4\d\d/ });
+    await signIn(page, 'Helper');
+    await open(page, '/fill/store');
+    await page.getByText('Nothing has been counted yet').waitFor();
+    await expectAccessible(page);
+    // The walk: what is expected is told only after a number was typed.
+    await open(page, '/fill/store/count?of=two-colour-counter');
+    await page.getByRole('heading', { name: 'How many two-color counters are there?' }).waitFor();
+    await page.keyboard.type('9');
+    await page.keyboard.press('Enter');
+    await page.getByText('9 two-color counters, counted for the first time.').waitFor();
+    await open(page, '/fill/store/count?of=two-colour-counter');
+    expect(await page.getByRole('main').innerText()).not.toMatch(/\b9\b/);
+    await page.keyboard.type('8');
+    await page.keyboard.press('Enter');
+    await page.getByText('8 two-color counters; the ledger expected 9.').waitFor();
+    await page.getByRole('button', { name: 'Undo this count' }).click();
+    await page.getByText('The count was taken back.').waitFor();
+    expect((await there())['two-colour-counter']).toBe(9);
+    await expectAccessible(page);
+
+    // Two copies take twelve: the page says what is short, and the build is refused until they are bought.
+    await open(page, `/fill/${world.kitId}`);
+    const many = page.getByRole('textbox', { name: 'How many' });
+    await many.fill('2');
+    await many.press('Tab');
+    await page.getByText(/3 two-color counters: 9 of 12 are there; buy 1 × pack of 200 for/).waitFor();
+    await expectAccessible(page);
+    await page.getByRole('button', { name: 'Build and tag these copies' }).click();
+    await page.getByText(/The store has 9 two-color counters, and these copies take 12/).waitFor();
+    await open(page, '/fill/store/two-colour-counter');
+    const quantity = page.getByRole('textbox', { name: 'How many' });
+    await quantity.fill('20000000');
+    await quantity.press('Tab');
+    await quantity.fill('200');
+    await page.getByRole('button', { name: 'Write it down' }).click();
+    await page.getByText('It is in the ledger; it can be undone below.').waitFor();
+    await expectAccessible(page);
+    await open(page, `/fill/${world.kitId}`);
+    await many.fill('2');
+    await many.press('Tab');
+    await page.getByRole('button', { name: 'Build and tag these copies' }).click();
+    await page.getByText('2 copies have a tag now').waitFor();
+    expect((await there())['two-colour-counter']).toBe(197);
+    await page.getByRole('button', { name: 'Undo this build' }).click();
+    await page.getByText('These copies and their tags are gone').waitFor();
+    expect((await there())['two-colour-counter']).toBe(209);
+
+    // More than there is cannot be lost; nothing is changed by trying.
+    await open(page, '/fill/store/two-colour-counter');
+    await page.getByLabel('What happened').selectOption('lost');
+    await quantity.fill('500');
+    await page.getByRole('button', { name: 'Write it down' }).click();
+    await page.getByText('Only 209 are on hand by the ledger.').waitFor();
+    expect((await there())['two-colour-counter']).toBe(209);
+    expect(complaints).toEqual([]);
+  });
+
+  it('mends a copy from what it has, and takes that back', async () => {
+    const loanId = await lendOut(world, {
+      copy: 0,
+      family: 0,
+      lentOn: today(world.at),
+      dueOn: today(world.at),
+    });
+    await takeBack(world.at, {
+      loanId,
+      returnedOn: today(world.at),
+      personId: world.people.helper.id,
+      counts: [{ material: 'two-colour-counter', expected: 6, counted: 4 }],
+    });
+    const tag = showTag(world.copies[0]!.tag);
+    const { page, complaints } = await visitor();
+    await signIn(page);
+    await open(page, '/look-back');
+    expect(await page.getByRole('button', { name: `Put them into ${tag} from the store` }).count()).toBe(0);
+    await open(page, '/fill/store/count?of=two-colour-counter');
+    await page.getByRole('textbox', { name: /as you counted them/ }).fill('5');
+    await page.getByRole('button', { name: 'Note this count' }).click();
+    await page.getByText('5 two-color counters, counted for the first time.').waitFor();
+    await open(page, '/look-back');
+    await page.getByRole('button', { name: `Put them into ${tag} from the store` }).click();
+    await page.getByText('The copy counts as complete again.').waitFor();
+    expect((await there())['two-colour-counter']).toBe(3);
+    expect(await listShortages(world.at)).toEqual([]);
+    await page.getByRole('button', { name: 'Undo this mending' }).click();
+    await page.getByText('The parts count as missing again.').waitFor();
+    expect((await there())['two-colour-counter']).toBe(5);
+    expect(complaints).toEqual([]);
+  });
+});
