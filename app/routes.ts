@@ -30,6 +30,7 @@ export default [
         route(':material', 'routes/fill/store-item.tsx'),
       ]),
       route(':kitId', 'routes/fill/kit.tsx'),
+      route(':kitId/afternoon', 'routes/fill/afternoon.tsx'),
     ]),
     ...prefix('word', [index('routes/word/games.tsx'), route(':gameId', 'routes/word/desk.tsx')]),
     ...prefix('print', [

@@ -98,7 +98,7 @@ try {
   await shoot('lend-families', '/lend/families');
   await shoot('take-back', `/take-back/${out.loan!.id}`);
   await shoot('listen', '/listen');
-  await shoot('people', '/people');
+  await shoot('fill-store', '/fill/store');
   await shoot('look-back', '/look-back');
   await shoot('copy', `/copies/${home.id}`);
   await page.setViewportSize({ width: 360, height: 760 });

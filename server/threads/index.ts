@@ -12,7 +12,7 @@ import type { ReadCsv } from '../families/csv';
 import type { Asked, Pieces, Preview } from '../print/preview';
 import type { Task } from '../print/task';
 import { rememberedBy } from './remembered';
-import type { Drawn } from './worker';
+import type { AfternoonTask, Drawn, PlannedAfternoon } from './worker';
 
 // The built server has its threads built beside it; tests and commands start them from their sources.
 const filename = resolve(import.meta.env?.PROD ? 'build/threads/worker.js' : 'server/threads/start.mjs');
@@ -48,6 +48,11 @@ export const recipeOf = rememberedBy<KitPlan, Recipe>((plan) => reckon('recipe',
 export const verdictOf = rememberedBy<{ plan: KitPlan } & Held, CopyVerdict>(
   (asked) => reckon('verdict', asked),
   200,
+);
+/** An afternoon of making copies of a kit. */
+export const afternoonOf = rememberedBy<AfternoonTask, PlannedAfternoon>(
+  (asked) => reckon('afternoon', asked),
+  16,
 );
 /** What the shelf says of a game of the school's own. */
 export const entryOf = rememberedBy<GameRef, ShelfEntry>((ref) => reckon('entry', ref), 200);

@@ -9,12 +9,23 @@ import { entryOf } from '~/core/games/shelf/entry';
 import type { Assumptions, Params, Reckoning } from '~/core/games/kit/types';
 import { recipeOf, type KitPlan, type Recipe } from '~/core/kits/recipe';
 import { verdictOfCopy, type CopyVerdict, type Held } from '~/core/kits/verdict';
-import type { PieceChoice } from '~/core/pack/pack';
+import { planAfternoon, stagesOf, type AfternoonAsked } from '~/core/pack/afternoon';
+import type { Printing } from '~/core/pack/cost';
+import { packOf, type PackOrder, type PieceChoice } from '~/core/pack/pack';
+import type { RunPlan, Stage } from '~/core/kits/run-plan';
 import { CannotPrint } from '~/core/paper/sheet';
 import { familiesFromCsv, type ReadCsv } from '../families/csv';
 import { pdfOf } from '../print/pdf';
 import { layOut, piecesIn, type Asked, type Pieces, type Preview } from '../print/preview';
-import { sheetsOf, type Task } from '../print/task';
+import { contextOf, sheetsOf, type Task } from '../print/task';
+
+export interface AfternoonTask {
+  /** The kit with one copy that stands for all. */
+  order: PackOrder;
+  context: Task['context'];
+  how: AfternoonAsked & { printing: Printing };
+}
+export type PlannedAfternoon = { plan: RunPlan; stages: Stage[]; problem?: undefined } | { problem: string };
 
 export type Drawn =
   | { kind: 'done'; pdf: Uint8Array; pages: number }
@@ -44,6 +55,18 @@ export const pieces = (asked: Pieces): PieceChoice[] => piecesIn(asked);
 export const recipe = (plan: KitPlan): Recipe => recipeOf(plan);
 /** Whether a copy can go out again with what it holds. */
 export const verdict = (asked: { plan: KitPlan } & Held): CopyVerdict => verdictOfCopy(asked);
+/** An afternoon of making copies of a kit; a sentence where its pack cannot be laid out. */
+export function afternoon(asked: AfternoonTask): PlannedAfternoon {
+  try {
+    const { order, context, how } = asked;
+    const pages = packOf(order, contextOf(context)).of(order.copies[0]);
+    return { plan: planAfternoon(pages, order.parts, how), stages: stagesOf(pages, order.parts, how) };
+  } catch (error) {
+    if (error instanceof CannotPrint || error instanceof RangeError) return { problem: error.message };
+    throw error;
+  }
+}
+
 export const shelf = (): ShelfEntry[] => SHELF.map(entryOf);
 export const entry = (ref: GameRef): ShelfEntry => entryOf(gameFor(ref));
 

@@ -73,6 +73,30 @@ describe('the store', () => {
     expect(complaints).toEqual([]);
   });
 
+  it('plans the afternoon in which copies are made, and says in a sentence what cannot be read', async () => {
+    const { page, complaints } = await visitor();
+    await signIn(page, 'Helper');
+    await open(page, `/fill/${world.kitId}`);
+    await page.getByRole('link', { name: 'Plan the afternoon' }).click();
+    await page.getByRole('heading', { name: 'An afternoon with First splits' }).waitFor();
+    await page.getByRole('region', { name: 'Helper 3' }).waitFor();
+    await expectAccessible(page);
+    const done = async (): Promise<number> => {
+      const told = await page.getByRole('complementary', { name: 'Reckonings' }).innerText();
+      const [, hours, minutes] = /Done after\s+(\d+):(\d\d)/.exec(told)!;
+      return 60 * Number(hours) + Number(minutes);
+    };
+    const three = await done();
+    await open(page, `/fill/${world.kitId}/afternoon?copies=4&helpers=1`);
+    const alone = await done();
+    expect(alone).toBeGreaterThan(three);
+    expect(await page.getByRole('region', { name: 'Helper 2' }).count()).toBe(0);
+    await open(page, `/fill/${world.kitId}/afternoon?copies=4000&helpers=x`);
+    await page.getByText('Copies must be from 1 to 60.').waitFor();
+    await expectAccessible(page);
+    expect(complaints).toEqual([]);
+  });
+
   it('mends a copy from what it has, and takes that back', async () => {
     const loanId = await lendOut(world, {
       copy: 0,

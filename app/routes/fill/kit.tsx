@@ -236,6 +236,7 @@ export default function KitPage({ loaderData, actionData }: Route.ComponentProps
             parts={recipe.parts}
             onHand={loaderData.onHand}
             offers={loaderData.offers}
+            kitId={kit.id}
           />
         </Panel>
         <Panel aria-labelledby="copies">
@@ -296,7 +297,9 @@ function BuildForm({
   parts,
   onHand,
   offers,
+  kitId,
 }: {
+  kitId: string;
   formKey: string;
   error?: string;
   parts: readonly KitPart[];
@@ -323,6 +326,9 @@ function BuildForm({
           <Button type="submit" isPending={busy}>
             Build and tag these copies
           </Button>
+          <ButtonLink quiet href={`/fill/${kitId}/afternoon?copies=${copies}`}>
+            Plan the afternoon
+          </ButtonLink>
         </Row>
         {short.length > 0 && (
           <Said kind="mind" word="The store has too little">

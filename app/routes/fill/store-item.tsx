@@ -2,7 +2,7 @@ import { data, Form, redirect, useNavigation, useSearchParams } from 'react-rout
 import { checkForm, type FieldErrors } from '~/core/check/check';
 import { moveSchema, placeSchema, storable, storeOfferSchema, WRITTEN } from '~/core/kits/store';
 import { CHOKE_TUBE_MM, fitsChokeTube, materialOf } from '~/core/materials/catalogue';
-import { count, money } from '~/core/words/numbers';
+import { money } from '~/core/words/numbers';
 import {
   addOffer,
   listMoves,
@@ -328,7 +328,7 @@ export default function Item({ loaderData, actionData }: Route.ComponentProps) {
             label="On hand"
             number={onHand === null ? '–' : String(onHand)}
             unit={onHand === 1 ? about.name : about.plural}
-            reason={onHand === null ? 'Not counted yet.' : `The sum of ${count(moves.length, 'move')}.`}
+            reason={onHand === null ? 'Not counted yet.' : 'The sum of all its moves.'}
           />
           <Entered
             label="One weighs"

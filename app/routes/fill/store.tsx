@@ -27,7 +27,7 @@ import type { Route } from './+types/store';
 export const meta: Route.MetaFunction = () => [{ title: 'The store · Fern Basket' }];
 
 export async function loader({ request }: Route.LoaderArgs) {
-  const { at } = await requireRole(request, 'coordinator', 'helper');
+  const { at, role } = await requireRole(request, 'coordinator', 'helper');
   const [stock, moves] = await Promise.all([listStock(at), listMoves(at, undefined, 8)]);
   const known = new Map(stock.map((item) => [item.material, item]));
   const items = storable().map(({ id, plural }) => ({
@@ -61,11 +61,12 @@ export async function loader({ request }: Route.LoaderArgs) {
       };
     }),
     moves: moves.map((move) => ({ ...move, at: showTime(at, move.at) })),
+    mayImport: role === 'coordinator',
   };
 }
 
 export default function Store({ loaderData }: Route.ComponentProps) {
-  const { items, low, moves } = loaderData;
+  const { items, low, moves, mayImport } = loaderData;
   const there = items.filter(({ onHand }) => onHand !== undefined);
   const others = items.filter(({ onHand }) => onHand === undefined);
   const places = [...new Set(there.map(({ place }) => place))].sort((a, b) => a.localeCompare(b));
@@ -77,9 +78,11 @@ export default function Store({ loaderData }: Route.ComponentProps) {
           action={
             <Row>
               <ButtonLink href="/fill/store/count">Count what is there</ButtonLink>
-              <ButtonLink quiet href="/fill/store/import">
-                Bring a list in
-              </ButtonLink>
+              {mayImport && (
+                <ButtonLink quiet href="/fill/store/import">
+                  Bring a list in
+                </ButtonLink>
+              )}
             </Row>
           }
         >
