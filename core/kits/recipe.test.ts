@@ -1,3 +1,4 @@
+import { SMALL_BALL_MM } from '~/core/materials/tube';
 import { describe, expect, it } from 'vitest';
 import { gameOf, SHELF } from '~/core/games/shelf';
 import { newOwnGame } from '~/core/own/definition';
@@ -5,13 +6,7 @@ import { ownGame } from '~/core/own/game';
 import { ownGameId } from '~/core/own/ids';
 import { say } from '~/core/words/reading';
 import { readingOf } from '~/core/words/readings';
-import {
-  fitsChokeTube,
-  materialOf,
-  materials,
-  SMALL_BALL_MM,
-  type MaterialId,
-} from '~/core/materials/catalogue';
+import { fitsChokeTube, materialOf, materials, type MaterialId } from '~/core/materials/catalogue';
 import { MATERIAL_WORDS } from '~/core/materials/words';
 import { forPlayers, hasSmallParts, recipeOf, type KitPlan } from './recipe';
 

@@ -166,7 +166,7 @@ function told(variant: Variant, change: Variant): string {
   return listed(knobs.map((knob) => `“${knob.title}” at ${read(knob, change.params[knob.name]!)}`));
 }
 
-const with_ = (variant: Variant, change: Params): Variant | undefined => {
+const changedBy = (variant: Variant, change: Params): Variant | undefined => {
   const params = { ...variant.params, ...change };
   return Object.keys(faultsOf(variant.game, params)).length ? undefined : settle(variant.game, params);
 };
@@ -176,7 +176,7 @@ function knowing(variant: Variant, held: Held, ageBand: AgeBand): Variant | unde
   if (!('missing' in variant.params)) return undefined;
   const before = variant.params.missing as readonly Card[];
   const lacks = DECK.filter((card) => before.includes(card) || held.deckLacks?.includes(card));
-  let known = with_(variant, { missing: lacks });
+  let known = changedBy(variant, { missing: lacks });
   // "Take the 3 of hearts out": followed as long as only the cards change.
   for (let i = 0; known && i < 4; i++) {
     const { notices } = known.reckon(assume(ageBand));
@@ -185,7 +185,7 @@ function knowing(variant: Variant, held: Held, ageBand: AgeBand): Variant | unde
         severity !== 'know' && one && same(one.params, { ...known!.params, missing: one.params.missing! }),
     )?.mend;
     if (!mend || (mend.params.missing as readonly string[]).length < lacks.length) break;
-    known = with_(known, mend.params);
+    known = changedBy(known, mend.params);
   }
   return known;
 }
@@ -200,7 +200,7 @@ function nearest(variant: Variant, held: Held, ageBand: AgeBand): Variant | unde
   let best: { variant: Variant; far: number } | undefined;
   for (const knob of from.game.knobs)
     for (const way of waysOf(knob, from.params[knob.name]!)) {
-      const at = (i: number): Variant | undefined => with_(from, { [knob.name]: way.values[i]! });
+      const at = (i: number): Variant | undefined => changedBy(from, { [knob.name]: way.values[i]! });
       // A way that does not help at its end does not help at all; else it is halved until the first step that does.
       let high = way.values.length - 1;
       while (high >= 0 && at(high) === undefined) high--;
@@ -219,7 +219,7 @@ function nearest(variant: Variant, held: Held, ageBand: AgeBand): Variant | unde
   let now: Variant | undefined = from;
   for (let i = 0; now && i < 12; i++) {
     const easier: Params | undefined = now.reckon(assume(ageBand)).ladder.easier?.params;
-    now = easier && with_(now, easier);
+    now = easier && changedBy(now, easier);
     if (now && plays(now)) return now;
   }
   return undefined;

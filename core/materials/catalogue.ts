@@ -1,5 +1,7 @@
 /** The catalogue of materials: what a part is, how large it is, and the usual caution about it. */
 
+import { fitsTube, SMALL_BALL_MM, type Body } from './tube';
+
 /** Something to say wherever the material is chosen, with its threshold and source. */
 export interface MaterialCaution {
   code: string;
@@ -18,6 +20,8 @@ export interface Material {
   /** Smallest and largest dimension of one, in mm. */
   smallestMm: number;
   largestMm: number;
+  /** Its form with all three dimensions: what decides whether it fits the small-parts cylinder. */
+  body: Body;
   /** Mass of one, in grams. */
   massG: number;
   /** Pack as it is bought. */
@@ -26,15 +30,6 @@ export interface Material {
   washable: boolean;
   cautions: readonly MaterialCaution[];
 }
-
-/**
- * Inner width of the cylinder for small parts. What fits in it whole can choke a child under three.
- * Source: 16 CFR 1501.4 (31.7 mm wide, 25.4 to 57.1 mm deep).
- */
-export const CHOKE_TUBE_MM = 31.7;
-const CHOKE_TUBE_DEPTH_MM = 57.1;
-/** A ball that passes this opening can choke a child under three. Source: 16 CFR 1500.18(a)(17). */
-export const SMALL_BALL_MM = 44.4;
 
 const RULES_DECIDE = "Your district's rules and licensed staff decide.";
 const WHEAT: MaterialCaution = {
@@ -68,7 +63,11 @@ type Row<Id extends string = string> = readonly [
   massG: number,
   packSize: number,
   priceCents: number,
-  more?: Partial<Pick<Material, 'allergens' | 'washable' | 'cautions'>>,
+  more?: Partial<Pick<Material, 'allergens' | 'washable' | 'cautions'>> & {
+    form?: Body['form'];
+    /** The dimension between the smallest and the largest; as the form has it where nothing is said. */
+    middleMm?: number;
+  },
 ];
 const printed = <const Id extends string>(
   id: Id,
@@ -78,27 +77,60 @@ const printed = <const Id extends string>(
 ): Row<Id> => [id, 'printed', name, `${name}s`, 0.1, 297, 5, 1, priceCents, { washable: false, cautions }];
 
 const ROWS = [
-  ['two-colour-counter', 'durable', 'two-color counter', 'two-color counters', 2, 25, 1.2, 200, 1450],
-  ['chip', 'durable', 'chip', 'chips', 2, 22, 1, 300, 1200],
-  ['piece', 'durable', 'felt piece', 'felt pieces', 3, 20, 0.4, 300, 900, { washable: false }],
-  ['cube', 'durable', 'connecting cube', 'connecting cubes', 19, 24, 4, 100, 1600],
-  ['ten-rod', 'durable', 'ten-rod', 'ten-rods', 10, 100, 8, 50, 1500],
-  ['block', 'durable', 'stacking block', 'stacking blocks', 25, 35, 12, 60, 2400],
-  ['die', 'durable', 'die', 'dice', 16, 16, 5, 24, 700],
-  ['card-deck', 'durable', 'deck of cards', 'decks of cards', 16, 89, 95, 12, 1800, { washable: false }],
-  ['tile', 'durable', 'double-six domino', 'double-six dominoes', 8, 48, 9, 28, 950],
-  ['cup', 'durable', 'shaking cup', 'shaking cups', 70, 95, 18, 12, 900],
-  ['small-cup', 'durable', 'small cup', 'small cups', 40, 60, 6, 50, 650],
-  ['peg', 'durable', 'clothespin', 'clothespins', 10, 72, 5, 48, 500],
-  ['pin', 'durable', 'pin', 'pins', 60, 200, 70, 10, 2600],
-  ['ball', 'durable', 'soft ball', 'soft balls', 90, 90, 60, 6, 1500, { cautions: [BALL] }],
-  ['bean-bag', 'durable', 'bean bag', 'bean bags', 30, 120, 110, 12, 2200, { washable: false }],
-  ['hop-stone', 'durable', 'flat stone', 'flat stones', 12, 60, 60, 20, 800],
-  ['token', 'durable', 'token', 'tokens', 12, 25, 3, 100, 900],
-  ['animal', 'durable', 'pond animal', 'pond animals', 15, 40, 6, 72, 2300],
-  ['paper-clip', 'durable', 'paper clip', 'paper clips', 1, 33, 1, 100, 150],
-  ['cover', 'durable', 'cloth to cover', 'cloths to cover', 1, 300, 25, 10, 1200],
-  ['wipe-marker', 'durable', 'wipe-off marker', 'wipe-off markers', 12, 120, 10, 24, 2000],
+  [
+    'two-colour-counter',
+    'durable',
+    'two-color counter',
+    'two-color counters',
+    2,
+    25,
+    1.2,
+    200,
+    1450,
+    { form: 'disc' },
+  ],
+  ['chip', 'durable', 'chip', 'chips', 2, 22, 1, 300, 1200, { form: 'disc' }],
+  ['piece', 'durable', 'felt piece', 'felt pieces', 3, 20, 0.4, 300, 900, { form: 'disc', washable: false }],
+  ['cube', 'durable', 'connecting cube', 'connecting cubes', 19, 24, 4, 100, 1600, { middleMm: 19 }],
+  ['ten-rod', 'durable', 'ten-rod', 'ten-rods', 10, 100, 8, 50, 1500, { middleMm: 10 }],
+  ['block', 'durable', 'stacking block', 'stacking blocks', 25, 35, 12, 60, 2400, { middleMm: 25 }],
+  ['die', 'durable', 'die', 'dice', 16, 16, 5, 24, 700, { middleMm: 16 }],
+  [
+    'card-deck',
+    'durable',
+    'deck of cards',
+    'decks of cards',
+    16,
+    89,
+    95,
+    12,
+    1800,
+    { middleMm: 64, washable: false },
+  ],
+  ['tile', 'durable', 'double-six domino', 'double-six dominoes', 8, 48, 9, 28, 950, { middleMm: 24 }],
+  ['cup', 'durable', 'shaking cup', 'shaking cups', 70, 95, 18, 12, 900, { form: 'rod' }],
+  ['small-cup', 'durable', 'small cup', 'small cups', 40, 60, 6, 50, 650, { form: 'rod' }],
+  ['peg', 'durable', 'clothespin', 'clothespins', 10, 72, 5, 48, 500, { middleMm: 12 }],
+  ['pin', 'durable', 'pin', 'pins', 60, 200, 70, 10, 2600, { form: 'rod' }],
+  ['ball', 'durable', 'soft ball', 'soft balls', 90, 90, 60, 6, 1500, { form: 'ball', cautions: [BALL] }],
+  [
+    'bean-bag',
+    'durable',
+    'bean bag',
+    'bean bags',
+    30,
+    120,
+    110,
+    12,
+    2200,
+    { middleMm: 120, washable: false },
+  ],
+  ['hop-stone', 'durable', 'flat stone', 'flat stones', 12, 60, 60, 20, 800, { form: 'disc' }],
+  ['token', 'durable', 'token', 'tokens', 12, 25, 3, 100, 900, { form: 'disc' }],
+  ['animal', 'durable', 'pond animal', 'pond animals', 15, 40, 6, 72, 2300, { form: 'rod' }],
+  ['paper-clip', 'durable', 'paper clip', 'paper clips', 1, 33, 1, 100, 150, { middleMm: 8 }],
+  ['cover', 'durable', 'cloth to cover', 'cloths to cover', 1, 300, 25, 10, 1200, { middleMm: 300 }],
+  ['wipe-marker', 'durable', 'wipe-off marker', 'wipe-off markers', 12, 120, 10, 24, 2000, { form: 'rod' }],
   [
     'floor-stone',
     'durable',
@@ -109,9 +141,9 @@ const ROWS = [
     40,
     10,
     1800,
-    { washable: false, cautions: [FLOOR] },
+    { middleMm: 300, washable: false, cautions: [FLOOR] },
   ],
-  ['pencil', 'durable', 'pencil', 'pencils', 7, 120, 5, 72, 1080, { washable: false }],
+  ['pencil', 'durable', 'pencil', 'pencils', 7, 120, 5, 72, 1080, { form: 'rod', washable: false }],
   [
     'dough',
     'consumable',
@@ -134,7 +166,7 @@ const ROWS = [
     40,
     20,
     800,
-    { washable: false, cautions: [CHALK] },
+    { form: 'rod', washable: false, cautions: [CHALK] },
   ],
   printed('record-sheet', 'record sheet'),
   printed('peg-card', 'peg card', 5),
@@ -161,10 +193,16 @@ const ROWS = [
   printed('measuring-strip', 'measuring strip', 2),
   printed('operation-card', 'operation card', 1),
   printed('plan', 'plan', 4),
-  ['shield', 'home', 'shield', 'shields', 1, 250, 20, 1, 0, { washable: false }],
-  ['bag', 'durable', 'drawstring bag', 'drawstring bags', 5, 400, 60, 10, 2200],
+  ['shield', 'home', 'shield', 'shields', 1, 250, 20, 1, 0, { middleMm: 200, washable: false }],
+  ['bag', 'durable', 'drawstring bag', 'drawstring bags', 5, 400, 60, 10, 2200, { middleMm: 350 }],
   printed('instruction-sheet', 'instruction sheet', 6),
 ] as const satisfies readonly Row[];
+
+/** A disc is as wide as long, a rod as thick as high, a ball the same all round; a box is taken to be as thick as high. */
+const bodyOf = (smallest: number, largest: number, form: Body['form'], middle?: number): Body => ({
+  form,
+  sizesMm: [smallest, middle ?? (form === 'disc' ? largest : smallest), largest],
+});
 
 const CATALOGUE: readonly Material[] = (ROWS as readonly Row<MaterialId>[]).map(
   ([id, kind, name, plural, smallestMm, largestMm, massG, size, priceCents, more]) => ({
@@ -176,10 +214,10 @@ const CATALOGUE: readonly Material[] = (ROWS as readonly Row<MaterialId>[]).map(
     largestMm,
     massG,
     pack: { size, priceCents },
-    allergens: [],
-    washable: true,
-    cautions: [],
-    ...more,
+    allergens: more?.allergens ?? [],
+    washable: more?.washable ?? true,
+    cautions: more?.cautions ?? [],
+    body: bodyOf(smallestMm, largestMm, more?.form ?? 'box', more?.middleMm),
   }),
 );
 const BY_ID = new Map<string, Material>(CATALOGUE.map((material) => [material.id, material]));
@@ -196,6 +234,4 @@ export function materialOf(id: string): Material {
 
 /** Whether one piece fits the small-parts tube. Printed sheets are left out: paper is judged by hand. */
 export const fitsChokeTube = (material: Material): boolean =>
-  material.kind !== 'printed' &&
-  material.smallestMm <= CHOKE_TUBE_MM &&
-  material.largestMm <= CHOKE_TUBE_DEPTH_MM;
+  material.kind !== 'printed' && fitsTube(material.body);

@@ -1,7 +1,8 @@
 import { data, Form, redirect, useNavigation, useSearchParams } from 'react-router';
 import { checkForm, type FieldErrors } from '~/core/check/check';
 import { moveSchema, placeSchema, storable, storeOfferSchema, WRITTEN } from '~/core/kits/store';
-import { CHOKE_TUBE_MM, fitsChokeTube, materialOf } from '~/core/materials/catalogue';
+import { fitsChokeTube, materialOf } from '~/core/materials/catalogue';
+import { CHOKE_TUBE_MM } from '~/core/materials/tube';
 import { money } from '~/core/words/numbers';
 import {
   addOffer,

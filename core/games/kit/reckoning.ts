@@ -1,7 +1,8 @@
 /** What a reckoning is put together with: figures, needs, notices and what follows from them. */
 import { atMost, entries, mean, point, quantile, type Pmf } from '~/core/chance/pmf';
 import type { Estimate, Simulated } from '~/core/chance/simulate';
-import { CHOKE_TUBE_MM, fitsChokeTube, materialOf, type MaterialId } from '~/core/materials/catalogue';
+import { fitsChokeTube, materialOf, type MaterialId } from '~/core/materials/catalogue';
+import { CHOKE_TUBE_MM } from '~/core/materials/tube';
 import { capital } from '~/core/words/numbers';
 import { skillsOf } from './skills';
 import {
