@@ -1,5 +1,5 @@
 /**
- * `npm run speed [-- reckoning|pages] [--schools 60]`: how long things take on this machine, against what is wanted. `pages` asks a
+ * `npm run speed [-- reckoning|stations|pages] [--schools 60]`: how long things take on this machine, against what is wanted. `pages` asks a
  * built server for every page, with the demo schools and with the large district of `npm run seed-big`, its rows in so
  * many schools.
  */
@@ -14,10 +14,12 @@ try {
   });
   const [part] = positionals;
   const schools = values.schools === undefined ? undefined : Number(values.schools);
-  if (part !== undefined && part !== 'reckoning' && part !== 'pages')
+  if (part !== undefined && !['reckoning', 'stations', 'pages'].includes(part))
     throw new Trouble(`There is no part “${part}”.`, 'npm run speed -- pages');
-  if (part !== 'pages') await (await import('./speed/reckoning.ts')).measureReckoning();
-  if (part !== 'reckoning') await (await import('./speed/pages.ts')).measurePages(schools);
+  const asked = (name: string): boolean => part === undefined || part === name;
+  if (asked('reckoning')) await (await import('./speed/reckoning.ts')).measureReckoning();
+  if (asked('stations')) await (await import('./speed/stations.ts')).measureStations();
+  if (asked('pages')) await (await import('./speed/pages.ts')).measurePages(schools);
   sayMissed();
   process.exit(0);
 } catch (error) {

@@ -92,13 +92,13 @@ interface State {
 }
 
 function stateOf(variant: Variant, held: Held, ageBand: AgeBand): State {
-  const { parts, notices } = variant.reckon(assume(ageBand));
+  const { parts, stopped } = variant.needs(ageBand);
   const lacks = held.deckLacks ?? [];
   const decks = parts.some(({ material }) => material === 'card-deck');
   return {
     enough: enoughOf(parts, held),
     parts,
-    stopped: notices.some(({ severity }) => severity === 'stop'),
+    stopped,
     ...(decks && lacks.length > 0 && variant.game.audits ? { deck: variant.audit(deckWithout(lacks)) } : {}),
   };
 }
@@ -198,7 +198,9 @@ function nearest(variant: Variant, held: Held, ageBand: AgeBand): Variant | unde
     one !== undefined && playsSo(stateOf(one, held, ageBand));
   if (from !== variant && plays(from)) return from;
   let best: { variant: Variant; far: number } | undefined;
-  for (const knob of from.game.knobs)
+  // A part of which none is there is needed less only by another way to play, not by less of the same.
+  const gone = from.needs(ageBand).parts.some((need) => need.enough > 0 && there(need.material, held) === 0);
+  for (const knob of from.game.knobs.filter(({ kind }) => !gone || kind === 'choice' || kind === 'yes'))
     for (const way of waysOf(knob, from.params[knob.name]!)) {
       const at = (i: number): Variant | undefined => changedBy(from, { [knob.name]: way.values[i]! });
       // A way that does not help at its end does not help at all; else it is halved until the first step that does.
@@ -218,7 +220,7 @@ function nearest(variant: Variant, held: Held, ageBand: AgeBand): Variant | unde
   if (best) return best.variant;
   let now: Variant | undefined = from;
   for (let i = 0; now && i < 12; i++) {
-    const easier: Params | undefined = now.reckon(assume(ageBand)).ladder.easier?.params;
+    const easier: Params | undefined = now.needs(ageBand).easier;
     now = easier && changedBy(now, easier);
     if (now && plays(now)) return now;
   }
@@ -318,7 +320,7 @@ export function verdict({ variants, players, ageBand = 'g1', ...held }: CopyAske
 function restock(variants: readonly Variant[], held: Held, ageBand: AgeBand): CopyVerdict['restock'] {
   const wanted = new Map<MaterialId, number>();
   for (const variant of variants)
-    for (const { material, enough } of variant.reckon(assume(ageBand)).parts) {
+    for (const { material, enough } of variant.needs(ageBand).parts) {
       const before = wanted.get(material) ?? 0;
       wanted.set(
         material,

@@ -62,8 +62,12 @@ export function afternoon(asked: AfternoonTask): PlannedAfternoon {
     const pages = packOf(order, contextOf(context)).of(order.copies[0]);
     return { plan: planAfternoon(pages, order.parts, how), stages: stagesOf(pages, order.parts, how) };
   } catch (error) {
-    if (error instanceof CannotPrint || error instanceof RangeError) return { problem: error.message };
-    throw error;
+    // A saved setting that fits its game no more must not take the page down.
+    const problem =
+      error instanceof CannotPrint || error instanceof RangeError
+        ? error.message
+        : 'This kit cannot be laid out: a game in it was changed. Save its variant anew.';
+    return { problem };
   }
 }
 

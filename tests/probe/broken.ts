@@ -96,7 +96,10 @@ export async function brokenThings(field: Field, size: number): Promise<Row> {
     const lists = [
       '/choose',
       '/choose/compare',
-      '/choose/store',
+      '/fill/store',
+      '/fill/store/count',
+      '/fill/store/cube',
+      '/fill/store/import',
       '/choose/deck',
       '/fill',
       '/fill/new',
@@ -112,7 +115,7 @@ export async function brokenThings(field: Field, size: number): Promise<Row> {
     ];
     const singles = [
       ...variantIds.map((id, i) => `/choose/${settings[i]!.gameId}?variant=${id}`),
-      ...kitIds.flatMap((id) => [`/fill/${id}`, `/fill/${id}?change=1`]),
+      ...kitIds.flatMap((id) => [`/fill/${id}`, `/fill/${id}?change=1`, `/fill/${id}/afternoon`]),
       ...copies.flatMap(({ id, link_key }) => [`/copies/${id}`, `/print?copy=${id}`, `/p/${link_key}`]),
       ...games.flatMap(({ id }) => [
         `/choose/${ownGameId(id)}`,

@@ -24,6 +24,7 @@ import type {
   GameFamily,
   Layout,
   Params,
+  PartNeed,
   Peek,
   Reckoning,
   Solution,
@@ -106,6 +107,8 @@ export interface Variant {
   readonly game: Game;
   readonly params: Params;
   reckon(assumptions: Assumptions, effort?: Effort): Reckoning;
+  /** Its parts, whether it cannot be played at all, and the next easier setting: what is asked of many settings at once. */
+  needs(ageBand: AgeBand): { parts: readonly PartNeed[]; stopped: boolean; easier?: Params };
   play(random: Random): Generator<Turn, Outcome | void>;
   steps(): Step[];
   /** The small drawing of a step, where there is one; it shows the numbers that the step says. */
@@ -229,6 +232,15 @@ function variantOf(game: Game, params: Params): Variant {
         plays(change) ? of(change, brief) : undefined,
       );
       return { ...reckoning, notices: [...excess, ...reckoning.notices] };
+    },
+    needs: (ageBand) => {
+      // No part depends on how many plays are simulated.
+      const answers = parts.reckon(params, { ...QUICK, plays: 1 }, ageBand);
+      return {
+        parts: answers.parts,
+        stopped: (answers.notices ?? []).some((notice) => notice && notice.severity === 'stop'),
+        easier: answers.ladder.easier?.params,
+      };
     },
     play: (random) => parts.play(params, random),
     steps: () => {
