@@ -15,7 +15,7 @@ import {
   type Answers,
   type Practised,
 } from '~/core/games/kit';
-import { count as many } from '~/core/words/numbers';
+import { capital, count as many, shareOf } from '~/core/words/numbers';
 import type { PileParams } from '.';
 import { MOST_ROUNDS, roundsOfPlay } from './play';
 import { answer, goesOn, ladder, lined, numbers, perRound, piles, rounds, values } from './rules';
@@ -134,7 +134,11 @@ export function reckon(params: PileParams, effort: Effort): Answers {
         quantile(long.simulated.turns, 0.9) > LONG &&
         mind(
           'goes-on',
-          `One in ten of these games has more than ${quantile(long.simulated.turns, 0.9)} rounds: set a clock, or go through the deck once.`,
+          `${
+            long.ended < MOST
+              ? `${capital(shareOf(1 - long.ended, 'game'))} have no end after ${MOST_ROUNDS} rounds`
+              : `One in ten of these games has more than ${quantile(long.simulated.turns, 0.9)} rounds`
+          }: set a clock, or go through the deck once.`,
           mend('Once through the deck', params, { until: 'deck' }),
         ),
       missing.length > 0 &&
@@ -178,6 +182,8 @@ export function reckon(params: PileParams, effort: Effort): Answers {
   };
 }
 
+/** So many of the games have to end, so that one can say by when. */
+const MOST = 0.9;
 /** So many rounds are more than an evening has. */
 const LONG = 60;
 
@@ -204,16 +210,37 @@ function untilAll(params: PileParams, effort: Effort) {
     }
   }, effort);
   const { turns, plays, of } = simulated;
+  const ended = of.ended!.mean;
   return {
     simulated,
+    ended,
     practice: [...met.values()].map((one) => ({ ...one, meetings: one.meetings / plays })),
     figures: [
-      ...simulatedFigure('rounds.mean', 'Rounds', of.turns, 'rounds', 'Until one player has all cards.'),
-      figure('rounds.p90', '90 in 100 games end by', quantile(turns, 0.9), 'rounds', 'Of the same plays.'),
+      ...simulatedFigure(
+        'rounds.mean',
+        'Rounds',
+        of.turns,
+        'rounds',
+        ended < 1
+          ? `Until one player has all cards, or the game is put away after ${MOST_ROUNDS}.`
+          : 'Until one player has all cards.',
+      ),
+      // Where many games do not end at all, nobody can say by when most of them do.
+      ...(ended >= MOST
+        ? [
+            figure(
+              'rounds.p90',
+              '90 in 100 games end by',
+              quantile(turns, 0.9),
+              'rounds',
+              'Of the same plays.',
+            ),
+          ]
+        : []),
       chanceFigure(
         'ends.chance',
         'It comes to an end',
-        of.ended!.mean,
+        ended,
         `somebody has all cards within ${MOST_ROUNDS} rounds.`,
         of.ended!.error,
       ),
