@@ -7,7 +7,7 @@ import type { Paper } from '~/core/paper/sheet';
 import { type SchoolHandle, transaction, unlessTaken } from '../db';
 import { buildRun, copy, family, kit, kitVariant, loan, variant } from '../schema';
 import { ours } from './ours';
-import { moveAll, onHandNow, undoMovesFor, type Move, type TooFew } from './store';
+import { lockItems, moveAll, onHandNow, undoMovesFor, type Move, type TooFew } from './store';
 import { log, saveOver, type Saving } from './changes';
 import { followed, passOn } from './sharing';
 import { sound, soundPlan } from './sound';
@@ -324,10 +324,15 @@ async function takeFromStore(
   take: 'all' | 'whatIsThere',
   personId: string | null,
 ): Promise<void> {
-  const onHand = await onHandNow(tx);
-  const moves = parts.flatMap(({ material, quantity }): Move[] => {
-    const there = onHand[material];
-    if (there === undefined || there === null) return [];
+  const known = await onHandNow(tx);
+  const counted = parts.filter(({ material }) => typeof known[material] === 'number');
+  // Locked first: what is there is what is taken, whoever else takes at the same moment.
+  const items = await lockItems(
+    tx,
+    counted.map(({ material }) => material),
+  );
+  const moves = counted.flatMap(({ material, quantity }): Move[] => {
+    const there = items.get(material)!.onHand ?? 0;
     const need = quantity * copies;
     const taken = take === 'all' ? need : Math.min(need, there);
     return taken > 0 ? [{ material, kind: 'taken', quantity: -taken, forId: runId }] : [];

@@ -25,6 +25,8 @@ export interface StockMove {
   by: string | null;
   undone: boolean;
   undoes: string | null;
+  /** It belongs to a build run or a copy, and is undone there. */
+  forId: string | null;
 }
 
 /** A move that is asked for. */
@@ -62,7 +64,10 @@ export const onHandNow = async (at: SchoolHandle): Promise<OnHand> =>
   Object.fromEntries((await listStock(at)).map(({ material, onHand }) => [material, onHand]));
 
 /** Rows of these materials, made where there are none and locked in one order: moves of one material follow one another. */
-async function lockItems(tx: SchoolHandle, materials: readonly string[]): Promise<Map<string, StockItem>> {
+export async function lockItems(
+  tx: SchoolHandle,
+  materials: readonly string[],
+): Promise<Map<string, StockItem>> {
   const wanted = [...new Set(materials)].sort();
   if (wanted.length === 0) return new Map();
   await tx
@@ -158,23 +163,27 @@ export const undoMove = (at: SchoolHandle, id: string, personId: string | null):
       .select()
       .from(stockMove)
       .where(and(ours(tx, stockMove), eq(stockMove.id, id)));
-    if (!found || found.kind === 'undone') return undefined;
+    // What was taken for a build or put into a copy goes back where that is undone, so that both keep in step.
+    if (!found || found.kind === 'undone' || found.forId) return undefined;
     await lockItems(tx, [found.material]);
     if (await tx.$count(stockMove, and(ours(tx, stockMove), eq(stockMove.undoes, id)))) return undefined;
     const moved = await moveAll(
       tx,
-      [
-        {
-          material: found.material,
-          kind: 'undone',
-          quantity: -found.quantity,
-          undoes: id,
-          ...(found.forId ? { forId: found.forId } : {}),
-        },
-      ],
+      [{ material: found.material, kind: 'undone', quantity: -found.quantity, undoes: id }],
       personId,
     );
-    return moved.ok ? { ok: true, leaves: moved.leaves[0]! } : moved;
+    if (!moved.ok) return moved;
+    // When the only move there ever was is undone, nobody has counted it, as before.
+    const moves = await tx.$count(
+      stockMove,
+      and(ours(tx, stockMove), eq(stockMove.material, found.material)),
+    );
+    if (moves === 2)
+      await tx
+        .update(stockItem)
+        .set({ onHand: null })
+        .where(and(ours(tx, stockItem), eq(stockItem.material, found.material)));
+    return { ok: true, leaves: moved.leaves[0]! };
   });
 
 /** Undoes all moves for a build run or a copy that are not undone yet, in the transaction that undoes it. */
@@ -223,6 +232,7 @@ export const listMoves = (at: SchoolHandle, material?: string, most = 50): Promi
       at: stockMove.at,
       by: person.name,
       undoes: stockMove.undoes,
+      forId: stockMove.forId,
       undone: sql<boolean>`exists (select from ${stockMove} undo where undo.school_id = ${stockMove.schoolId} and undo.undoes = ${stockMove.id})`,
     })
     .from(stockMove)

@@ -305,7 +305,7 @@ export default function Item({ loaderData, actionData }: Route.ComponentProps) {
               {
                 head: <span className="visually-hidden">Action</span>,
                 cell: (move) =>
-                  move.kind === 'undone' ? (
+                  move.kind === 'undone' || move.forId ? (
                     ''
                   ) : move.undone ? (
                     'undone'
