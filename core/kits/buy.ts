@@ -40,6 +40,10 @@ export interface NotSold {
   why: string;
 }
 
+/** The packs that are bought, in words: "2 × bag of 100". */
+export const packsIn = ({ packs }: Bought, offers: readonly { id: string; name: string }[]): string[] =>
+  Object.entries(packs).map(([id, n]) => `${n} × ${offers.find((one) => one.id === id)!.name}`);
+
 /** What is paid, what is left over and how many packs it is, the better the smaller, in this order. */
 type Cost = readonly [cents: number, leftover: number, packs: number];
 const cheaper = (a: Cost, b: Cost): boolean =>

@@ -2,7 +2,7 @@
 import { Type, type Static } from '@sinclair/typebox';
 import { OneOf, Whole } from '~/core/check/schema';
 import type { AtHand } from '~/core/games/shelf/catalogue';
-import { materials, type Material } from '~/core/materials/catalogue';
+import { isStored, materialOf, materials, type Material } from '~/core/materials/catalogue';
 
 /** Why stock moves. Those in `LESS` take away, those in `MORE` add; a count can do either. */
 export const MOVES = {
@@ -58,8 +58,7 @@ export const storeOfferSchema = Type.Object({
 });
 
 /** What a store can have: not what is printed, and not what families find at home. */
-export const storable = (): Material[] =>
-  materials().filter(({ kind }) => kind === 'durable' || kind === 'consumable');
+export const storable = (): Material[] => materials().filter(isStored);
 
 /** What is on hand by material; null where there is some that nobody has counted yet. */
 export type OnHand = AtHand;
@@ -76,9 +75,8 @@ export function shortFor(
   copies: number,
   onHand: OnHand,
 ): { material: string; need: number; onHand: number; short: number }[] {
-  const kept = new Set(storable().map(({ id }) => id as string));
   return parts.flatMap(({ material, quantity }) => {
-    if (!kept.has(material)) return [];
+    if (!isStored(materialOf(material))) return [];
     const need = quantity * copies;
     if (has(onHand, material, need)) return [];
     const there = onHand[material] ?? 0;

@@ -225,6 +225,9 @@ const BY_ID = new Map<string, Material>(CATALOGUE.map((material) => [material.id
 /** All materials, in the order in which a bag is filled. */
 export const materials = (): readonly Material[] => CATALOGUE;
 
+/** Whether a store keeps it: it is neither printed nor found at home. */
+export const isStored = ({ kind }: Material): boolean => kind === 'durable' || kind === 'consumable';
+
 /** The material with this id. Throws RangeError when there is none. */
 export function materialOf(id: string): Material {
   const found = BY_ID.get(id);

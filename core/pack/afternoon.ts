@@ -3,7 +3,7 @@ import { Type, type Static } from '@sinclair/typebox';
 import { OneOf, Whole } from '~/core/check/schema';
 import { runPlan, type RunPlan, type Stage, type Task } from '~/core/kits/run-plan';
 import type { KitPart } from '~/core/kits/recipe';
-import { materialOf } from '~/core/materials/catalogue';
+import { isStored, materialOf } from '~/core/materials/catalogue';
 import { FINISHES, papersOf, type Finish, type Sheet } from '~/core/paper/sheet';
 import { cutsOf, type Printing } from './cost';
 
@@ -61,9 +61,7 @@ export function stagesOf(
   const cutting =
     cuts.reduce((sum, one) => sum + one.straight, 0) * printing.cutSeconds +
     cuts.reduce((sum, one) => sum + one.outline, 0) * printing.outlineSeconds;
-  const counted = parts.filter(({ material }) =>
-    ['durable', 'consumable'].includes(materialOf(material).kind),
-  );
+  const counted = parts.filter(({ material }) => isStored(materialOf(material)));
   const counting = counted.reduce(
     (sum, { quantity }) => sum + ASSUMED.partSeconds + quantity * ASSUMED.pieceSeconds,
     0,

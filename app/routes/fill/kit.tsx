@@ -4,7 +4,7 @@ import { checkForm, type FieldErrors } from '~/core/check/check';
 import { AGE_BANDS } from '~/core/games/kit/types';
 import { buildSchema, MOST_COPIES } from '~/core/kits/forms';
 import { ASSURANCES } from '~/core/kits/assurance';
-import { buy } from '~/core/kits/buy';
+import { buy, packsIn } from '~/core/kits/buy';
 import type { KitPart } from '~/core/kits/recipe';
 import { shortFor } from '~/core/kits/store';
 import { materialOf } from '~/core/materials/catalogue';
@@ -360,10 +360,7 @@ function buying(
   const mine = offers.filter((one) => one.material === material);
   const bought = buy({ need, onHand, offers: mine });
   if (!('packs' in bought)) return '';
-  const packs = Object.entries(bought.packs).map(
-    ([id, n]) => `${n} × ${mine.find((one) => one.id === id)!.name}`,
-  );
-  return `; buy ${packs.join(', ')} for ${money(bought.costCents)}`;
+  return `; buy ${packsIn(bought, mine).join(', ')} for ${money(bought.costCents)}`;
 }
 
 function Change({

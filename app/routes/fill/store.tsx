@@ -1,5 +1,5 @@
 import { Link } from 'react-router';
-import { buy } from '~/core/kits/buy';
+import { buy, packsIn } from '~/core/kits/buy';
 import { storable } from '~/core/kits/store';
 import { materialOf } from '~/core/materials/catalogue';
 import { count, money } from '~/core/words/numbers';
@@ -52,12 +52,7 @@ export async function loader({ request }: Route.LoaderArgs) {
         plural,
         short: bought.short,
         costCents: 'packs' in bought ? bought.costCents : undefined,
-        packs:
-          'packs' in bought
-            ? Object.entries(bought.packs).map(
-                ([id, n]) => `${n} × ${mine.find((one) => one.id === id)!.name}`,
-              )
-            : [],
+        packs: 'packs' in bought ? packsIn(bought, mine) : [],
       };
     }),
     moves: moves.map((move) => ({ ...move, at: showTime(at, move.at) })),

@@ -265,14 +265,7 @@ export default function Desk({ loaderData, actionData }: Route.ComponentProps) {
             {verdict?.copy === 'mendFirst' && 'Put them in before it goes out.'}
           </Said>
         )}
-        {verdict && (
-          <Panel aria-labelledby="verdict">
-            <Stack $gap="0.7rem">
-              <h2 id="verdict">Can it go out again?</h2>
-              <Verdict verdict={verdict} names={games} />
-            </Stack>
-          </Panel>
-        )}
+        {verdict && <Verdict verdict={verdict} names={games} />}
         {ready && (
           <Panel aria-label="Lend">
             <Form method="post">

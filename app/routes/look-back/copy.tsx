@@ -102,14 +102,7 @@ export default function CopyPage({ loaderData }: Route.ComponentProps) {
         <Panel aria-label="Life">
           <Strand points={strand} />
         </Panel>
-        {verdict && (
-          <Panel aria-labelledby="verdict">
-            <Stack $gap="0.7rem">
-              <h2 id="verdict">Can it go out again?</h2>
-              <Verdict verdict={verdict} names={games} />
-            </Stack>
-          </Panel>
-        )}
+        {verdict && <Verdict verdict={verdict} names={games} />}
         <Tray parts={copy.parts} />
         <Panel aria-labelledby="labels">
           <Stack $gap="0.8rem">

@@ -261,14 +261,7 @@ function Counting({
           </Entries>
           <Faint>Paper stays with the family and is not counted.</Faint>
         </Margin>
-        {verdict && missing.length > 0 && (
-          <Panel aria-labelledby="verdict" aria-live="polite">
-            <Stack $gap="0.7rem">
-              <h2 id="verdict">Can it go out again?</h2>
-              <Verdict verdict={verdict} names={games} />
-            </Stack>
-          </Panel>
-        )}
+        {verdict && missing.length > 0 && <Verdict verdict={verdict} names={games} />}
         <Panel aria-labelledby="due">
           <Form method="post">
             <input type="hidden" name="intent" value="due" />

@@ -95,14 +95,7 @@ export default function Out({ loaderData, actionData }: Route.ComponentProps) {
             {lacking.length ? `; missing: ${lacking.join(', ')}.` : ', complete.'}
           </Said>
         )}
-        {home && verdict && !actionData && search.has('home') && (
-          <Panel aria-labelledby="verdict">
-            <Stack $gap="0.7rem">
-              <h2 id="verdict">Can it go out again?</h2>
-              <Verdict verdict={verdict} names={games} />
-            </Stack>
-          </Panel>
-        )}
+        {home && verdict && !actionData && search.has('home') && <Verdict verdict={verdict} names={games} />}
         {now.out === 0 ? (
           <Empty title="No copy is out" action={<ButtonLink href="/lend">Lend a copy</ButtonLink>}>
             Everything is at school.

@@ -3,7 +3,7 @@ import { QUICK } from '~/core/chance/simulate';
 import { settle, type Game } from '~/core/games/kit/game';
 import type { Skill } from '~/core/games/kit/skills';
 import { assume } from '~/core/games/kit/types';
-import { materialOf } from '~/core/materials/catalogue';
+import { isStored, materialOf } from '~/core/materials/catalogue';
 import { nameOf } from '~/core/words/reading';
 import { readingOf } from '~/core/words/readings';
 import type { ShelfEntry } from './catalogue';
@@ -28,7 +28,7 @@ export function entryOf(game: Game): ShelfEntry {
         skills: reckoning.skills as Skill[],
         ...reckoning.players,
         parts: reckoning.parts
-          .filter(({ material }) => ['durable', 'consumable'].includes(materialOf(material).kind))
+          .filter(({ material }) => isStored(materialOf(material)))
           .map(({ material, enough }) => ({ material, quantity: enough })),
       };
     }),
