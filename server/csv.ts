@@ -1,7 +1,9 @@
-/** Cells of CSV files (RFC 4180) that a spreadsheet opens without running anything. */
+/** CSV files (RFC 4180) that a spreadsheet opens without running anything, and lists that people bring in. */
+import Papa from 'papaparse';
 
 /** No list that is brought in is longer. */
-export const MAX_CSV_BYTES = 1_000_000;
+const MAX_BYTES = 1_000_000;
+const MAX_ROWS = 2000;
 
 /**
  * Where a spreadsheet would begin a formula: at the start of a cell, and after a sign at which some of them cut a cell
@@ -18,11 +20,86 @@ export const fromCell = (text: string): string =>
         marks ? `${sign}${between}${marks.slice(1)}${first}` : all,
       );
 
+/** The file that `readRows` reads again: a line of headings and the rows below it. */
+export const writeRows = (columns: readonly string[], rows: string[][]): string =>
+  Papa.unparse({ fields: [...columns], data: rows.map((cells) => cells.map(toCell)) }, { newline: '\r\n' }) +
+  '\r\n';
+
 /** The text of a file, or undefined where it is not UTF-8. */
-export async function readText(file: File): Promise<string | undefined> {
+async function readText(file: File): Promise<string | undefined> {
   try {
     return new TextDecoder('utf-8', { fatal: true }).decode(await file.arrayBuffer());
   } catch {
     return undefined;
   }
 }
+
+/** The list in a form, as a file or, when it was shown already, as text; or why it cannot be read. */
+export async function listIn(
+  form: FormData,
+  listOf: string,
+): Promise<{ ok: true; text: string } | { ok: false; problem: string }> {
+  const refuse = (problem: string) => ({ ok: false, problem }) as const;
+  const file = form.get('file');
+  if (file instanceof File && file.size > MAX_BYTES)
+    return refuse(`This file is larger than one megabyte, so it is hardly a list of ${listOf}.`);
+  const text = file instanceof File && file.size > 0 ? await readText(file) : String(form.get('text') ?? '');
+  if (text === undefined)
+    return refuse(
+      'This file is not written in UTF-8, so its accents would be lost. Save it as “CSV UTF-8” and choose it again.',
+    );
+  if (!text.trim()) return refuse('Choose a file first.');
+  if (text.length > MAX_BYTES) return refuse('This list is too long to be read at once.');
+  return { ok: true, text };
+}
+
+/** A row of a list as it was brought in. */
+export interface CsvRow<Column extends string> {
+  /** Line in the file, the heading being line 1. */
+  row: number;
+  /** What stands under a heading; nothing where the file has no such column. */
+  cell: (column: Column) => string;
+  /** Why the row cannot be read at all. */
+  fault?: string;
+}
+
+/** Reads the rows below a line of headings, or says why the whole file cannot be read. */
+export function readRows<Column extends string>(
+  text: string,
+  asked: { columns: readonly Column[]; needed: readonly Column[]; listOf: string },
+): { ok: true; rows: CsvRow<Column>[]; headings: ReadonlySet<string> } | { ok: false; problem: string } {
+  const refuse = (problem: string) => ({ ok: false, problem }) as const;
+  if (text.includes('\u0000'))
+    return refuse('This is not a text file. Save the list as CSV and choose it again.');
+  const parsed = Papa.parse<Record<string, string>>(text.replace(/^\uFEFF/, ''), {
+    header: true,
+    skipEmptyLines: 'greedy',
+    transformHeader: (heading) => heading.trim(),
+  });
+  const headings = new Set(parsed.meta.fields ?? []);
+  const missing = asked.needed.filter((column) => !headings.has(column));
+  if (missing.length)
+    return refuse(
+      `The first line must name the columns. Missing: ${missing.join(', ')}. Known columns: ${asked.columns.join(', ')}.`,
+    );
+  if (parsed.data.length === 0) return refuse(`There are no ${asked.listOf} below the first line.`);
+  if (parsed.data.length > MAX_ROWS)
+    return refuse(
+      `The file has ${parsed.data.length} rows; up to ${MAX_ROWS} are read at once. Split it and import the parts.`,
+    );
+  const faults = new Map(parsed.errors.map((error) => [error.row, error]));
+  const rows = parsed.data.map((cells, i): CsvRow<Column> => {
+    const fault = faults.get(i);
+    return {
+      row: i + 2,
+      cell: (column) => fromCell((cells[column] ?? '').trim()),
+      fault: fault && faultOf(fault),
+    };
+  });
+  return { ok: true, rows, headings };
+}
+
+const faultOf = ({ code, message }: Papa.ParseError): string =>
+  code === 'TooManyFields' || code === 'TooFewFields'
+    ? `This line has ${code === 'TooManyFields' ? 'more' : 'fewer'} cells than the first one.`
+    : `This line cannot be read: ${message}.`;

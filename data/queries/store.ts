@@ -241,10 +241,13 @@ export const listMoves = (at: SchoolHandle, material?: string, most = 50): Promi
     .orderBy(desc(stockMove.serial))
     .limit(most);
 
+/** A line of a list that is brought in. What it does not say stays as it is. */
+export type Brought = Pick<StockItem, 'material' | 'onHand'> & Partial<StockItem>;
+
 /** A list that was brought in: what was counted, where it stands and from when on more is bought. */
 export const bringIn = (
   at: SchoolHandle,
-  items: readonly StockItem[],
+  items: readonly Brought[],
   personId: string | null,
 ): Promise<void> =>
   transaction(at, async (tx) => {
@@ -259,8 +262,15 @@ export const bringIn = (
       ),
       personId,
     );
-    for (const { material, place, reorderAt } of items)
-      await placeIn(tx, material, { place, reorderAt }, personId);
+    for (const { material, place, reorderAt } of items) {
+      const stood = before.get(material)!;
+      await placeIn(
+        tx,
+        material,
+        { place: place ?? stood.place, reorderAt: reorderAt ?? stood.reorderAt },
+        personId,
+      );
+    }
   });
 
 /** Where a material stands, and from when on more is bought. */

@@ -1,22 +1,20 @@
 /** Families to and from CSV (RFC 4180). What is exported imports again to the same. */
-import Papa from 'papaparse';
 import { checkForm } from '~/core/check/check';
 import { familySchema, sameName, type FamilyFields } from '~/core/lending/families';
 import { LANGUAGES, type Language } from '~/core/words/languages';
-import { fromCell, toCell } from '../csv';
+import { readRows, writeRows } from '../csv';
 
 const COLUMNS = ['name', 'language', 'reach', 'underThree', 'allergens'] as const;
-const MAX_ROWS = 2000;
 
-export function familiesToCsv(families: readonly FamilyFields[]): string {
-  // A cell that a spreadsheet would run as a formula gets an apostrophe, which `fromCell` takes off again.
-  const rows = families.map((family) =>
-    COLUMNS.map((column) =>
-      column === 'underThree' ? (family.underThree ? 'yes' : 'no') : toCell(family[column]),
+export const familiesToCsv = (families: readonly FamilyFields[]): string =>
+  writeRows(
+    COLUMNS,
+    families.map((family) =>
+      COLUMNS.map((column) =>
+        column === 'underThree' ? (family.underThree ? 'yes' : 'no') : family[column],
+      ),
     ),
   );
-  return Papa.unparse({ fields: [...COLUMNS], data: rows }, { newline: '\r\n' }) + '\r\n';
-}
 
 export interface ReadRow {
   /** Line in the file, the heading being line 1. */
@@ -42,41 +40,12 @@ function languageOf(text: string): Language | undefined {
 
 /** Reads a file, row by row; a row that is not right says why and leaves the others alone. */
 export function familiesFromCsv(text: string, existing: readonly string[]): ReadCsv {
-  if (text.includes('\u0000'))
-    return { ok: false, problem: 'This is not a text file. Save the list as CSV and choose it again.' };
-  const parsed = Papa.parse<Record<string, string>>(text.replace(/^\uFEFF/, ''), {
-    header: true,
-    skipEmptyLines: 'greedy',
-    transformHeader: (heading) => heading.trim(),
-  });
-  const headings = parsed.meta.fields ?? [];
-  const missing = (['name', 'language'] as const).filter((column) => !headings.includes(column));
-  if (missing.length)
-    return {
-      ok: false,
-      problem: `The first line must name the columns. Missing: ${missing.join(', ')}. Known columns: ${COLUMNS.join(', ')}.`,
-    };
-  if (parsed.data.length === 0) return { ok: false, problem: 'There are no families below the first line.' };
-  if (parsed.data.length > MAX_ROWS)
-    return {
-      ok: false,
-      problem: `The file has ${parsed.data.length} rows; up to ${MAX_ROWS} are read at once. Split it and import the parts.`,
-    };
+  const read = readRows(text, { columns: COLUMNS, needed: ['name', 'language'], listOf: 'families' });
+  if (!read.ok) return read;
   const taken = new Map(existing.map((name) => [sameName(name), 0]));
-  const rows = parsed.data.map((cells, i): ReadRow => {
-    const row = i + 2;
-    const cell = (column: (typeof COLUMNS)[number]): string => fromCell((cells[column] ?? '').trim());
+  const rows = read.rows.map(({ row, cell, fault }): ReadRow => {
     const name = cell('name');
-    const fault = parsed.errors.find((error) => error.row === i);
-    if (fault)
-      return {
-        row,
-        name,
-        problem:
-          fault.code === 'TooManyFields' || fault.code === 'TooFewFields'
-            ? `This line has ${fault.code === 'TooManyFields' ? 'more' : 'fewer'} cells than the first one.`
-            : `This line cannot be read: ${fault.message}.`,
-      };
+    if (fault) return { row, name, problem: fault };
     const language = languageOf(cell('language'));
     if (!language)
       return {

@@ -1,26 +1,27 @@
 /** The store to and from CSV (RFC 4180). What is exported imports again to the same. */
-import Papa from 'papaparse';
-import { MOST_PIECES, storable } from '~/core/kits/store';
-import type { StockItem } from '~/data/queries/store';
-import { fromCell, toCell } from '../csv';
+import { checkForm } from '~/core/check/check';
+import { countSchema, placeSchema, storable } from '~/core/kits/store';
+import type { Brought, StockItem } from '~/data/queries/store';
+import { readRows, writeRows } from '../csv';
 
 const COLUMNS = ['material', 'onHand', 'place', 'reorderAt'] as const;
 
-export function storeToCsv(items: readonly StockItem[]): string {
-  const rows = items.map(({ material, onHand, place, reorderAt }) => [
-    material,
-    onHand === null ? '' : String(onHand),
-    toCell(place),
-    String(reorderAt),
-  ]);
-  return Papa.unparse({ fields: [...COLUMNS], data: rows }, { newline: '\r\n' }) + '\r\n';
-}
+export const storeToCsv = (items: readonly StockItem[]): string =>
+  writeRows(
+    COLUMNS,
+    items.map(({ material, onHand, place, reorderAt }) => [
+      material,
+      onHand === null ? '' : String(onHand),
+      place,
+      String(reorderAt),
+    ]),
+  );
 
 export interface StoreRow {
   /** Line in the file, the heading being line 1. */
   row: number;
   material: string;
-  item?: StockItem;
+  item?: Brought;
   problem?: string;
 }
 export type ReadStore = { ok: true; rows: StoreRow[] } | { ok: false; problem: string };
@@ -35,42 +36,32 @@ function materialOfText(text: string): string | undefined {
 
 /** Reads a file, row by row; a row that is not right says why and leaves the others alone. */
 export function storeFromCsv(text: string): ReadStore {
-  if (text.includes('\u0000'))
-    return { ok: false, problem: 'This is not a text file. Save the list as CSV and choose it again.' };
-  const parsed = Papa.parse<Record<string, string>>(text.replace(/^\uFEFF/, ''), {
-    header: true,
-    skipEmptyLines: 'greedy',
-    transformHeader: (heading) => heading.trim(),
-  });
-  const headings = parsed.meta.fields ?? [];
-  const missing = (['material', 'onHand'] as const).filter((column) => !headings.includes(column));
-  if (missing.length)
-    return {
-      ok: false,
-      problem: `The first line must name the columns. Missing: ${missing.join(', ')}. Known columns: ${COLUMNS.join(', ')}.`,
-    };
-  if (parsed.data.length === 0) return { ok: false, problem: 'There are no parts below the first line.' };
+  const read = readRows(text, { columns: COLUMNS, needed: ['material', 'onHand'], listOf: 'parts' });
+  if (!read.ok) return read;
   const seen = new Map<string, number>();
-  const rows = parsed.data.map((cells, i): StoreRow => {
-    const row = i + 2;
-    const cell = (column: (typeof COLUMNS)[number]): string => fromCell((cells[column] ?? '').trim());
+  const rows = read.rows.map(({ row, cell, fault }): StoreRow => {
     const named = cell('material');
     const refuse = (problem: string): StoreRow => ({ row, material: named.slice(0, 60), problem });
+    if (fault) return refuse(fault);
     const material = materialOfText(named);
     if (!material) return refuse('There is no such part. Use a name such as “connecting cubes”, or its id.');
     const before = seen.get(material);
     if (before) return refuse(`The same part stands in line ${before}.`);
-    const number = (column: 'onHand' | 'reorderAt'): number | null | undefined => {
-      const said = cell(column);
-      if (said === '') return null;
-      return /^\d{1,6}$/.test(said) && Number(said) <= MOST_PIECES ? Number(said) : undefined;
-    };
-    const [onHand, reorderAt] = [number('onHand'), number('reorderAt')];
-    if (onHand === undefined || reorderAt === undefined)
-      return refuse(`A number is a whole one from 0 to ${MOST_PIECES}, or empty where nobody counted.`);
-    if (cell('place').length > 80) return refuse('The place has room for 80 characters.');
+    const stands = checkForm(placeSchema, { place: cell('place'), reorderAt: cell('reorderAt') });
+    if (!stands.ok) return refuse(Object.values(stands.errors).join(' '));
+    const counted = cell('onHand') === '' ? undefined : checkForm(countSchema, { counted: cell('onHand') });
+    if (counted && !counted.ok) return refuse(Object.values(counted.errors).join(' '));
     seen.set(material, row);
-    return { row, material, item: { material, onHand, place: cell('place'), reorderAt: reorderAt ?? 0 } };
+    return {
+      row,
+      material,
+      item: {
+        material,
+        onHand: counted?.value.counted ?? null,
+        ...(read.headings.has('place') && { place: stands.value.place }),
+        ...(read.headings.has('reorderAt') && { reorderAt: stands.value.reorderAt }),
+      },
+    };
   });
   return { ok: true, rows };
 }

@@ -138,11 +138,32 @@ describe('a list of the store', () => {
       'chip',
       expect.stringMatching(/There is no such part/),
       'The same part stands in line 2.',
-      expect.stringMatching(/whole one from 0/),
-      expect.stringMatching(/whole one from 0/),
+      expect.stringMatching(/How many you counted .*from 0 to 100000/),
+      expect.stringMatching(/How many you counted .*whole number/),
       'pencil',
     ]);
     expect(storeFromCsv('name,count\r\nchip,3')).toMatchObject({ ok: false });
+    // A comma too many would move every number into the next column.
+    expect(storeFromCsv('material,onHand\r\nchip,1,200')).toMatchObject({
+      rows: [{ problem: 'This line has more cells than the first one.' }],
+    });
+    expect(storeFromCsv(`material,onHand\r\n${'chip,1\r\n'.repeat(2001)}`)).toMatchObject({ ok: false });
+  });
+
+  it('leaves as it is what a list does not say', async () => {
+    await placeStock(world.at, 'small-cup', { place: 'tin 4', reorderAt: 30 }, null);
+    const read = storeFromCsv('material,onHand\r\nsmall-cup,77\r\n');
+    if (!read.ok) throw new Error(read.problem);
+    await bringIn(
+      world.at,
+      read.rows.map(({ item }) => item!),
+      null,
+    );
+    expect((await listStock(world.at)).find(({ material }) => material === 'small-cup')).toMatchObject({
+      onHand: 77,
+      place: 'tin 4',
+      reorderAt: 30,
+    });
   });
 });
 

@@ -97,6 +97,36 @@ describe('the store', () => {
     expect(complaints).toEqual([]);
   });
 
+  it('shows a list row by row before it takes it over, and says in a sentence what cannot be read', async () => {
+    const { page, complaints } = await visitor({ expected: /400/ });
+    await signIn(page);
+    await open(page, '/fill/store');
+    await page.getByRole('link', { name: 'Bring a list in' }).click();
+    const choose = async (bytes: Buffer): Promise<void> => {
+      await page
+        .getByLabel('The file')
+        .setInputFiles({ name: 'list.csv', mimeType: 'text/csv', buffer: bytes });
+      await page.getByRole('button', { name: 'Show what is in it' }).click();
+    };
+    await choose(Buffer.from([0x6d, 0xff, 0xfe]));
+    await page.getByText('This file is not written in UTF-8').waitFor();
+    await choose(Buffer.from('part,count\r\nchips,3\r\n'));
+    await page.getByText('Missing: material, onHand.').waitFor();
+    await choose(
+      Buffer.from('material,onHand,place\r\nunicorn,4,\r\nchips,48,tin 2\r\ntwo-color counters,,\r\n'),
+    );
+    await page.getByText('1 part will change').waitFor();
+    await page.getByText('1 row has a problem and will be left out').waitFor();
+    await page.getByText('There is no such part.').waitFor();
+    await page.getByText('48 on hand, in tin 2').waitFor();
+    expect((await there()).chip).toBeUndefined();
+    await expectAccessible(page);
+    await page.getByRole('button', { name: 'Change 1 part' }).click();
+    await page.getByText('The list was brought in').waitFor();
+    expect((await there()).chip).toBe(48);
+    expect(complaints).toEqual([]);
+  });
+
   it('mends a copy from what it has, and takes that back', async () => {
     const loanId = await lendOut(world, {
       copy: 0,

@@ -1,4 +1,4 @@
-import { Link } from 'react-router';
+import { Link, useSearchParams } from 'react-router';
 import { buy, packsIn } from '~/core/kits/buy';
 import { storable } from '~/core/kits/store';
 import { materialOf } from '~/core/materials/catalogue';
@@ -20,6 +20,7 @@ import {
   State,
   Workplace,
 } from '~/app/ui/Page';
+import { Said } from '~/app/ui/Notices';
 import { Table } from '~/app/ui/Table';
 import { moveWords } from '~/app/desk/moves';
 import type { Route } from './+types/store';
@@ -62,6 +63,7 @@ export async function loader({ request }: Route.LoaderArgs) {
 
 export default function Store({ loaderData }: Route.ComponentProps) {
   const { items, low, moves, mayImport } = loaderData;
+  const [search] = useSearchParams();
   const there = items.filter(({ onHand }) => onHand !== undefined);
   const others = items.filter(({ onHand }) => onHand === undefined);
   const places = [...new Set(there.map(({ place }) => place))].sort((a, b) => a.localeCompare(b));
@@ -83,6 +85,11 @@ export default function Store({ loaderData }: Route.ComponentProps) {
         >
           What is on hand, and where it stands. Every change is a move that can be undone.
         </Heading>
+        {search.has('brought') && (
+          <Said kind="done" word="The list was brought in" live>
+            What differs from before is a count in the ledger.
+          </Said>
+        )}
         {there.length === 0 ? (
           <Empty
             title="Nothing has been counted yet"
