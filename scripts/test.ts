@@ -11,6 +11,8 @@ import { ensureBuild, freePortFrom, serve, type WebServer } from './lib/web.ts';
 
 let passed = 0;
 let failed = 0;
+/** What failed, by name: said again at the end, where it is looked for. */
+const fallen: string[] = [];
 
 async function counted(name: string, work: () => Promise<unknown>): Promise<boolean> {
   try {
@@ -19,6 +21,7 @@ async function counted(name: string, work: () => Promise<unknown>): Promise<bool
     return true;
   } catch {
     failed++;
+    fallen.push(name);
     return false;
   }
 }
@@ -44,13 +47,25 @@ async function vitest(project: string, env: Record<string, string> = {}): Promis
       numPassedTests: number;
       numFailedTests: number;
       success: boolean;
+      testResults: {
+        name: string;
+        status: string;
+        message: string;
+        assertionResults: { fullName: string; status: string; failureMessages: string[] }[];
+      }[];
     };
+    for (const { name, status, message, assertionResults } of result.testResults) {
+      const broken = assertionResults.filter((test) => test.status === 'failed');
+      for (const test of broken)
+        fallen.push(`${name}: ${test.fullName}\n    ${test.failureMessages.join('\n').slice(0, 600)}`);
+      if (status === 'failed' && !broken.length) fallen.push(`${name}: ${message.slice(0, 600)}`);
+    }
     passed += result.numPassedTests;
     failed += result.numFailedTests;
     // A file that does not load fails without a failed test.
     if (!result.success && !result.numFailedTests) failed++;
   } catch {
-    console.error(`  ✗ The ${project} tests left no result.`);
+    fallen.push(`The ${project} tests left no result.`);
     failed++;
   }
 }
@@ -81,6 +96,7 @@ if (wanted('unit')) {
   await vitest('unit');
 }
 if (wanted('database') || wanted('journeys')) await withDatabase();
+for (const what of fallen) console.log(`  ✗ ${what}`);
 console.log(`\n${passed} passed, ${failed} failed`);
 process.exit(failed ? 1 : 0);
 
@@ -95,7 +111,7 @@ async function withDatabase(): Promise<void> {
     if (wanted('database')) await vitest('database', { FERN_DATABASES: databases.join(' ') });
     if (wanted('journeys')) await journeys(databases);
   } catch (error) {
-    console.error(error instanceof Error ? error.message : error);
+    fallen.push(error instanceof Error ? error.message : String(error));
     failed++;
   } finally {
     await cluster.stop();
