@@ -7,7 +7,7 @@ import { mayAnswer } from '~/core/lending/due';
 import { wordedOr, WORDED, type Worded } from '~/core/words/languages';
 import { languageFor } from '~/core/words/trouble';
 import { atSchool, type SchoolHandle } from '~/data/db';
-import { findCopy, type CopyRow } from '~/data/queries/kits';
+import { findCopy, type CopyRow } from '~/data/queries/copies';
 import { findLoanOf, lastLoanOf } from '~/data/queries/lending';
 import { boundTo, schoolOfLink } from '~/data/queries/schools';
 import { isId } from './ids';

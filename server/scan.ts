@@ -10,7 +10,8 @@ import { nameOf } from '~/core/words/reading';
 import { readingOf } from '~/core/words/readings';
 import type { SchoolHandle } from '~/data/db';
 import { familiesNamed } from '~/data/queries/families';
-import { findCopy, listKits } from '~/data/queries/kits';
+import { findCopy } from '~/data/queries/copies';
+import { listKits } from '~/data/queries/kits';
 import { sisterOfTag } from '~/data/queries/schools';
 import { today } from './today';
 

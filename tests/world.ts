@@ -7,16 +7,9 @@ import { randomTag } from '~/core/kits/tag';
 import { atSchool, sqlState, type SchoolHandle } from '~/data/db';
 import { loadDemoWhenEmpty, type Demo } from '~/data/demo/load';
 import { createFamily, type Family } from '~/data/queries/families';
-import {
-  buildCopies,
-  createVariant,
-  findCopy,
-  findKit,
-  markPrinted,
-  saveKit,
-  type CopyRow,
-  type Variant,
-} from '~/data/queries/kits';
+import { buildCopies } from '~/data/queries/building';
+import { findCopy, markPrinted, type CopyRow } from '~/data/queries/copies';
+import { createVariant, findKit, saveKit, type Variant } from '~/data/queries/kits';
 import { lend } from '~/data/queries/lending';
 import { createPerson, findPersonByName, type Person } from '~/data/queries/people';
 import { boundTo, setUpSchool, type School } from '~/data/queries/schools';

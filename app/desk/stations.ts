@@ -11,7 +11,13 @@ export const STATIONS: readonly {
   roles: readonly Role[];
 }[] = [
   { key: 'choose', label: 'Choose', path: '/choose', waits: 'variants in no kit', roles: ['coordinator'] },
-  { key: 'fill', label: 'Fill', path: '/fill', waits: 'kits to build', roles: ['coordinator', 'helper'] },
+  {
+    key: 'fill',
+    label: 'Fill',
+    path: '/fill',
+    waits: 'kits to build and runs to go on with',
+    roles: ['coordinator', 'helper'],
+  },
   { key: 'word', label: 'Word', path: '/word', waits: 'lines to check', roles: ['coordinator', 'reader'] },
   { key: 'print', label: 'Print', path: '/print', waits: 'packs to print', roles: ['coordinator', 'helper'] },
   { key: 'lend', label: 'Lend', path: '/lend', waits: 'copies ready', roles: ['coordinator', 'helper'] },

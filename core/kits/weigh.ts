@@ -92,3 +92,34 @@ export function weigh(weighed: Weighed): Counted {
   }
   return { count, confidence: chance(count), from, to, countableUpTo };
 }
+
+/** What one piece weighs, from a sample of so many: mean and standard deviation in grams. */
+export interface LearnedUnit {
+  unitG: number;
+  unitSdG: number;
+  sample: number;
+}
+
+/**
+ * Learns the mass of one piece from weighings of several pieces each. For n pieces a reading less the tare is normal with
+ * mean n × unit and variance n × sd²; unit is the pooled mean, sd² the weighted residual of the weighings, less what the
+ * steps of the scale add (step² / 12). Throws RangeError for fewer than two weighings, or pieces that weigh nothing.
+ */
+export function learnUnit(
+  weighings: readonly { pieces: number; readingG: number }[],
+  { tareG, resolutionG }: Pick<Weighed, 'tareG' | 'resolutionG'>,
+): LearnedUnit {
+  if (weighings.length < 2) throw new RangeError('weighings: weigh them at least twice, with other pieces');
+  const sample = weighings.reduce((sum, { pieces }) => sum + pieces, 0);
+  const unitG = weighings.reduce((sum, { readingG }) => sum + readingG - tareG, 0) / sample;
+  if (!(unitG > 0)) throw new RangeError('weighings: these pieces weigh nothing on this scale');
+  const spread =
+    weighings.reduce(
+      (sum, { pieces, readingG }) => sum + (readingG - tareG - pieces * unitG) ** 2 / pieces,
+      0,
+    ) /
+    (weighings.length - 1);
+  const ofScale =
+    weighings.reduce((sum, { pieces }) => sum + resolutionG ** 2 / 12 / pieces, 0) / weighings.length;
+  return { unitG, unitSdG: Math.sqrt(Math.max(0, spread - ofScale)), sample };
+}

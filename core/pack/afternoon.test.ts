@@ -2,8 +2,9 @@ import { describe, expect, it } from 'vitest';
 import { startOf } from '~/core/games/kit/game';
 import { gameOf } from '~/core/games/shelf';
 import { recipeOf } from '~/core/kits/recipe';
+import { materialOf } from '~/core/materials/catalogue';
 import { contextOf } from '~/core/paper/testing';
-import { clock, jobsOf, planAfternoon, stagesOf } from './afternoon';
+import { clock, jobsOf, planAfternoon, stagesOf, stepsOf } from './afternoon';
 import { USUAL_PRINTING } from './cost';
 import { packOf } from './pack';
 
@@ -34,30 +35,55 @@ const pages = packOf(
   },
   context,
 ).of(copy);
-const asked = { copies: 6, helpers: 2, laminators: 1, cutters: 1, printing: USUAL_PRINTING };
+const batch = (finish: 'plain' | 'durable', copies = 6) => ({
+  steps: stepsOf(pages, parts, { finish, printing: USUAL_PRINTING }),
+  copies,
+});
+const hands = { helpers: 2, laminators: 1, cutters: 1 };
 
 describe('an afternoon of making', () => {
   it('has the stages that the pack asks for, in an order that works', () => {
-    const durable = stagesOf(pages, parts, { ...asked, finish: 'durable' });
-    expect(durable.map(({ id }) => id)).toEqual(['print', 'laminate', 'cut', 'count', 'bag', 'check']);
-    const plain = stagesOf(pages, parts, { ...asked, finish: 'plain' });
+    const durable = stagesOf([batch('durable')]);
+    expect(durable.map(({ id }) => id)).toEqual(
+      ['print', 'laminate', 'cut', 'count', 'bag', 'label', 'check'].map((stage) => `${stage} 1`),
+    );
+    const plain = stagesOf([batch('plain')]);
     expect(plain.map(({ id, after }) => [id, after])).toEqual([
-      ['print', []],
-      ['cut', ['print']],
-      ['count', []],
-      ['bag', ['cut', 'count', 'print']],
-      ['check', ['bag']],
+      ['print 1', []],
+      ['cut 1', ['print 1']],
+      ['count 1', []],
+      ['bag 1', ['print 1', 'cut 1', 'count 1']],
+      ['label 1', ['bag 1']],
+      ['check 1', ['print 1', 'cut 1', 'count 1', 'bag 1', 'label 1']],
     ]);
-    expect(durable.find(({ id }) => id === 'print')!.secondsEach).toBe(
-      pages.length * USUAL_PRINTING.pageSeconds,
+    expect(durable[0]!.secondsEach).toBe(pages.length * USUAL_PRINTING.pageSeconds);
+  });
+
+  it('makes a step of every part that comes from the store, and of nothing else', () => {
+    const counted = batch('plain')
+      .steps.filter(({ id }) => id.startsWith('count '))
+      .map(({ id, quantity }) => [id.slice(6), quantity]);
+    expect(counted).toEqual(
+      parts
+        .filter(({ material }) => materialOf(material).kind !== 'printed')
+        .map(({ material, quantity }) => [material, quantity]),
     );
   });
 
+  it('tells the batches of several kits apart', () => {
+    const { tasks } = planAfternoon([batch('plain', 2), batch('durable', 3)], hands);
+    const jobs = [1, 2].flatMap((helper) => jobsOf(tasks, helper));
+    const made = (of: number, stage: string): number =>
+      jobs
+        .filter((job) => job.of === of && job.stage === stage)
+        .reduce((sum, { from, to }) => sum + to - from + 1, 0);
+    expect([made(1, 'count'), made(2, 'count'), made(1, 'laminate'), made(2, 'laminate')]).toEqual([
+      2, 3, 0, 3,
+    ]);
+  });
+
   it('gives every helper a card on which every batch stands once, one after the other', () => {
-    const { tasks, makespanSeconds, lowerBoundSeconds } = planAfternoon(pages, parts, {
-      ...asked,
-      finish: 'durable',
-    });
+    const { tasks, makespanSeconds, lowerBoundSeconds } = planAfternoon([batch('durable')], hands);
     const cards = [1, 2].map((helper) => jobsOf(tasks, helper));
     let batches = 0;
     for (const jobs of cards) {
@@ -67,7 +93,7 @@ describe('an afternoon of making', () => {
       for (const { from, to } of jobs) batches += to - from + 1;
     }
     expect(batches).toBe(tasks.length);
-    expect(tasks).toHaveLength(6 * 6);
+    expect(tasks).toHaveLength(6 * 7);
     expect(Math.max(...cards.flat().map(({ endSeconds }) => endSeconds))).toBeCloseTo(makespanSeconds, 6);
     expect(makespanSeconds).toBeGreaterThanOrEqual(lowerBoundSeconds - 1e-6);
   });

@@ -1,6 +1,7 @@
 /** Making copies of a kit in an afternoon: the stages of the work with their minutes, from what the pack takes. */
 import { Type, type Static } from '@sinclair/typebox';
 import { OneOf, Whole } from '~/core/check/schema';
+import { AFTER, STAGE_IDS, stageOf, type MakingStep, type StageId } from '~/core/kits/making';
 import { runPlan, type RunPlan, type Stage, type Task } from '~/core/kits/run-plan';
 import type { KitPart } from '~/core/kits/recipe';
 import { isStored, materialOf } from '~/core/materials/catalogue';
@@ -22,34 +23,16 @@ export const ASSUMED = {
   laminatorSeconds: 240,
   pieceSeconds: 1,
   partSeconds: 15,
+  labelSeconds: 20,
   checkSeconds: 45,
 } as const;
 
-export const STAGES = {
-  print: { does: 'print', caution: '' },
-  laminate: {
-    does: 'laminate',
-    caution: 'For grown-ups: the rollers are hot. Let each pouch cool before it is cut.',
-  },
-  cut: {
-    does: 'cut',
-    caution: 'Blades away from the body, and closed when nobody cuts. Round the corners of pouches.',
-  },
-  count: {
-    does: 'count the parts for',
-    caution: 'Small parts stay out of the reach of children under three.',
-  },
-  bag: { does: 'fill and label', caution: '' },
-  check: { does: 'check', caution: '' },
-} as const;
-export type StageId = keyof typeof STAGES;
-
-/** The stages for so many copies of which one takes these pages and parts. A stage without work is left out. */
-export function stagesOf(
+/** The steps of making one copy that takes these pages and parts. A step without work is left out. */
+export function stepsOf(
   pages: readonly Sheet[],
   parts: readonly KitPart[],
-  { copies, finish, printing }: Pick<AfternoonAsked, 'copies' | 'finish'> & { printing: Printing },
-): Stage[] {
+  { finish, printing }: { finish: Finish; printing: Printing },
+): MakingStep[] {
   const printed = pages.filter(({ shapes }) => shapes.length > 0).length;
   const pouches =
     finish === 'durable'
@@ -58,55 +41,73 @@ export function stagesOf(
         ).length
       : 0;
   const cuts = pages.map(cutsOf);
-  const cutting =
-    cuts.reduce((sum, one) => sum + one.straight, 0) * printing.cutSeconds +
-    cuts.reduce((sum, one) => sum + one.outline, 0) * printing.outlineSeconds;
-  const counted = parts.filter(({ material }) => isStored(materialOf(material)));
-  const counting = counted.reduce(
-    (sum, { quantity }) => sum + ASSUMED.partSeconds + quantity * ASSUMED.pieceSeconds,
-    0,
-  );
-  const all: (Stage & { id: StageId })[] = [
+  const straight = cuts.reduce((sum, one) => sum + one.straight, 0);
+  const outline = cuts.reduce((sum, one) => sum + one.outline, 0);
+  const steps: MakingStep[] = [
+    { id: 'print', quantity: printed, seconds: printed * printing.pageSeconds },
+    { id: 'laminate', quantity: pouches, seconds: pouches * printing.pouchSeconds },
     {
-      id: 'print',
-      after: [],
-      batches: copies,
-      secondsEach: printed * printing.pageSeconds,
-      setUpSeconds: ASSUMED.printerSeconds,
-      machine: 'printer',
+      id: 'cut',
+      quantity: straight + outline,
+      seconds: straight * printing.cutSeconds + outline * printing.outlineSeconds,
     },
-    {
-      id: 'laminate',
-      after: ['print'],
-      batches: copies,
-      secondsEach: pouches * printing.pouchSeconds,
-      setUpSeconds: ASSUMED.laminatorSeconds,
-      machine: 'laminator',
-    },
-    { id: 'cut', after: ['print', 'laminate'], batches: copies, secondsEach: cutting, machine: 'cutter' },
-    { id: 'count', after: [], batches: copies, secondsEach: counting },
-    { id: 'bag', after: ['cut', 'count', 'print'], batches: copies, secondsEach: printing.bagSeconds },
-    { id: 'check', after: ['bag'], batches: copies, secondsEach: ASSUMED.checkSeconds },
+    ...parts
+      .filter(({ material }) => isStored(materialOf(material)))
+      .map(({ material, quantity }): MakingStep => ({
+        id: `count ${material}`,
+        quantity,
+        seconds: ASSUMED.partSeconds + quantity * ASSUMED.pieceSeconds,
+      })),
+    { id: 'bag', quantity: 1, seconds: Math.max(1, printing.bagSeconds - ASSUMED.labelSeconds) },
+    { id: 'label', quantity: 1, seconds: ASSUMED.labelSeconds },
+    { id: 'check', quantity: 1, seconds: ASSUMED.checkSeconds },
   ];
-  const kept = all.filter(({ secondsEach }) => secondsEach > 0);
-  const there = new Set(kept.map(({ id }) => id as string));
-  return kept.map((stage) => ({ ...stage, after: stage.after.filter((id) => there.has(id)) }));
+  return steps.filter(({ quantity }) => quantity > 0);
 }
 
+/** So many copies whose steps are these. */
+export interface Batch {
+  steps: readonly MakingStep[];
+  copies: number;
+}
+
+/** The stages of making these batches: a stage of each, named by its number as in "count 2". */
+export function stagesOf(batches: readonly Batch[]): Stage[] {
+  return batches.flatMap(({ steps, copies }, i) => {
+    const there = STAGE_IDS.filter((stage) => steps.some(({ id }) => stageOf(id) === stage));
+    return there.map((stage): Stage => ({
+      id: `${stage} ${i + 1}`,
+      after: AFTER[stage].filter((before) => there.includes(before)).map((before) => `${before} ${i + 1}`),
+      batches: copies,
+      secondsEach: steps
+        .filter(({ id }) => stageOf(id) === stage)
+        .reduce((sum, { seconds }) => sum + seconds, 0),
+      ...MACHINES[stage],
+    }));
+  });
+}
+const MACHINES: Partial<Record<StageId, Pick<Stage, 'machine' | 'setUpSeconds'>>> = {
+  print: { machine: 'printer', setUpSeconds: ASSUMED.printerSeconds },
+  laminate: { machine: 'laminator', setUpSeconds: ASSUMED.laminatorSeconds },
+  cut: { machine: 'cutter' },
+};
+
+/** Who does what when, for so many helpers and machines. */
 export const planAfternoon = (
-  pages: readonly Sheet[],
-  parts: readonly KitPart[],
-  asked: AfternoonAsked & { printing: Printing },
+  batches: readonly Batch[],
+  { helpers, laminators, cutters }: Pick<AfternoonAsked, 'helpers' | 'laminators' | 'cutters'>,
 ): RunPlan =>
   runPlan({
-    stages: stagesOf(pages, parts, asked),
-    helpers: asked.helpers,
-    machines: { printer: 1, laminator: asked.laminators, cutter: asked.cutters },
+    stages: stagesOf(batches),
+    helpers,
+    machines: { printer: 1, laminator: laminators, cutter: cutters },
   });
 
 /** One line of a job card: the same stage for copies one after the other. */
 export interface Job {
   stage: StageId;
+  /** Which of the batches, from 1. */
+  of: number;
   from: number;
   to: number;
   startSeconds: number;
@@ -121,10 +122,11 @@ export function jobsOf(tasks: readonly Task[], helper: number): Job[] {
   const jobs: Job[] = [];
   for (const { stage, batch, startSeconds, endSeconds } of mine) {
     const last = jobs.at(-1);
-    if (last && last.stage === stage && last.to + 1 === batch) {
+    const [name, of] = stage.split(' ') as [StageId, string];
+    if (last && last.stage === name && last.of === Number(of) && last.to + 1 === batch) {
       last.to = batch;
       last.endSeconds = endSeconds;
-    } else jobs.push({ stage: stage as StageId, from: batch, to: batch, startSeconds, endSeconds });
+    } else jobs.push({ stage: name, of: Number(of), from: batch, to: batch, startSeconds, endSeconds });
   }
   return jobs;
 }

@@ -105,8 +105,8 @@ export async function fillBig(client: pg.Client, sizes: BigSizes = BIG): Promise
       [school, families![i]],
     );
     await run(
-      `insert into copy (school_id, kit_id, build_run_id, tag, link_key, printed_at)
-       select $1, r.kit_id, r.id, upper(substr(md5($1::text || n), 1, 12)), substr(replace(replace(encode(sha256(($1::text || n)::bytea), 'base64'), '+', '-'), '/', '_'), 1, 22), now()
+      `insert into copy (school_id, kit_id, build_run_id, tag, link_key, printed_at, ready_at)
+       select $1, r.kit_id, r.id, upper(substr(md5($1::text || n), 1, 12)), substr(replace(replace(encode(sha256(($1::text || n)::bytea), 'base64'), '+', '-'), '/', '_'), 1, 22), now(), now()
        from generate_series(1, $2::int) n
        join lateral (select id, kit_id, row_number() over (order by id) - 1 as at, count(*) over () as many from build_run where school_id = $1) r on r.at = n % r.many`,
       [school, copies![i]],

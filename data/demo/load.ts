@@ -16,16 +16,9 @@ import { atSchool, type SchoolHandle } from '../db';
 import { createFamily, type Family } from '../queries/families';
 import { addOwnGame } from '../queries/games';
 import { addOffer, countStock, moveStock, placeStock } from '../queries/store';
-import {
-  buildCopies,
-  createVariant,
-  findCopy,
-  findKit,
-  listKits,
-  markPrinted,
-  saveKit,
-  type CopyRow,
-} from '../queries/kits';
+import { buildCopies } from '../queries/building';
+import { findCopy, markPrinted, type CopyRow } from '../queries/copies';
+import { createVariant, findKit, listKits, saveKit } from '../queries/kits';
 import { lend, takeBack } from '../queries/lending';
 import { addAnswer, listAnswers, markRead } from '../queries/listening';
 import { admit, createPerson, type Person } from '../queries/people';

@@ -1,5 +1,5 @@
 /** Where the copies are: at school and ready, out and due, short of parts. The one place that says so. */
-import { and, asc, eq, isNull, sql } from 'drizzle-orm';
+import { and, asc, eq, isNotNull, isNull, sql } from 'drizzle-orm';
 import { type SchoolHandle } from '../db';
 import { copy, kit, loan } from '../schema';
 import { ours } from './ours';
@@ -9,6 +9,8 @@ import { loanRows, type LoanRow } from './lending';
 export interface CopiesNow {
   /** At school. */
   home: number;
+  /** Of a build run, and not made and checked yet. */
+  halfMade: number;
   /** At school, printed and complete: what remains to be lent. */
   ready: number;
   unprinted: number;
@@ -22,15 +24,16 @@ export interface CopiesNow {
 export async function copiesNow(at: SchoolHandle, today: string): Promise<CopiesNow> {
   const { rows } = await at.execute<CopiesNow & Record<string, unknown>>(sql`
     select
-      count(*) filter (where home)::int as home,
-      count(*) filter (where home and printed and not short)::int as ready,
+      count(*) filter (where home and made)::int as home,
+      count(*) filter (where not made)::int as "halfMade",
+      count(*) filter (where home and made and printed and not short)::int as ready,
       count(*) filter (where not printed)::int as unprinted,
       count(*) filter (where short)::int as short,
       count(*) filter (where not home)::int as out,
       count(*) filter (where due_on < ${today})::int as overdue,
       count(*) filter (where due_on = ${today})::int as "dueToday"
     from (
-      select c.printed_at is not null as printed, l.id is null as home, l.due_on, lacks.copy_id is not null as short
+      select c.printed_at is not null as printed, c.ready_at is not null as made, l.id is null as home, l.due_on, lacks.copy_id is not null as short
       from copy c
       left join loan l on l.school_id = ${at.schoolId} and l.copy_id = c.id and l.closed_as is null
       left join (${shortCopies(at)}) lacks on lacks.copy_id = c.id
@@ -59,6 +62,7 @@ export async function copiesAtSchool(at: SchoolHandle, most: number, named = '')
       and(
         ours(at, copy),
         isNull(copy.movedAt),
+        isNotNull(copy.readyAt),
         named
           ? sql`(position(lower(${named}) in lower(${kit.name})) > 0 or position(upper(replace(${named}, '-', '')) in ${copy.tag}) > 0)`
           : undefined,

@@ -6,7 +6,7 @@ import { ours } from './ours';
 import { record, takeBackCounts, type Count } from './counts';
 import { lockCopy, lockCopyOf, lockFamily } from './locks';
 
-export type LendResult = { ok: true; loanId: string } | { ok: false; reason: 'out' | 'gone' };
+export type LendResult = { ok: true; loanId: string } | { ok: false; reason: 'out' | 'gone' | 'unmade' };
 
 /**
  * Lends a copy. The copy's row is locked, and a unique index refuses a second open loan whatever happens: of two
@@ -26,6 +26,8 @@ export async function lend(
     return await transaction(at, async (tx): Promise<LendResult> => {
       if (!(await lockCopy(tx, input.copyId)) || !(await lockFamily(tx, input.familyId)))
         return { ok: false, reason: 'gone' };
+      if (await tx.$count(copy, and(ours(tx, copy), eq(copy.id, input.copyId), isNull(copy.readyAt))))
+        return { ok: false, reason: 'unmade' };
       if (await tx.$count(loan, and(ours(tx, loan), eq(loan.copyId, input.copyId), isNull(loan.closedAs))))
         return { ok: false, reason: 'out' };
       const { personId, ...values } = input;

@@ -3,7 +3,7 @@ import type { Answer } from '~/core/listening/answer';
 import type { KitPlan } from '~/core/kits/recipe';
 import { type SchoolHandle, transaction } from '../db';
 import { answer, copy, family, kit, loan } from '../schema';
-import { plansOf } from './kits';
+import { plansOf } from './copies';
 import { ours } from './ours';
 import { lockCopyOf, lockFamily } from './locks';
 

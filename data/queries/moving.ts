@@ -11,7 +11,7 @@ import { kitAlsoAt } from './shareable';
 
 export interface Moved {
   tags: string[];
-  /** Copies that stay, because they are out or gone. */
+  /** Copies that stay, because they are out, gone or still being made. */
   staying: string[];
 }
 
@@ -47,8 +47,9 @@ export function moveCopies(
           isNull(loan.closedAs),
         ),
       );
-    const isOut = (id: string): boolean => out.some((one) => one.copyId === id);
-    const going = found.filter((one) => !isOut(one.id));
+    const stays = ({ id, readyAt }: { id: string; readyAt: Date | null }): boolean =>
+      readyAt === null || out.some((one) => one.copyId === id);
+    const going = found.filter((one) => !stays(one));
     const [from] = await tx.select({ name: school.name }).from(school).where(eq(school.id, tx.schoolId));
     const runs = new Map<string, { runId: string; kitId: string }>();
     for (const one of going) {
@@ -76,7 +77,7 @@ export function moveCopies(
     }
     return {
       tags: going.map((one) => one.tag),
-      staying: found.filter((one) => isOut(one.id)).map((one) => one.tag),
+      staying: found.filter(stays).map((one) => one.tag),
     };
   });
 }
@@ -84,18 +85,18 @@ export function moveCopies(
 /** The row of a copy in the school it comes to: the one it had there before, or a new one. */
 async function arrive(
   there: SchoolHandle,
-  { tag, linkKey, printedAt }: typeof copy.$inferSelect,
+  { tag, linkKey, printedAt, readyAt, language }: typeof copy.$inferSelect,
   { runId, kitId }: { runId: string; kitId: string },
 ): Promise<string> {
   const [back] = await there
     .update(copy)
-    .set({ movedAt: null, movedTo: null, printedAt })
+    .set({ movedAt: null, movedTo: null, printedAt, readyAt, language })
     .where(and(ours(there, copy), eq(copy.tag, tag), eq(copy.linkKey, linkKey), isNotNull(copy.movedAt)))
     .returning({ id: copy.id });
   if (back) return back.id;
   const [made] = await there
     .insert(copy)
-    .values({ kitId, buildRunId: runId, tag, linkKey, printedAt })
+    .values({ kitId, buildRunId: runId, tag, linkKey, printedAt, readyAt, language })
     .returning({ id: copy.id });
   return made!.id;
 }

@@ -1,6 +1,7 @@
 /** The store: what is on hand, its moves, where it stands and what it costs. */
 import { and, asc, desc, eq, inArray, sql } from 'drizzle-orm';
 import type { Offer } from '~/core/kits/buy';
+import type { LearnedUnit } from '~/core/kits/weigh';
 import type { MoveKind, OnHand } from '~/core/kits/store';
 import { materialOf } from '~/core/materials/catalogue';
 import { type SchoolHandle, transaction, unlessTaken } from '../db';
@@ -62,6 +63,35 @@ export const listStock = (at: SchoolHandle): Promise<StockItem[]> =>
 /** What is on hand, by material. */
 export const onHandNow = async (at: SchoolHandle): Promise<OnHand> =>
   Object.fromEntries((await listStock(at)).map(({ material, onHand }) => [material, onHand]));
+
+/** What copies that are being made still need of the store, by material: it is spoken for until it is counted into them. */
+export async function reservedNow(at: SchoolHandle): Promise<Readonly<Record<string, number>>> {
+  const { rows } = await at.execute<{ material: string; quantity: number }>(sql`
+    select part.material, sum(ceil(part.quantity))::int as quantity
+    from copy c
+    join build_run b on b.school_id = c.school_id and b.id = c.build_run_id and b.making_id is not null
+    cross join lateral jsonb_to_recordset(b.parts) part(material text, quantity numeric)
+    left join lateral (
+      select outcome from copy_step s
+      where s.school_id = c.school_id and s.copy_id = c.id and s.step = 'count ' || part.material
+        and s.outcome in ('done', 'tooFew', 'undone')
+      order by s.serial desc limit 1) last on true
+    where c.school_id = ${at.schoolId} and c.ready_at is null and c.moved_at is null
+      and coalesce(last.outcome, 'undone') = 'undone'
+    group by part.material`);
+  return Object.fromEntries(rows.map(({ material, quantity }) => [material, quantity]));
+}
+
+/** What can be taken, by material: on hand less what is spoken for. */
+export async function freeNow(at: SchoolHandle): Promise<OnHand> {
+  const [onHand, reserved] = await Promise.all([onHandNow(at), reservedNow(at)]);
+  return Object.fromEntries(
+    Object.entries(onHand).map(([material, there]) => [
+      material,
+      there === null ? null : Math.max(0, there! - (reserved[material] ?? 0)),
+    ]),
+  );
+}
 
 /** Rows of these materials, made where there are none and locked in one order: moves of one material follow one another. */
 export async function lockItems(
@@ -334,3 +364,26 @@ export const addOffer = (
 
 export const removeOffer = async (at: SchoolHandle, id: string): Promise<void> =>
   void (await at.delete(stockOffer).where(and(ours(at, stockOffer), eq(stockOffer.id, id))));
+
+/** What one piece of a material weighs, where it was learned on the scale. */
+export async function weightOf(at: SchoolHandle, material: string): Promise<LearnedUnit | undefined> {
+  const [found] = await at
+    .select({ unitG: stockItem.unitG, unitSdG: stockItem.unitSdG, sample: stockItem.weighed })
+    .from(stockItem)
+    .where(and(ours(at, stockItem), eq(stockItem.material, material), sql`${stockItem.unitG} is not null`));
+  return found as LearnedUnit | undefined;
+}
+
+/** What one piece of a material weighs, as it was learned on the scale; null forgets it. */
+export const learnWeight = (at: SchoolHandle, material: string, learned: LearnedUnit | null): Promise<void> =>
+  transaction(at, async (tx) => {
+    await lockItems(tx, [material]);
+    await tx
+      .update(stockItem)
+      .set({
+        unitG: learned?.unitG ?? null,
+        unitSdG: learned?.unitSdG ?? null,
+        weighed: learned?.sample ?? null,
+      })
+      .where(and(ours(tx, stockItem), eq(stockItem.material, material)));
+  });

@@ -7,7 +7,7 @@ import { uncheckedLines } from './words';
 export interface Waiting {
   /** Saved variants that are in no kit yet. */
   choose: number;
-  /** Kits of which no copy was built. */
+  /** Kits of which no copy was built, and build runs to go on with. */
   fill: number;
   /** Lines that no fluent reader has checked. */
   word: number;
@@ -28,7 +28,7 @@ export async function waiting(at: SchoolHandle, copies: CopiesNow): Promise<Wait
     at.execute<Record<'choose' | 'fill' | 'listen', number>>(sql`
       select
         (select count(*)::int from variant v where v.school_id = ${at.schoolId} and v.archived_at is null and not exists (select 1 from kit_variant kv where kv.school_id = ${at.schoolId} and kv.variant_id = v.id)) as choose,
-        (select count(*)::int from kit k where k.school_id = ${at.schoolId} and not exists (select 1 from copy c where c.school_id = ${at.schoolId} and c.kit_id = k.id and c.moved_at is null)) as fill,
+        (select count(*)::int from kit k where k.school_id = ${at.schoolId} and not exists (select 1 from copy c where c.school_id = ${at.schoolId} and c.kit_id = k.id and c.moved_at is null)) + (select count(*)::int from making m where m.school_id = ${at.schoolId} and m.ended_at is null) as fill,
         (select count(*)::int from answer where school_id = ${at.schoolId} and read_at is null) as listen`),
     uncheckedLines(at),
   ]);

@@ -4,6 +4,7 @@ export { change } from './changes';
 export * from './games';
 export * from './store';
 export * from './kits';
+export * from './making';
 export * from './lending';
 export * from './listening';
 export * from './words';

@@ -14,7 +14,10 @@ import {
 } from 'drizzle-orm/pg-core';
 import { AGE_BANDS, type AgeBand, type Params } from '~/core/games/kit/types';
 import type { KitPart, KitPlan } from '~/core/kits/recipe';
+import type { MakingStep } from '~/core/kits/making';
 import { ASSURANCES, type Assurance } from '~/core/kits/assurance';
+import { FINISHES, type Finish } from '~/core/paper/sheet';
+import type { Language } from '~/core/words/languages';
 import type { OwnGame } from '~/core/own/definition';
 import { version } from './version';
 import { oneOf } from './one-of';
@@ -85,6 +88,29 @@ export const kitVariant = pgTable(
   ],
 );
 
+/** Batches that are made together. It is over when every copy is made, or what was left was given up. */
+export const making = pgTable(
+  'making',
+  {
+    schoolId: schoolId(),
+    id: uuid().notNull().defaultRandom(),
+    startedOn: date().notNull(),
+    helpers: integer().notNull(),
+    laminators: integer().notNull(),
+    cutters: integer().notNull(),
+    startedBy: uuid().references(() => person.id),
+    endedAt: timestamp({ withTimezone: true }),
+    /** Made anew for each form that is shown: a form sent twice starts once. */
+    formKey: uuid(),
+    createdAt: timestamp({ withTimezone: true }).notNull().defaultNow(),
+  },
+  (table) => [
+    primaryKey({ columns: [table.schoolId, table.id] }),
+    uniqueIndex('making_was_sent').on(table.schoolId, table.formKey),
+    check('making_has_hands', sql`${table.helpers} > 0 and ${table.laminators} > 0 and ${table.cutters} > 0`),
+  ],
+);
+
 /** A batch of copies made together. `plan` and `parts` are as they were that day: later changes leave built copies alone. */
 export const buildRun = pgTable(
   'build_run',
@@ -95,6 +121,11 @@ export const buildRun = pgTable(
     builtOn: date().notNull(),
     plan: jsonb().$type<KitPlan>().notNull(),
     parts: jsonb().$type<KitPart[]>().notNull(),
+    /** The build run it belongs to; without one its copies are made elsewhere, and can be lent at once. */
+    makingId: uuid(),
+    finish: text().$type<Finish>().notNull().default('plain'),
+    /** The steps of making one copy, with what it takes. */
+    steps: jsonb().$type<MakingStep[]>().notNull().default([]),
     builtBy: uuid().references(() => person.id),
     /** Made anew for each form that is shown: a form sent twice builds once. */
     formKey: uuid(),
@@ -103,6 +134,9 @@ export const buildRun = pgTable(
   (table) => [
     primaryKey({ columns: [table.schoolId, table.id] }),
     ofSameSchool('build_run_of_kit', table, table.kitId, kit),
+    ofSameSchool('build_run_in_making', table, table.makingId, making),
+    oneOf('build_run_has_a_finish', table.finish, Object.keys(FINISHES)),
+    index('build_run_by_making').on(table.schoolId, table.makingId),
     index('build_run_by_kit').on(table.schoolId, table.kitId),
     uniqueIndex('build_was_sent').on(table.schoolId, table.formKey),
   ],
@@ -123,6 +157,10 @@ export const copy = pgTable(
     /** The unguessable part of the family page's address. */
     linkKey: text().notNull(),
     printedAt: timestamp({ withTimezone: true }),
+    /** When it was made and checked; until then it is not lent. */
+    readyAt: timestamp({ withTimezone: true }),
+    /** The language beside English in which its pack is printed, or is to be; null where nobody said. */
+    language: text().$type<Language>(),
     /** When it left for another school, and for which. */
     movedAt: timestamp({ withTimezone: true }),
     movedTo: uuid().references(() => school.id),
@@ -142,6 +180,9 @@ export const copy = pgTable(
     index('copy_by_tag').on(table.schoolId, table.tag),
     index('copy_by_kit').on(table.schoolId, table.kitId),
     index('copy_by_build').on(table.schoolId, table.buildRunId),
+    index('copy_half_made')
+      .on(table.schoolId, table.buildRunId)
+      .where(sql`${table.readyAt} is null`),
     check('moved_somewhere', sql`(${table.movedAt} is null) = (${table.movedTo} is null)`),
   ],
 );

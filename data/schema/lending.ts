@@ -19,9 +19,9 @@ import { oneOf } from './one-of';
 import { person } from './people';
 import { ofSameSchool, schoolId } from './schools';
 
-const CAUSES = ['return', 'mend', 'undone', 'moved'] as const;
+const CAUSES = ['return', 'mend', 'undone', 'moved', 'built'] as const;
 
-const EVENTS = ['lent', 'dueChanged', 'returned', 'undone', 'reopened'] as const;
+const EVENTS = ['lent', 'dueChanged', 'returned', 'undone', 'reopened', 'smallPartsConfirmed'] as const;
 
 const ENDS = ['returned', 'undone'] as const;
 

@@ -1,6 +1,7 @@
 import { sql } from 'drizzle-orm';
 import {
   check,
+  doublePrecision,
   foreignKey,
   index,
   integer,
@@ -28,11 +29,19 @@ export const stockItem = pgTable(
     /** Where it stands, in the school's own words: room, shelf, color of the box. */
     place: text().notNull().default(''),
     reorderAt: integer().notNull().default(0),
+    /** What one piece weighs, mean and standard deviation in grams, found from a sample of so many; null before. */
+    unitG: doublePrecision(),
+    unitSdG: doublePrecision(),
+    weighed: integer(),
     version: version(),
   },
   (table) => [
     primaryKey({ columns: [table.schoolId, table.material] }),
     check('stock_is_never_below_zero', sql`${table.onHand} >= 0`),
+    check(
+      'a_piece_weighs_something',
+      sql`(${table.unitG} > 0 and ${table.unitSdG} >= 0 and ${table.weighed} > 0) or (${table.unitG} is null and ${table.unitSdG} is null and ${table.weighed} is null)`,
+    ),
     check('reorder_level_is_possible', sql`${table.reorderAt} >= 0`),
   ],
 );

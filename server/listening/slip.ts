@@ -1,7 +1,7 @@
 import { showTag } from '~/core/kits/tag';
 import { readSlip, slipSentence } from '~/core/listening/slip';
 import type { SchoolHandle } from '~/data/db';
-import { findCopy } from '~/data/queries/kits';
+import { findCopy } from '~/data/queries/copies';
 import { lastLoanOf } from '~/data/queries/lending';
 import { addAnswer } from '~/data/queries/listening';
 

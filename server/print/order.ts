@@ -13,7 +13,7 @@ import type { Language } from '~/core/words/languages';
 import { nameOf } from '~/core/words/reading';
 import { readingOf } from '~/core/words/readings';
 import type { SchoolHandle } from '~/data/db';
-import { listCopies, type CopyRow } from '~/data/queries/kits';
+import { listCopies, type CopyRow } from '~/data/queries/copies';
 import { schoolMark, type School } from '~/data/queries/schools';
 import { checkedLanguages } from '~/data/queries/words';
 import { isId } from '../ids';

@@ -6,13 +6,14 @@ import type { GameRef } from '~/core/own/open';
 import type { ShelfEntry } from '~/core/games/shelf/catalogue';
 import type { Assumptions, Params, Reckoning } from '~/core/games/kit/types';
 import type { KitPlan, Recipe } from '~/core/kits/recipe';
+import type { RunPlan } from '~/core/kits/run-plan';
 import type { CopyVerdict, Held } from '~/core/kits/verdict';
 import type { PieceChoice } from '~/core/pack/pack';
 import type { ReadCsv } from '../families/csv';
 import type { Asked, Pieces, Preview } from '../print/preview';
 import type { Task } from '../print/task';
 import { rememberedBy } from './remembered';
-import type { AfternoonTask, Drawn, PlannedAfternoon } from './worker';
+import type { AfternoonTask, Drawn, Making, MakingTask } from './worker';
 
 // The built server has its threads built beside it; tests and commands start them from their sources.
 const filename = resolve(import.meta.env?.PROD ? 'build/threads/worker.js' : 'server/threads/start.mjs');
@@ -49,11 +50,10 @@ export const verdictOf = rememberedBy<{ plan: KitPlan } & Held, CopyVerdict>(
   (asked) => reckon('verdict', asked),
   200,
 );
-/** An afternoon of making copies of a kit. */
-export const afternoonOf = rememberedBy<AfternoonTask, PlannedAfternoon>(
-  (asked) => reckon('afternoon', asked),
-  16,
-);
+/** The steps of making one copy of a kit. */
+export const makingOf = rememberedBy<MakingTask, Making>((asked) => reckon('making', asked), 64);
+/** An afternoon of making copies. */
+export const afternoonOf = rememberedBy<AfternoonTask, RunPlan>((asked) => reckon('afternoon', asked), 16);
 /** What the shelf says of a game of the school's own. */
 export const entryOf = rememberedBy<GameRef, ShelfEntry>((ref) => reckon('entry', ref), 200);
 /** A list of families, row by row. */

@@ -9,23 +9,27 @@ import { entryOf } from '~/core/games/shelf/entry';
 import type { Assumptions, Params, Reckoning } from '~/core/games/kit/types';
 import { recipeOf, type KitPlan, type Recipe } from '~/core/kits/recipe';
 import { verdictOfCopy, type CopyVerdict, type Held } from '~/core/kits/verdict';
-import { planAfternoon, stagesOf, type AfternoonAsked } from '~/core/pack/afternoon';
+import type { MakingStep } from '~/core/kits/making';
+import { planAfternoon, stepsOf, type AfternoonAsked, type Batch } from '~/core/pack/afternoon';
 import type { Printing } from '~/core/pack/cost';
 import { packOf, type PackOrder, type PieceChoice } from '~/core/pack/pack';
-import type { RunPlan, Stage } from '~/core/kits/run-plan';
+import type { RunPlan } from '~/core/kits/run-plan';
 import { CannotPrint } from '~/core/paper/sheet';
 import { familiesFromCsv, type ReadCsv } from '../families/csv';
 import { pdfOf } from '../print/pdf';
 import { layOut, piecesIn, type Asked, type Pieces, type Preview } from '../print/preview';
 import { contextOf, sheetsOf, type Task } from '../print/task';
 
-export interface AfternoonTask {
+export interface MakingTask {
   /** The kit with one copy that stands for all. */
   order: PackOrder;
   context: Task['context'];
-  how: AfternoonAsked & { printing: Printing };
+  printing: Printing;
 }
-export type PlannedAfternoon = { plan: RunPlan; stages: Stage[]; problem?: undefined } | { problem: string };
+export type Making = { steps: MakingStep[]; problem?: undefined } | { problem: string };
+export interface AfternoonTask extends Pick<AfternoonAsked, 'helpers' | 'laminators' | 'cutters'> {
+  batches: Batch[];
+}
 
 export type Drawn =
   | { kind: 'done'; pdf: Uint8Array; pages: number }
@@ -55,12 +59,11 @@ export const pieces = (asked: Pieces): PieceChoice[] => piecesIn(asked);
 export const recipe = (plan: KitPlan): Recipe => recipeOf(plan);
 /** Whether a copy can go out again with what it holds. */
 export const verdict = (asked: { plan: KitPlan } & Held): CopyVerdict => verdictOfCopy(asked);
-/** An afternoon of making copies of a kit; a sentence where its pack cannot be laid out. */
-export function afternoon(asked: AfternoonTask): PlannedAfternoon {
+/** The steps of making one copy of a kit; a sentence where its pack cannot be laid out. */
+export function making({ order, context, printing }: MakingTask): Making {
   try {
-    const { order, context, how } = asked;
     const pages = packOf(order, contextOf(context)).of(order.copies[0]);
-    return { plan: planAfternoon(pages, order.parts, how), stages: stagesOf(pages, order.parts, how) };
+    return { steps: stepsOf(pages, order.parts, { finish: context.finish ?? 'plain', printing }) };
   } catch (error) {
     // A saved setting that fits its game no more must not take the page down.
     const problem =
@@ -70,6 +73,8 @@ export function afternoon(asked: AfternoonTask): PlannedAfternoon {
     return { problem };
   }
 }
+/** Who does what when. */
+export const afternoon = ({ batches, ...how }: AfternoonTask): RunPlan => planAfternoon(batches, how);
 
 export const shelf = (): ShelfEntry[] => SHELF.map(entryOf);
 export const entry = (ref: GameRef): ShelfEntry => entryOf(gameFor(ref));

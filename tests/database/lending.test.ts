@@ -11,7 +11,7 @@ import {
   pageOfFamilies,
   updateFamily,
 } from '~/data/queries/families';
-import { findCopy } from '~/data/queries/kits';
+import { findCopy } from '~/data/queries/copies';
 import { listShortages, mend, undoMend } from '~/data/queries/counts';
 import {
   changeDue,

@@ -5,18 +5,9 @@ import { randomTag } from '~/core/kits/tag';
 import { closeDatabase } from '~/data/db';
 import { copiesNow } from '~/data/queries/desk';
 import { createFamily, forgetFamily, listFamilies } from '~/data/queries/families';
-import {
-  archiveVariant,
-  buildCopies,
-  changeKit,
-  findKit,
-  findVariant,
-  listCopies,
-  listKits,
-  listVariants,
-  markPrinted,
-  saveKit,
-} from '~/data/queries/kits';
+import { buildCopies } from '~/data/queries/building';
+import { listCopies, markPrinted } from '~/data/queries/copies';
+import { archiveVariant, changeKit, findKit, findVariant, listKits, listVariants, saveKit } from '~/data/queries/kits';
 import { mend, undoMend } from '~/data/queries/counts';
 import {
   listClosed,

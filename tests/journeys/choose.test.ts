@@ -7,7 +7,8 @@ import { checkOwnGame } from '~/core/own/check';
 import { closeDatabase } from '~/data/db';
 import { listOwnGames } from '~/data/queries/games';
 import { countStock } from '~/data/queries/store';
-import { listCopies, listKits, listVariants } from '~/data/queries/kits';
+import { listCopies } from '~/data/queries/copies';
+import { listKits, listVariants } from '~/data/queries/kits';
 import { smallSchool, type SmallSchool } from '../world';
 import { closeBrowser, expectAccessible, open, signIn, visitor } from './browser';
 

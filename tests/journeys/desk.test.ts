@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { showTag } from '~/core/kits/tag';
-import { findCopy } from '~/data/queries/kits';
+import { findCopy } from '~/data/queries/copies';
 import { listClosed, listOut } from '~/data/queries/lending';
 import { smallSchoolForEach, expectAccessible, scan, signIn, visitor, open, toScanLine } from './browser';
 

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { findKit, listCopies, markPrinted } from '~/data/queries/kits';
+import { listCopies, markPrinted } from '~/data/queries/copies';
+import { findKit } from '~/data/queries/kits';
 import { addVariant } from '../world';
 import { smallSchoolForEach, expectAccessible, open, signIn, visitor } from './browser';
 

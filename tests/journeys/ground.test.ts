@@ -6,7 +6,8 @@ import { newOwnGame } from '~/core/own/definition';
 
 import { familyFields, findFamily, updateFamily } from '~/data/queries/families';
 import { addOwnGame } from '~/data/queries/games';
-import { findKit, listCopies } from '~/data/queries/kits';
+import { listCopies } from '~/data/queries/copies';
+import { findKit } from '~/data/queries/kits';
 import { takeBack } from '~/data/queries/lending';
 import { listAnswers } from '~/data/queries/listening';
 import { trySignIn } from '~/server/limits';

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { showTag } from '~/core/kits/tag';
-import { listCopies } from '~/data/queries/kits';
+import { listCopies } from '~/data/queries/copies';
 import { USUAL_PRINTING } from '~/core/pack/cost';
 import { schoolPrinting } from '~/data/queries/schools';
 import { expectAccessible, open, signIn, smallSchoolForEach, visitor } from './browser';

@@ -5,7 +5,7 @@ import { join } from 'node:path';
 import { describe, expect, it } from 'vitest';
 import { USUAL_PRINTING } from '~/core/pack/cost';
 import { showTag } from '~/core/kits/tag';
-import { listCopies } from '~/data/queries/kits';
+import { listCopies } from '~/data/queries/copies';
 import { lend } from '~/data/queries/lending';
 import { listAnswers } from '~/data/queries/listening';
 import { schoolMark, schoolPrinting } from '~/data/queries/schools';

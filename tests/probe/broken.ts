@@ -79,6 +79,7 @@ export async function brokenThings(field: Field, size: number): Promise<Row> {
         kitId: made!.id,
         buildRunId: run!.id,
         tag: `BRK${round}${i}`,
+        readyAt: new Date(),
         linkKey: `broken${String(i).padStart(16, '0')}`,
       });
     }

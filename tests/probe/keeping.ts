@@ -145,8 +145,8 @@ export async function growSchool(at: SchoolHandle): Promise<void> {
     insert into family (name, language, reach)
     select 'Family number ' || n, (array['en', 'es', 'ar', 'pt'])[1 + n % 4], '555-' || n from generate_series(1, 2000) n`);
   await at.execute(sql`
-    insert into copy (kit_id, build_run_id, tag, link_key, printed_at)
-    select kit_id, id, 'BIG' || n, md5(n::text || 'link'), now() from generate_series(1, 400) n, (select id, kit_id from build_run order by id limit 1) run`);
+    insert into copy (kit_id, build_run_id, tag, link_key, printed_at, ready_at)
+    select kit_id, id, 'BIG' || n, md5(n::text || 'link'), now(), now() from generate_series(1, 400) n, (select id, kit_id from build_run order by id limit 1) run`);
   await at.execute(sql`
     with f as (select id, row_number() over (order by id) as n from family), c as (select id, row_number() over (order by id) as n from copy)
     insert into loan (copy_id, family_id, lent_on, due_on, returned_on, closed_as)

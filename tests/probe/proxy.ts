@@ -2,7 +2,8 @@
 import { setTimeout as pause } from 'node:timers/promises';
 import { sql } from 'drizzle-orm';
 import { createFamily, type Family } from '~/data/queries/families';
-import { buildCopies, findKit } from '~/data/queries/kits';
+import { buildCopies } from '~/data/queries/building';
+import { findKit } from '~/data/queries/kits';
 import { randomTag } from '~/core/kits/tag';
 import { startProxy } from '~/scripts/lib/proxy';
 import { freePortFrom, serve, type WebServer } from '~/scripts/lib/web';

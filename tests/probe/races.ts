@@ -3,7 +3,7 @@ import { everything } from '../owner';
 import { sql } from 'drizzle-orm';
 import { seeded } from '~/core/chance/random';
 
-import { listCopies } from '~/data/queries/kits';
+import { listCopies } from '~/data/queries/copies';
 import { many, type Field, type Row } from './field';
 
 /** Lends, takes back, undoes and mends from both servers at once; afterwards the books must agree with what was said. */

@@ -84,7 +84,7 @@ export default function Move({ loaderData, actionData }: Route.ComponentProps) {
             {moved.map(showTag).join(', ')} {moved.length === 1 ? 'belongs' : 'belong'} to {search.get('to')}{' '}
             now, with tag and label as they are. To bring {moved.length === 1 ? 'it' : 'them'} back, open{' '}
             {search.get('to')} and move {moved.length === 1 ? 'it' : 'them'} from there.
-            {stays.length > 0 && ` Out with a family, so still here: ${stays.map(showTag).join(', ')}.`}
+            {stays.length > 0 && ` Out with a family or still being made, so still here: ${stays.map(showTag).join(', ')}.`}
           </Said>
         )}
         {others.length === 0 ? (

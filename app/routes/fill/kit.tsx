@@ -12,15 +12,9 @@ import { dueWords, showDay } from '~/core/lending/due';
 import { randomTag, showTag } from '~/core/kits/tag';
 import { PAPERS } from '~/core/paper/sheet';
 import { count, money } from '~/core/words/numbers';
-import {
-  buildCopies,
-  findKit,
-  listVariants,
-  pageOfCopies,
-  planOf,
-  tagsOfRun,
-  undoBuild,
-} from '~/data/queries/kits';
+import { buildCopies, undoBuild } from '~/data/queries/building';
+import { pageOfCopies, tagsOfRun } from '~/data/queries/copies';
+import { findKit, listVariants, planOf } from '~/data/queries/kits';
 import { changesOf, lateOf } from '~/server/changes';
 import { secureRandom } from '~/server/random';
 import { byIntent } from '~/server/forms';

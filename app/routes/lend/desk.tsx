@@ -8,7 +8,7 @@ import { readTag, showTag } from '~/core/kits/tag';
 import { LANGUAGES } from '~/core/words/languages';
 import { count } from '~/core/words/numbers';
 import { findFamily } from '~/data/queries/families';
-import { findCopy } from '~/data/queries/kits';
+import { findCopy } from '~/data/queries/copies';
 import { copiesAtSchool, pageOfOut } from '~/data/queries/desk';
 import { listShortages } from '~/data/queries/counts';
 import { findLoan, lend, undoLoan } from '~/data/queries/lending';

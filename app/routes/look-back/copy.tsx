@@ -8,7 +8,7 @@ import { capital, listed } from '~/core/words/numbers';
 import { showTag } from '~/core/kits/tag';
 import { labelSheets } from '~/core/pack/labels';
 import { MARGIN_MM } from '~/core/paper/sheet';
-import { findCopy } from '~/data/queries/kits';
+import { findCopy } from '~/data/queries/copies';
 import { listShortages } from '~/data/queries/counts';
 import { strandOf } from '~/data/queries/lending';
 import { isId } from '~/server/ids';

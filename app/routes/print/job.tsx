@@ -3,7 +3,7 @@ import { Form, redirect, useNavigation, useRevalidator } from 'react-router';
 import styled from 'styled-components';
 import type { JobProgress } from '~/core/pack/order';
 import { count } from '~/core/words/numbers';
-import { markPrinted } from '~/data/queries/kits';
+import { markPrinted } from '~/data/queries/copies';
 import { tellPrintJob } from '~/data/queries/print';
 import { byIntent } from '~/server/forms';
 import { isId } from '~/server/ids';

@@ -3,7 +3,7 @@ import { data, Form, Link, redirect, useNavigation, useSubmit } from 'react-rout
 import { showTag } from '~/core/kits/tag';
 import { LANGUAGES } from '~/core/words/languages';
 import { count } from '~/core/words/numbers';
-import { copyList, markPrinted } from '~/data/queries/kits';
+import { copyList, markPrinted } from '~/data/queries/copies';
 import { schoolMark, schoolPrinting, schoolVersions, setSchoolMark } from '~/data/queries/schools';
 import { isId } from '~/server/ids';
 import { familyLink, isLoopback } from '~/server/links';

@@ -3,7 +3,7 @@ import { readCards } from '~/core/cards/deck';
 import { materialOf } from '~/core/materials/catalogue';
 import { daysBetween, dueWords, showDay } from '~/core/lending/due';
 import { showTag } from '~/core/kits/tag';
-import { findCopy } from '~/data/queries/kits';
+import { findCopy } from '~/data/queries/copies';
 import { changeDue, findLoan, takeBack } from '~/data/queries/lending';
 import { readDay } from '~/server/days';
 import { byIntent } from '~/server/forms';

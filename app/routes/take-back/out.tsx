@@ -6,7 +6,7 @@ import { pageOfOut } from '~/data/queries/desk';
 import { findLoan, listClosed, undoReturn, type Undone } from '~/data/queries/lending';
 import { isId } from '~/server/ids';
 import { lackOf } from '~/core/kits/lacking';
-import { findCopy } from '~/data/queries/kits';
+import { findCopy } from '~/data/queries/copies';
 import { stateNow } from '~/server/kits/held';
 import { copiesOf } from '~/server/once';
 import { requireRole } from '~/server/people/session';

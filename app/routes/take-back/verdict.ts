@@ -1,7 +1,7 @@
 /** The verdict on a copy while its count is typed: `?two-colour-counter=5&lacks=7H+QS`. */
 import { readCards } from '~/core/cards/deck';
 import type { CopyVerdict } from '~/core/kits/verdict';
-import { findCopy } from '~/data/queries/kits';
+import { findCopy } from '~/data/queries/copies';
 import { findLoan } from '~/data/queries/lending';
 import { isId } from '~/server/ids';
 import { countedParts, heldOf } from '~/server/kits/held';

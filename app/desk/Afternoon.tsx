@@ -1,0 +1,197 @@
+/** The picture of an afternoon, and a card for each helper: shared by the afternoon of a kit and by a build run. */
+import styled from 'styled-components';
+import { STAGES, stageOf, type StageId } from '~/core/kits/making';
+import type { RunPlan } from '~/core/kits/run-plan';
+import { ASSUMED, clock, jobsOf, stagesOf, type Batch, type Job } from '~/core/pack/afternoon';
+import { count } from '~/core/words/numbers';
+import { Entered, Entries, Faint, Margin, Panel } from '~/app/ui/Page';
+import { color, type } from '~/app/ui/theme';
+
+const HUES: Record<StageId, string> = {
+  print: '#8FB3C9',
+  laminate: '#B4532F',
+  cut: '#E3B64B',
+  count: '#2F6B4A',
+  bag: '#9CBF8B',
+  label: '#C9A6A0',
+  check: '#D9C79A',
+};
+
+const Card = styled(Panel)`
+  @media print {
+    break-before: page;
+  }
+`;
+/** What is not printed with the cards. */
+export const OnScreen = styled.div`
+  @media print {
+    display: none;
+  }
+`;
+
+const did = ({ stage, of, from, to }: Job, names: readonly string[]): string =>
+  `${STAGES[stage].does} ${from === to ? `copy ${from}` : `copies ${from} to ${to}`}${names.length > 1 ? ` of ${names[of - 1]!}` : ''}`;
+
+/** Every helper a row, every job a bar along the time; the same is told on the cards below. */
+function Picture({ cards, end }: { cards: readonly Job[][]; end: number }) {
+  const [left, width, row] = [74, 820, 40];
+  const at = (seconds: number): number => left + (seconds / end) * width;
+  const step = [300, 600, 900, 1800, 3600, 7200].find((one) => end / one <= 12) ?? 14_400;
+  const marks = Array.from({ length: Math.floor(end / step) + 1 }, (_, i) => i * step);
+  return (
+    <svg
+      viewBox={`0 0 ${left + width + 30} ${cards.length * row + 34}`}
+      width="100%"
+      role="img"
+      aria-label={`${count(cards.length, 'helper')} over ${clock(end)}: the cards below tell the same.`}
+      style={{ display: 'block' }}
+    >
+      {marks.map((seconds) => (
+        <g key={seconds}>
+          <line x1={at(seconds)} y1={4} x2={at(seconds)} y2={cards.length * row + 6} stroke="#DDD3B8" />
+          <text
+            x={at(seconds)}
+            y={cards.length * row + 26}
+            fontFamily={type.body}
+            fontSize="14"
+            fill={color.ink}
+            textAnchor="middle"
+          >
+            {clock(seconds)}
+          </text>
+        </g>
+      ))}
+      {cards.map((jobs, i) => (
+        <g key={i}>
+          <text x={0} y={i * row + 28} fontFamily={type.body} fontSize="15" fill={color.ink}>
+            Helper {i + 1}
+          </text>
+          {jobs.map((job) => {
+            const wide = at(job.endSeconds) - at(job.startSeconds);
+            return (
+              <g key={`${job.stage} ${job.of} ${job.from}`}>
+                <rect
+                  x={at(job.startSeconds)}
+                  y={i * row + 8}
+                  width={Math.max(1, wide - 1)}
+                  height={row - 12}
+                  rx={3}
+                  fill={HUES[job.stage]}
+                  stroke={color.ink}
+                  strokeWidth="0.6"
+                />
+                {wide > 46 && (
+                  <text
+                    x={at(job.startSeconds) + wide / 2}
+                    y={i * row + 27}
+                    fontFamily={type.body}
+                    fontSize="13"
+                    textAnchor="middle"
+                    fill={job.stage === 'count' || job.stage === 'laminate' ? '#FFFFFF' : color.ink}
+                  >
+                    {job.stage}
+                  </text>
+                )}
+              </g>
+            );
+          })}
+        </g>
+      ))}
+    </svg>
+  );
+}
+
+/** The plan as a picture and as cards that print on a sheet each. `names` says the kits of its batches. */
+export function AfternoonPlan({
+  plan,
+  helpers,
+  names,
+}: {
+  plan: RunPlan;
+  helpers: number;
+  names: readonly string[];
+}) {
+  const cards = Array.from({ length: helpers }, (_, i) => jobsOf(plan.tasks, i + 1));
+  return (
+    <>
+      <Panel aria-label="The plan">
+        <Picture cards={cards} end={Math.max(1, plan.makespanSeconds)} />
+      </Panel>
+      {cards.map((jobs, i) => (
+        <Card key={i} aria-labelledby={`card-${i}`}>
+          <h2 id={`card-${i}`}>Helper {i + 1}</h2>
+          {jobs.length === 0 ? (
+            <p>Nothing is left to do: fewer helpers are as fast.</p>
+          ) : (
+            <ol style={{ display: 'grid', gap: '0.35rem', paddingInlineStart: '1.4rem' }}>
+              {jobs.map((job) => (
+                <li key={`${job.stage} ${job.of} ${job.from}`}>
+                  <strong>
+                    {clock(job.startSeconds)} to {clock(job.endSeconds)}
+                  </strong>{' '}
+                  {did(job, names)}
+                </li>
+              ))}
+            </ol>
+          )}
+          {[...new Set(jobs.map(({ stage }) => STAGES[stage].caution).filter(Boolean))].map((caution) => (
+            <Faint key={caution}>{caution} Your district’s rules decide.</Faint>
+          ))}
+        </Card>
+      ))}
+    </>
+  );
+}
+
+/** Why a stage takes so long. */
+const REASONS: Record<StageId, string> = {
+  print: 'From the times under Print, prices and times.',
+  laminate: 'From the times under Print, prices and times.',
+  cut: 'From the times under Print, prices and times.',
+  count: `${ASSUMED.partSeconds} s for a kind of part and ${ASSUMED.pieceSeconds} s for a piece, as we assume.`,
+  bag: 'From the times under Print, prices and times.',
+  label: 'As we assume; it is a part of the time for a bag under Print.',
+  check: 'As we assume.',
+};
+
+/** When it is over, and what each stage of a copy takes. */
+export function AfternoonMargin({
+  plan,
+  batches,
+  names,
+}: {
+  plan: RunPlan;
+  batches: readonly Batch[];
+  names: readonly string[];
+}) {
+  const over = plan.makespanSeconds / plan.lowerBoundSeconds - 1;
+  return (
+    <Margin label="Reckonings">
+      <Entries>
+        <Entered
+          label="Done after"
+          number={clock(plan.makespanSeconds)}
+          unit="hours and minutes"
+          reason={
+            over < 0.005
+              ? 'No plan can be shorter.'
+              : `No plan can be shorter than ${clock(plan.lowerBoundSeconds)}; this one is ${Math.ceil(over * 100)} in 100 longer at most.`
+          }
+        />
+        {stagesOf(batches).map(({ id, secondsEach }) => {
+          const stage = stageOf(id);
+          return (
+            <Entered
+              key={id}
+              label={`To ${STAGES[stage].does} one copy${names.length > 1 ? ` of ${names[Number(id.split(' ')[1]) - 1]!}` : ''}`}
+              number={String(Math.ceil(secondsEach / 60))}
+              unit={secondsEach > 60 ? 'minutes' : 'minute'}
+              reason={REASONS[stage]}
+            />
+          );
+        })}
+      </Entries>
+      <Faint>Print this page: each helper’s card is a sheet of its own.</Faint>
+    </Margin>
+  );
+}
