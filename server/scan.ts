@@ -73,6 +73,16 @@ export async function readScan(
           },
         ],
       };
+    if (copy.readyAt === null)
+      return {
+        q,
+        choices: [
+          {
+            says: `go on with ${showTag(copy.tag)}, ${copy.kitName}, which is still being made`,
+            go: `/fill/runs/${copy.makingId}`,
+          },
+        ],
+      };
     const family = held.family ? `&family=${held.family}` : '';
     return {
       q,

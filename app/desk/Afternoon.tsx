@@ -1,13 +1,14 @@
 /** The picture of an afternoon, and a card for each helper: shared by the afternoon of a kit and by a build run. */
 import styled from 'styled-components';
-import { STAGES, stageOf, type StageId } from '~/core/kits/making';
+import { STAGE_IDS, STAGES, stageOf, type StageId } from '~/core/kits/making';
 import type { RunPlan } from '~/core/kits/run-plan';
-import { ASSUMED, clock, jobsOf, stagesOf, type Batch, type Job } from '~/core/pack/afternoon';
+import { ASSUMED, clock, jobsOf, type Batch, type Job } from '~/core/pack/afternoon';
 import { count } from '~/core/words/numbers';
 import { Entered, Entries, Faint, Margin, Panel } from '~/app/ui/Page';
 import { color, type } from '~/app/ui/theme';
 
-const HUES: Record<StageId, string> = {
+const HUES: Record<Job['stage'], string> = {
+  setUp: '#E7E2D3',
   print: '#8FB3C9',
   laminate: '#B4532F',
   cut: '#E3B64B',
@@ -30,7 +31,9 @@ export const OnScreen = styled.div`
 `;
 
 const did = ({ stage, of, from, to }: Job, names: readonly string[]): string =>
-  `${STAGES[stage].does} ${from === to ? `copy ${from}` : `copies ${from} to ${to}`}${names.length > 1 ? ` of ${names[of - 1]!}` : ''}`;
+  stage === 'setUp'
+    ? `make the ${of} ready`
+    : `${STAGES[stage].does} ${from === to ? `copy ${from}` : `copies ${from} to ${to}`}${names.length > 1 ? ` of ${names[Number(of) - 1]!}` : ''}`;
 
 /** Every helper a row, every job a bar along the time; the same is told on the cards below. */
 function Picture({ cards, end }: { cards: readonly Job[][]; end: number }) {
@@ -89,7 +92,7 @@ function Picture({ cards, end }: { cards: readonly Job[][]; end: number }) {
                     textAnchor="middle"
                     fill={job.stage === 'count' || job.stage === 'laminate' ? '#FFFFFF' : color.ink}
                   >
-                    {job.stage}
+                    {job.stage === 'setUp' ? 'ready' : job.stage}
                   </text>
                 )}
               </g>
@@ -134,7 +137,11 @@ export function AfternoonPlan({
               ))}
             </ol>
           )}
-          {[...new Set(jobs.map(({ stage }) => STAGES[stage].caution).filter(Boolean))].map((caution) => (
+          {[
+            ...new Set(
+              jobs.map(({ stage }) => (stage === 'setUp' ? '' : STAGES[stage].caution)).filter(Boolean),
+            ),
+          ].map((caution) => (
             <Faint key={caution}>{caution} Your district’s rules decide.</Faint>
           ))}
         </Card>
@@ -159,10 +166,13 @@ export function AfternoonMargin({
   plan,
   batches,
   names,
+  printed = false,
 }: {
   plan: RunPlan;
   batches: readonly Batch[];
   names: readonly string[];
+  /** The cards stand beside it. */
+  printed?: boolean;
 }) {
   const over = plan.makespanSeconds / plan.lowerBoundSeconds - 1;
   return (
@@ -178,20 +188,29 @@ export function AfternoonMargin({
               : `No plan can be shorter than ${clock(plan.lowerBoundSeconds)}; this one is ${Math.ceil(over * 100)} in 100 longer at most.`
           }
         />
-        {stagesOf(batches).map(({ id, secondsEach }) => {
-          const stage = stageOf(id);
+        {STAGE_IDS.map((stage) => {
+          // One line for a stage: what it takes of each kit.
+          const each = batches.map(({ steps }) =>
+            Math.ceil(
+              steps.filter(({ id }) => stageOf(id) === stage).reduce((sum, { seconds }) => sum + seconds, 0) /
+                60,
+            ),
+          );
+          const most = Math.max(0, ...each);
+          if (most === 0) return null;
+          const differ = new Set(each).size > 1;
           return (
             <Entered
-              key={id}
-              label={`To ${STAGES[stage].does} one copy${names.length > 1 ? ` of ${names[Number(id.split(' ')[1]) - 1]!}` : ''}`}
-              number={String(Math.ceil(secondsEach / 60))}
-              unit={secondsEach > 60 ? 'minutes' : 'minute'}
-              reason={REASONS[stage]}
+              key={stage}
+              label={`To ${STAGES[stage].does} one copy`}
+              number={differ ? `${Math.min(...each)} to ${most}` : String(most)}
+              unit={most === 1 ? 'minute' : 'minutes'}
+              reason={`${differ ? `${names.map((name, i) => `${name} ${each[i]!}`).join(', ')}. ` : ''}${REASONS[stage]}`}
             />
           );
         })}
       </Entries>
-      <Faint>Print this page: each helper’s card is a sheet of its own.</Faint>
+      {printed && <Faint>Print this page: each helper’s card is a sheet of its own.</Faint>}
     </Margin>
   );
 }

@@ -5,6 +5,7 @@ import {
   type ButtonProps,
   type LinkProps,
 } from 'react-aria-components';
+import { useNavigation } from 'react-router';
 import styled, { css } from 'styled-components';
 import { color, cut } from './theme';
 
@@ -66,6 +67,9 @@ interface Look {
   clay?: boolean;
   children: ReactNode;
 }
+
+/** Whether a form is on its way. A page that is only being read keeps no button waiting. */
+export const useSending = (): boolean => useNavigation().formMethod !== undefined;
 
 /** A button says what it does with its object: "Lend this copy". */
 export const Button = ({ quiet, clay, isPending, type, ...props }: Omit<ButtonProps, 'children'> & Look) => (

@@ -1,7 +1,7 @@
 import type { ReactNode } from 'react';
-import { Form, useNavigation } from 'react-router';
+import { Form } from 'react-router';
 import { count } from '~/core/words/numbers';
-import { Button, ButtonLink } from './Button';
+import { Button, ButtonLink, useSending } from './Button';
 import { Said } from './Notices';
 import { Faint, Heading, Panel, Row, Stack, State, Wide } from './Page';
 import { Table } from './Table';
@@ -42,7 +42,7 @@ export function ListImport<R extends ImportRow>({
   named: { head: string; cell: (row: R) => ReactNode };
   willDo: (row: R) => ReactNode;
 }) {
-  const busy = useNavigation().state !== 'idle';
+  const busy = useSending();
   const rows = read?.rows ?? [];
   const bad = rows.filter((row) => row.problem);
   const good = rows.filter((row) => !row.problem);

@@ -2,7 +2,7 @@
 import { Type } from '@sinclair/typebox';
 import { Line, OneOf, Whole } from '~/core/check/schema';
 import { AGE_BANDS, type AgeBand } from '~/core/games/kit/types';
-import { PAPERS, type Paper } from '~/core/paper/sheet';
+import { FINISHES, PAPERS, type Finish, type Paper } from '~/core/paper/sheet';
 import { ASSURANCES, type Assurance } from './assurance';
 
 const ageBand = OneOf<AgeBand>(AGE_BANDS, { title: 'Grade band' });
@@ -24,3 +24,25 @@ export const kitSchema = Type.Object({
 export const MOST_GAMES = 12;
 export const MOST_COPIES = 60;
 export const buildSchema = Type.Object({ copies: Whole(1, MOST_COPIES, { title: 'Copies' }) });
+
+/** Who and what there is to make copies with. */
+export const handsSchema = Type.Object({
+  helpers: Whole(1, 12, { title: 'Helpers', default: 3 }),
+  laminators: Whole(1, 4, { title: 'Laminators', default: 1 }),
+  cutters: Whole(1, 8, { title: 'Cutters', default: 2 }),
+});
+/** What is asked before a build run. */
+export const runSchema = Type.Object({
+  ...handsSchema.properties,
+  finish: OneOf<Finish>(FINISHES, { title: 'Finish', default: 'durable' }),
+  budget: Whole(0, 100_000, { title: 'Money to buy with (dollars)', default: 0 }),
+});
+/** Copies of one kit in a run, and of all kits together. */
+export const MOST_IN_RUN = 60;
+
+/** What is laid on the scale that stands in for a real one. */
+export const scaleSchema = Type.Object({
+  pieces: Whole(0, 2000, { title: 'Pieces' }),
+  cupG: Type.Number({ minimum: 0, maximum: 5000, title: 'Cup or bag (grams)' }),
+  resolutionG: Type.Number({ minimum: 0.1, maximum: 50, title: 'Step of the scale (grams)' }),
+});

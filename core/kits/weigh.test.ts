@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { varianceOf, weigh, type Weighed } from './weigh';
+import { seeded } from '~/core/chance/random';
+import { learnUnit, varianceOf, weigh, type Weighed } from './weigh';
 
 const CUBES: Weighed = {
   unitG: 4,
@@ -73,5 +74,49 @@ describe('counting on a scale', () => {
     const exact = { ...CUBES, unitSdG: 0, resolutionG: 0 };
     expect(weigh(exact)).toEqual({ count: 83, confidence: 1, from: 83, to: 83, countableUpTo: 120 });
     expect(weigh({ ...exact, readingG: 333 }).count).toBe(68);
+  });
+});
+
+describe('learning what a piece weighs', () => {
+  it('finds mean and spread of pieces whose spread is known, also when several lie on the scale', () => {
+    const random = seeded(7);
+    // Twelve uniform numbers add up to nearly a normal one, of variance one.
+    const normal = (): number =>
+      Array.from({ length: 12 }, () => random.whole(0, 1_000_000) / 1_000_000).reduce((a, b) => a + b) - 6;
+    const weighings = Array.from({ length: 4000 }, (_, i) => {
+      const pieces = 1 + (i % 5);
+      let mass = 12;
+      for (let k = 0; k < pieces; k++) mass += 4 + 0.2 * normal();
+      return { pieces, readingG: Math.round(mass * 10) / 10 };
+    });
+    const { unitG, unitSdG, sample } = learnUnit(weighings, { tareG: 12, resolutionG: 0.1 });
+    expect(sample).toBe(weighings.reduce((sum, { pieces }) => sum + pieces, 0));
+    expect(unitG).toBeCloseTo(4, 2);
+    expect(unitSdG).toBeGreaterThan(0.19);
+    expect(unitSdG).toBeLessThan(0.21);
+  });
+
+  it('is never surer than the steps of the scale, and refuses what says nothing', () => {
+    const scale = { tareG: 0, resolutionG: 1 };
+    const alike = learnUnit(
+      [
+        { pieces: 10, readingG: 40 },
+        { pieces: 10, readingG: 40 },
+      ],
+      scale,
+    );
+    expect(alike).toMatchObject({ unitG: 4, sample: 20 });
+    // The error of the unit by the model, sd² / sample, is that of two roundings over 20 pieces.
+    expect(alike.unitSdG ** 2 / 20).toBeCloseTo(2 / 12 / 20 ** 2, 12);
+    const { countableUpTo } = weigh({ ...CUBES, ...alike, ...scale, readingG: 40, most: 500 });
+    expect(countableUpTo).toBeGreaterThan(20);
+    expect(countableUpTo).toBeLessThan(100);
+    expect(() => learnUnit([{ pieces: 10, readingG: 40 }], scale)).toThrow('weighings');
+    expect(() =>
+      learnUnit(
+        Array.from({ length: 2 }, () => ({ pieces: 3, readingG: 0 })),
+        scale,
+      ),
+    ).toThrow('weigh nothing');
   });
 });

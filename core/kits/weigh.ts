@@ -103,7 +103,7 @@ export interface LearnedUnit {
 /**
  * Learns the mass of one piece from weighings of several pieces each. For n pieces a reading less the tare is normal with
  * mean n × unit and variance n × sd²; unit is the pooled mean, sd² the weighted residual of the weighings, less what the
- * steps of the scale add (step² / 12). Throws RangeError for fewer than two weighings, or pieces that weigh nothing.
+ * steps of the scale add (step² / 12), and at least what they leave unknown of the unit. Throws RangeError for fewer than two weighings, or pieces that weigh nothing.
  */
 export function learnUnit(
   weighings: readonly { pieces: number; readingG: number }[],
@@ -121,5 +121,7 @@ export function learnUnit(
     (weighings.length - 1);
   const ofScale =
     weighings.reduce((sum, { pieces }) => sum + resolutionG ** 2 / 12 / pieces, 0) / weighings.length;
-  return { unitG, unitSdG: Math.sqrt(Math.max(0, spread - ofScale)), sample };
+  // Readings that agree say no more than the scale can show: the unit is never surer than its steps.
+  const least = (weighings.length * resolutionG ** 2) / 12 / sample;
+  return { unitG, unitSdG: Math.sqrt(Math.max(least, spread - ofScale)), sample };
 }

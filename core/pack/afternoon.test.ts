@@ -44,19 +44,24 @@ const hands = { helpers: 2, laminators: 1, cutters: 1 };
 describe('an afternoon of making', () => {
   it('has the stages that the pack asks for, in an order that works', () => {
     const durable = stagesOf([batch('durable')]);
-    expect(durable.map(({ id }) => id)).toEqual(
-      ['print', 'laminate', 'cut', 'count', 'bag', 'label', 'check'].map((stage) => `${stage} 1`),
-    );
+    expect(durable.map(({ id }) => id)).toEqual([
+      'setUp printer',
+      'setUp laminator',
+      ...['print', 'laminate', 'cut', 'count', 'bag', 'label', 'check'].map((stage) => `${stage} 1`),
+    ]);
     const plain = stagesOf([batch('plain')]);
     expect(plain.map(({ id, after }) => [id, after])).toEqual([
-      ['print 1', []],
+      ['setUp printer', []],
+      ['print 1', ['setUp printer']],
       ['cut 1', ['print 1']],
       ['count 1', []],
       ['bag 1', ['print 1', 'cut 1', 'count 1']],
       ['label 1', ['bag 1']],
       ['check 1', ['print 1', 'cut 1', 'count 1', 'bag 1', 'label 1']],
     ]);
-    expect(durable[0]!.secondsEach).toBe(pages.length * USUAL_PRINTING.pageSeconds);
+    expect(durable.find(({ id }) => id === 'print 1')!.secondsEach).toBe(
+      pages.length * USUAL_PRINTING.pageSeconds,
+    );
   });
 
   it('makes a step of every part that comes from the store, and of nothing else', () => {
@@ -93,7 +98,7 @@ describe('an afternoon of making', () => {
       for (const { from, to } of jobs) batches += to - from + 1;
     }
     expect(batches).toBe(tasks.length);
-    expect(tasks).toHaveLength(6 * 7);
+    expect(tasks).toHaveLength(6 * 7 + 2);
     expect(Math.max(...cards.flat().map(({ endSeconds }) => endSeconds))).toBeCloseTo(makespanSeconds, 6);
     expect(makespanSeconds).toBeGreaterThanOrEqual(lowerBoundSeconds - 1e-6);
   });

@@ -1,6 +1,7 @@
 /** Making copies of a kit in an afternoon: the stages of the work with their minutes, from what the pack takes. */
 import { Type, type Static } from '@sinclair/typebox';
 import { OneOf, Whole } from '~/core/check/schema';
+import { handsSchema } from '~/core/kits/forms';
 import { AFTER, STAGE_IDS, stageOf, type MakingStep, type StageId } from '~/core/kits/making';
 import { runPlan, type RunPlan, type Stage, type Task } from '~/core/kits/run-plan';
 import type { KitPart } from '~/core/kits/recipe';
@@ -10,9 +11,7 @@ import { cutsOf, type Printing } from './cost';
 
 export const afternoonSchema = Type.Object({
   copies: Whole(1, 60, { title: 'Copies', default: 12 }),
-  helpers: Whole(1, 12, { title: 'Helpers', default: 3 }),
-  laminators: Whole(1, 4, { title: 'Laminators', default: 1 }),
-  cutters: Whole(1, 8, { title: 'Cutters', default: 2 }),
+  ...handsSchema.properties,
   finish: OneOf<Finish>(FINISHES, { title: 'Finish', default: 'durable' }),
 });
 export type AfternoonAsked = Static<typeof afternoonSchema>;
@@ -71,25 +70,39 @@ export interface Batch {
   copies: number;
 }
 
-/** The stages of making these batches: a stage of each, named by its number as in "count 2". */
+/**
+ * The stages of making these batches: a stage of each, named by its number as in "count 2", and before them one in
+ * which a machine is set up, as in "setUp laminator".
+ */
 export function stagesOf(batches: readonly Batch[]): Stage[] {
-  return batches.flatMap(({ steps, copies }, i) => {
+  const all = batches.flatMap(({ steps, copies }, i) => {
     const there = STAGE_IDS.filter((stage) => steps.some(({ id }) => stageOf(id) === stage));
     return there.map((stage): Stage => ({
       id: `${stage} ${i + 1}`,
-      after: AFTER[stage].filter((before) => there.includes(before)).map((before) => `${before} ${i + 1}`),
+      after: [
+        ...(stage in SET_UP ? [`setUp ${MACHINES[stage]!}`] : []),
+        ...AFTER[stage].filter((before) => there.includes(before)).map((before) => `${before} ${i + 1}`),
+      ],
       batches: copies,
       secondsEach: steps
         .filter(({ id }) => stageOf(id) === stage)
         .reduce((sum, { seconds }) => sum + seconds, 0),
-      ...MACHINES[stage],
+      ...(MACHINES[stage] ? { machine: MACHINES[stage] } : {}),
     }));
   });
+  const setUps = Object.entries(SET_UP).flatMap(([stage, secondsEach]): Stage[] => {
+    const machine = MACHINES[stage as StageId]!;
+    return all.some((one) => one.machine === machine)
+      ? [{ id: `setUp ${machine}`, after: [], batches: 1, secondsEach, machine }]
+      : [];
+  });
+  return [...setUps, ...all];
 }
-const MACHINES: Partial<Record<StageId, Pick<Stage, 'machine' | 'setUpSeconds'>>> = {
-  print: { machine: 'printer', setUpSeconds: ASSUMED.printerSeconds },
-  laminate: { machine: 'laminator', setUpSeconds: ASSUMED.laminatorSeconds },
-  cut: { machine: 'cutter' },
+const MACHINES: Partial<Record<StageId, string>> = { print: 'printer', laminate: 'laminator', cut: 'cutter' };
+/** Seconds until a machine is ready, once for all batches. */
+const SET_UP: Partial<Record<StageId, number>> = {
+  print: ASSUMED.printerSeconds,
+  laminate: ASSUMED.laminatorSeconds,
 };
 
 /** Who does what when, for so many helpers and machines. */
@@ -105,9 +118,9 @@ export const planAfternoon = (
 
 /** One line of a job card: the same stage for copies one after the other. */
 export interface Job {
-  stage: StageId;
-  /** Which of the batches, from 1. */
-  of: number;
+  stage: StageId | 'setUp';
+  /** Which of the batches, from 1; of setting up the machine. */
+  of: number | string;
   from: number;
   to: number;
   startSeconds: number;
@@ -122,11 +135,12 @@ export function jobsOf(tasks: readonly Task[], helper: number): Job[] {
   const jobs: Job[] = [];
   for (const { stage, batch, startSeconds, endSeconds } of mine) {
     const last = jobs.at(-1);
-    const [name, of] = stage.split(' ') as [StageId, string];
-    if (last && last.stage === name && last.of === Number(of) && last.to + 1 === batch) {
+    const [name, which] = stage.split(' ') as [Job['stage'], string];
+    const of = name === 'setUp' ? which : Number(which);
+    if (last && last.stage === name && last.of === of && last.to + 1 === batch) {
       last.to = batch;
       last.endSeconds = endSeconds;
-    } else jobs.push({ stage: name, of: Number(of), from: batch, to: batch, startSeconds, endSeconds });
+    } else jobs.push({ stage: name, of, from: batch, to: batch, startSeconds, endSeconds });
   }
   return jobs;
 }

@@ -15,7 +15,6 @@ import type { Language } from '~/core/words/languages';
 import { atSchool, type SchoolHandle } from '../db';
 import { createFamily, type Family } from '../queries/families';
 import { addOwnGame } from '../queries/games';
-import { addOffer, countStock, moveStock, placeStock } from '../queries/store';
 import { buildCopies } from '../queries/building';
 import { findCopy, markPrinted, type CopyRow } from '../queries/copies';
 import { createVariant, findKit, listKits, saveKit } from '../queries/kits';
@@ -25,6 +24,8 @@ import { admit, createPerson, type Person } from '../queries/people';
 import { boundTo, makeSchool, nameDistrict, setUpSchool, whoseDoor, type School } from '../queries/schools';
 import { offers, share, take } from '../queries/sharing';
 import { answer } from '../schema';
+import { halfMadeRun } from './run';
+import { fillStore } from './store';
 
 interface DemoPerson {
   name: string;
@@ -38,6 +39,7 @@ const LANTERN = 'Lantern Hill Elementary';
 export const DEMO_PEOPLE: readonly DemoPerson[] = [
   { name: 'Maren', role: 'coordinator', password: 'fern-and-twine', of: KITTIWAKE },
   { name: 'Tobin', role: 'helper', password: 'scissors-and-glue', of: `${KITTIWAKE} and ${LANTERN}` },
+  { name: 'Eskil', role: 'helper', password: 'needle-and-thread', of: KITTIWAKE },
   { name: 'Ilaria', role: 'reader', password: 'word-for-word', of: KITTIWAKE },
   { name: 'Soren', role: 'coordinator', password: 'lamp-and-ladder', of: LANTERN },
   { name: 'Runa', role: 'coordinator', password: 'tide-and-timber', of: 'the district of both' },
@@ -140,36 +142,6 @@ async function moreGames(at: SchoolHandle, createdBy: string): Promise<void> {
   await fillStore(at, createdBy);
 }
 
-/** The store: shelf by shelf, with what was bought and lost since it was counted. */
-async function fillStore(at: SchoolHandle, createdBy: string): Promise<void> {
-  await countStock(
-    at,
-    STORE.map(([material, counted]) => ({ material, counted })),
-    createdBy,
-  );
-  for (const [material, , place, reorderAt] of STORE)
-    await placeStock(at, material, { place, reorderAt }, createdBy);
-  await moveStock(at, { material: 'cube', kind: 'bought', quantity: 100, note: 'for the spring' }, createdBy);
-  await moveStock(at, { material: 'die', kind: 'lost', quantity: -3 }, createdBy);
-  await moveStock(at, { material: 'pencil', kind: 'worn', quantity: -12 }, createdBy);
-  await addOffer(at, { material: 'cube', name: 'bag of 100', size: 100, priceCents: 1600 });
-  await addOffer(at, { material: 'cube', name: 'crate of 500', size: 500, priceCents: 6900 });
-}
-
-const STORE: readonly (readonly [material: string, counted: number, place: string, reorderAt: number])[] = [
-  ['two-colour-counter', 240, 'Workroom, shelf 1, green box', 100],
-  ['chip', 310, 'Workroom, shelf 1, green box', 100],
-  ['cube', 140, 'Workroom, shelf 2', 300],
-  ['die', 22, 'Workroom, shelf 2', 24],
-  ['card-deck', 6, 'Workroom, shelf 2', 6],
-  ['cup', 14, 'Hall cupboard', 6],
-  ['small-cup', 40, 'Hall cupboard', 20],
-  ['pencil', 60, 'Hall cupboard', 24],
-  ['hop-stone', 12, 'Hall cupboard', 8],
-  ['paper-clip', 90, 'Workroom, shelf 1, green box', 20],
-  ['bag', 16, 'Hall cupboard', 10],
-];
-
 export interface Demo {
   /** Kittiwake Bay Elementary. */
   at: SchoolHandle;
@@ -202,6 +174,7 @@ export async function loadDemoWhenEmpty(
     createPerson(to, { name, role: demoPerson(name).role, passwordHash: await hashOf(name) }, made.person.id);
   const maren = await add(at, 'Maren');
   const tobin = await add(at, 'Tobin');
+  const eskil = await add(at, 'Eskil');
   await add(at, 'Ilaria');
   const by = maren.id;
   const families: Family[] = [];
@@ -391,6 +364,12 @@ export async function loadDemoWhenEmpty(
     childDid: 'Con diez fichas se pierden al contar.',
     missing: '',
     anythingElse: '¿Hay una canasta más corta?',
+  });
+  await halfMadeRun(at, {
+    kitIds: [sixKit, tenKit],
+    startedOn: daysAfter(day, -1),
+    by,
+    helpers: [tobin.id, eskil.id],
   });
   const sister = await lanternHill(made, timeZone, day, tobin.id, add);
   return { at, sister };

@@ -1,5 +1,6 @@
 import { and, asc, desc, eq, inArray, isNull, sql, type SQL } from 'drizzle-orm';
 import type { FamilyFields } from '~/core/lending/families';
+import type { Language } from '~/core/words/languages';
 import { type SchoolHandle, transaction, unlessTaken } from '../db';
 import { answer, family, loan } from '../schema';
 import { ours } from './ours';
@@ -106,6 +107,16 @@ export async function listFamilies(at: SchoolHandle): Promise<FamilyRow[]> {
     .where(and(ours(at, family), isNull(family.forgottenAt)))
     .orderBy(FAMILY_SORTS.name);
   return rows.map(({ family: one, out }) => ({ ...one, out }));
+}
+
+/** How many families read each language. */
+export async function familiesByLanguage(at: SchoolHandle): Promise<Partial<Record<Language, number>>> {
+  const rows = await at
+    .select({ language: family.language, n: sql<number>`count(*)::int` })
+    .from(family)
+    .where(and(ours(at, family), isNull(family.forgottenAt)))
+    .groupBy(family.language);
+  return Object.fromEntries(rows.map(({ language, n }) => [language, n]));
 }
 
 /** The names that are taken. */

@@ -1,7 +1,9 @@
 /** What making a copy of a kit takes: its parts, and the steps with their quantities. */
+import { nextStep, type NextAsked, type StepId } from '~/core/kits/making';
 import type { KitPart } from '~/core/kits/recipe';
 import type { Finish } from '~/core/paper/sheet';
 import type { SchoolHandle } from '~/data/db';
+import { beginStep, findMaking } from '~/data/queries/making';
 import { planOf, type KitWithVariants } from '~/data/queries/kits';
 import { findSchool, schoolPrinting } from '~/data/queries/schools';
 import { makingOf, recipeOf } from '../threads';
@@ -42,4 +44,26 @@ export async function stepsOfKit(
     printing,
   });
   return { ...made, parts };
+}
+
+/**
+ * What somebody does next in a build run, written down as begun by them. Undefined when nothing is left that they could
+ * do now: all is done, waits for something, or is in others' hands.
+ */
+export async function claimNext(
+  at: SchoolHandle,
+  makingId: string,
+  personId: string,
+  { stage, last }: Pick<NextAsked, 'stage' | 'last'> = {},
+): Promise<{ copyId: string; step: StepId } | undefined> {
+  // Somebody else may be quicker: then the next one after theirs.
+  for (let tries = 0; tries < 8; tries++) {
+    const now = await findMaking(at, makingId);
+    if (!now) return undefined;
+    const open = now.copies.filter(({ readyAt }) => readyAt === null);
+    const { laminators, cutters } = now;
+    const next = nextStep(open, { personId, laminators, cutters, stage, last });
+    if (!next || (await beginStep(at, { ...next, personId }))) return next;
+  }
+  return undefined;
 }

@@ -194,6 +194,16 @@ export async function uncheckedIn(at: SchoolHandle, order: PrintOrder): Promise<
   return [...new Set(names)];
 }
 
+/** The language in which a printed order tells its games beside English; undefined where it has no instructions. */
+export function languageOf(search: URLSearchParams): Language | undefined {
+  const items = search.getAll('item');
+  if (search.get('scope') === 'lost' || (items.length > 0 && !items.includes('instructions')))
+    return undefined;
+  const home = search.get('home');
+  const checked = checkForm(orderSchema, home === null ? {} : { home });
+  return checked.ok ? checked.value.home : undefined;
+}
+
 /** Games of this order that have lines without wording in the home language. */
 export function missingIn(order: PrintOrder): { game: string; lines: number }[] {
   const plans = new Map(order.copies.map((copy) => [copy.buildRunId, copy.plan]));

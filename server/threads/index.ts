@@ -5,6 +5,7 @@ import { Piscina } from 'piscina';
 import type { GameRef } from '~/core/own/open';
 import type { ShelfEntry } from '~/core/games/shelf/catalogue';
 import type { Assumptions, Params, Reckoning } from '~/core/games/kit/types';
+import type { Can, canMake } from '~/core/kits/can';
 import type { KitPlan, Recipe } from '~/core/kits/recipe';
 import type { RunPlan } from '~/core/kits/run-plan';
 import type { CopyVerdict, Held } from '~/core/kits/verdict';
@@ -52,6 +53,8 @@ export const verdictOf = rememberedBy<{ plan: KitPlan } & Held, CopyVerdict>(
 );
 /** The steps of making one copy of a kit. */
 export const makingOf = rememberedBy<MakingTask, Making>((asked) => reckon('making', asked), 64);
+/** Whether so many copies can be made, what to buy, and what can be made now. */
+export const canOf = rememberedBy<Parameters<typeof canMake>[0], Can>((asked) => reckon('can', asked), 32);
 /** An afternoon of making copies. */
 export const afternoonOf = rememberedBy<AfternoonTask, RunPlan>((asked) => reckon('afternoon', asked), 16);
 /** What the shelf says of a game of the school's own. */

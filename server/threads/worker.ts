@@ -9,6 +9,7 @@ import { entryOf } from '~/core/games/shelf/entry';
 import type { Assumptions, Params, Reckoning } from '~/core/games/kit/types';
 import { recipeOf, type KitPlan, type Recipe } from '~/core/kits/recipe';
 import { verdictOfCopy, type CopyVerdict, type Held } from '~/core/kits/verdict';
+import { canMake, type Can } from '~/core/kits/can';
 import type { MakingStep } from '~/core/kits/making';
 import { planAfternoon, stepsOf, type AfternoonAsked, type Batch } from '~/core/pack/afternoon';
 import type { Printing } from '~/core/pack/cost';
@@ -73,6 +74,8 @@ export function making({ order, context, printing }: MakingTask): Making {
     return { problem };
   }
 }
+/** Whether so many copies can be made, and what to buy. */
+export const can = (asked: Parameters<typeof canMake>[0]): Promise<Can> => canMake(asked);
 /** Who does what when. */
 export const afternoon = ({ batches, ...how }: AfternoonTask): RunPlan => planAfternoon(batches, how);
 

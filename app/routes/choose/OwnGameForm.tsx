@@ -1,9 +1,9 @@
-import { Form, useNavigation } from 'react-router';
+import { Form } from 'react-router';
 import type { FieldErrors } from '~/core/check/check';
 import { AGE_BANDS } from '~/core/games/kit/types';
 import { ENDS, MAKES, OWN_PLACES, TURN_KINDS, type OwnGame } from '~/core/own/definition';
 import { ownFaults } from '~/core/own/faults';
-import { Button, ButtonLink } from '~/app/ui/Button';
+import { Button, ButtonLink, useSending } from '~/app/ui/Button';
 import { DraftNote, plainValue, TooLate, type FieldWords, type Late } from '~/app/ui/Changes';
 import { NumberBox, Pick, TextBox } from '~/app/ui/fields';
 import { Said } from '~/app/ui/Notices';
@@ -62,7 +62,7 @@ export function OwnGameForm({
 }) {
   const draft = useDraft<OwnGame>(draftKey, { value: initial, version }, late, refused);
   const { value: own, set } = draft;
-  const busy = useNavigation().state !== 'idle';
+  const busy = useSending();
   const faults = ownFaults(own);
   const works = Object.keys(faults).length === 0;
   // Until it is sent, only mistakes that can be seen as such are shown: an empty box is not one yet.

@@ -1,7 +1,7 @@
-import { Form, useActionData, useNavigation, useSearchParams } from 'react-router';
+import { Form, useActionData, useSearchParams } from 'react-router';
 import type { AgeBand, Params } from '~/core/games/kit/types';
 import type { FieldErrors } from '~/core/check/check';
-import { Button, ButtonLink } from '~/app/ui/Button';
+import { Button, ButtonLink, useSending } from '~/app/ui/Button';
 import { TextBox } from '~/app/ui/fields';
 import { Said } from '~/app/ui/Notices';
 import { Panel, Stack } from '~/app/ui/Page';
@@ -29,7 +29,7 @@ export function SaveVariant({
   onSaved: () => void;
 }) {
   const errors: FieldErrors = useActionData<{ errors: FieldErrors }>()?.errors ?? {};
-  const busy = useNavigation().state !== 'idle';
+  const busy = useSending();
   const justSaved = useSearchParams()[0].has('saved');
   return (
     <Panel aria-labelledby="save">

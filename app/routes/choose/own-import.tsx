@@ -1,8 +1,8 @@
-import { data, Form, Link, redirect, useNavigation } from 'react-router';
+import { data, Form, Link, redirect } from 'react-router';
 import { ownGameId } from '~/core/own/ids';
 import { keepOwnGame, MOST_BYTES } from '~/server/games/own';
 import { requireRole } from '~/server/people/session';
-import { Button } from '~/app/ui/Button';
+import { Button, useSending } from '~/app/ui/Button';
 import { FileBox } from '~/app/ui/fields';
 import { Said } from '~/app/ui/Notices';
 import { Faint, Heading, Row, Panel, Stack, Wide } from '~/app/ui/Page';
@@ -30,7 +30,7 @@ export async function action({ request }: Route.ActionArgs) {
 }
 
 export default function ImportOwnGame({ actionData }: Route.ComponentProps) {
-  const busy = useNavigation().state !== 'idle';
+  const busy = useSending();
   const errors = Object.entries(actionData?.errors ?? {});
   return (
     <Wide>

@@ -18,7 +18,7 @@ import { ownGameId, storedId } from '~/core/own/ids';
 import { nameOf, say, ENGLISH } from '~/core/words/reading';
 import { count } from '~/core/words/numbers';
 import { listOwnGames } from '~/data/queries/games';
-import { onHandNow } from '~/data/queries/store';
+import { freeNow } from '~/data/queries/store';
 import { listVariants } from '~/data/queries/kits';
 import { ownEntry, shelfEntries } from '~/server/games/shelf';
 import { requireRole } from '~/server/people/session';
@@ -38,7 +38,7 @@ export async function loader({ request }: Route.LoaderArgs) {
   const [ownGames, saved, atHand, shipped] = await Promise.all([
     listOwnGames(at),
     listVariants(at),
-    onHandNow(at),
+    freeNow(at),
     shelfEntries(),
   ]);
   const own = ownGames.map(({ id, definition }): GameRef => ({

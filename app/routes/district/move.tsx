@@ -1,4 +1,4 @@
-import { data, Form, redirect, useNavigation, useSearchParams } from 'react-router';
+import { data, Form, redirect, useSearchParams } from 'react-router';
 import { showTag } from '~/core/kits/tag';
 import { count } from '~/core/words/numbers';
 import { copiesAtSchool } from '~/data/queries/desk';
@@ -7,7 +7,7 @@ import { schoolsOfDistrict } from '~/data/queries/schools';
 import { isId } from '~/server/ids';
 import { copiesOf } from '~/server/once';
 import { requireDistrict } from '~/server/people/session';
-import { Button, ButtonLink } from '~/app/ui/Button';
+import { Button, ButtonLink, useSending } from '~/app/ui/Button';
 import { Pick, TextBox, TickBox } from '~/app/ui/fields';
 import { Said } from '~/app/ui/Notices';
 import { Empty, Faint, Heading, Panel, Row, Stack, State, Tag, Wide } from '~/app/ui/Page';
@@ -58,7 +58,7 @@ export async function action({ request }: Route.ActionArgs) {
 export default function Move({ loaderData, actionData }: Route.ComponentProps) {
   const { school, others, copies, atSchool, named } = loaderData;
   const [search] = useSearchParams();
-  const busy = useNavigation().state !== 'idle';
+  const busy = useSending();
   const moved = search.getAll('moved');
   const stays = search.getAll('stays');
   return (
@@ -84,7 +84,8 @@ export default function Move({ loaderData, actionData }: Route.ComponentProps) {
             {moved.map(showTag).join(', ')} {moved.length === 1 ? 'belongs' : 'belong'} to {search.get('to')}{' '}
             now, with tag and label as they are. To bring {moved.length === 1 ? 'it' : 'them'} back, open{' '}
             {search.get('to')} and move {moved.length === 1 ? 'it' : 'them'} from there.
-            {stays.length > 0 && ` Out with a family or still being made, so still here: ${stays.map(showTag).join(', ')}.`}
+            {stays.length > 0 &&
+              ` Out with a family or still being made, so still here: ${stays.map(showTag).join(', ')}.`}
           </Said>
         )}
         {others.length === 0 ? (

@@ -1,4 +1,4 @@
-import { data, Form, Link, redirect, useNavigation, useSearchParams } from 'react-router';
+import { data, Form, Link, redirect, useSearchParams } from 'react-router';
 import { getLocalTimeZone } from '@internationalized/date';
 import { checkForm, type FieldErrors } from '~/core/check/check';
 import {
@@ -17,7 +17,7 @@ import { byIntent } from '~/server/forms';
 import { isId } from '~/server/ids';
 import { requireDistrict, sessionHash } from '~/server/people/session';
 import { notFound } from '~/server/refusals';
-import { Button, ButtonLink } from '~/app/ui/Button';
+import { Button, ButtonLink, useSending } from '~/app/ui/Button';
 import { Pick, TextBox } from '~/app/ui/fields';
 import { Said } from '~/app/ui/Notices';
 import { NotSaved } from '~/app/ui/NotSaved';
@@ -99,7 +99,7 @@ export async function action({ request }: Route.ActionArgs) {
 export default function District({ loaderData, actionData }: Route.ComponentProps) {
   const { me, here, name, schools, coordinators, others, about } = loaderData;
   const [search] = useSearchParams();
-  const busy = useNavigation().state !== 'idle';
+  const busy = useSending();
   const errorsOf = (what: 'school' | 'name' | 'people'): FieldErrors =>
     actionData?.what === what ? actionData.errors : {};
   const made = schools.find((one) => one.id === search.get('made'));

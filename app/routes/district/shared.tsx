@@ -1,4 +1,4 @@
-import { data, Form, Link, redirect, useNavigation, useSearchParams } from 'react-router';
+import { data, Form, Link, redirect, useSearchParams } from 'react-router';
 import type { ReactNode } from 'react';
 import { SHARED_NAMES, type SharedKind } from '~/core/kits/shared';
 import { LANGUAGES } from '~/core/words/languages';
@@ -13,7 +13,7 @@ import { isId } from '~/server/ids';
 import { requireRole } from '~/server/people/session';
 import { dayAt } from '~/server/today';
 import { showDay } from '~/core/lending/due';
-import { Button, ButtonLink } from '~/app/ui/Button';
+import { Button, ButtonLink, useSending } from '~/app/ui/Button';
 import { Pick } from '~/app/ui/fields';
 import { Said } from '~/app/ui/Notices';
 import { Empty, Faint, Heading, Panel, Row, Stack, State, Wide } from '~/app/ui/Page';
@@ -100,7 +100,7 @@ const kindOf = (kind: SharedKind): string => SHARED_NAMES[kind];
 export default function SharedThings({ loaderData, actionData }: Route.ComponentProps) {
   const { school, ofDistrict, offered, shown, showable, others } = loaderData;
   const [search] = useSearchParams();
-  const busy = useNavigation().state !== 'idle';
+  const busy = useSending();
   const done = (word: string, text: ReactNode) => (
     <Said kind="done" word={word} live>
       {text}

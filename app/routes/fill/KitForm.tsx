@@ -1,5 +1,5 @@
 import type { GameRef } from '~/core/own/made';
-import { Form, useNavigation } from 'react-router';
+import { Form } from 'react-router';
 import type { FieldErrors } from '~/core/check/check';
 import { AGE_BANDS, placesOf, type AgeBand, type Params } from '~/core/games/kit/types';
 import { recipeOf, type Recipe } from '~/core/kits/recipe';
@@ -10,7 +10,7 @@ import { FAMILY_WORDS } from '~/core/words/family';
 import { count, money } from '~/core/words/numbers';
 import { ENGLISH, say } from '~/core/words/reading';
 import { materialOf } from '~/core/materials/catalogue';
-import { Button, ButtonLink } from '~/app/ui/Button';
+import { Button, ButtonLink, useSending } from '~/app/ui/Button';
 import { plainValue, type FieldWords } from '~/app/ui/Changes';
 import { Choice, NumberBox, Pick, TextBox, TickBox } from '~/app/ui/fields';
 import { Notices, Said } from '~/app/ui/Notices';
@@ -110,7 +110,7 @@ interface KitFormProps {
 
 /** What a kit is for and what is in it. */
 export function KitForm({ draft, version, onChange, onSubmit, variants, errors, action }: KitFormProps) {
-  const busy = useNavigation().state !== 'idle';
+  const busy = useSending();
   const toggle = (id: string, on: boolean): void =>
     onChange({ variantIds: on ? [...draft.variantIds, id] : draft.variantIds.filter((one) => one !== id) });
   const inside = draft.variantIds.flatMap((id) => {

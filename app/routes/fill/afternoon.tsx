@@ -1,4 +1,4 @@
-import { Form, useNavigation } from 'react-router';
+import { Form } from 'react-router';
 import { checkForm, type FieldErrors } from '~/core/check/check';
 import { afternoonSchema, type AfternoonAsked } from '~/core/pack/afternoon';
 import { FINISHES } from '~/core/paper/sheet';
@@ -9,7 +9,7 @@ import { requireRole } from '~/server/people/session';
 import { notFound } from '~/server/refusals';
 import { afternoonOf } from '~/server/threads';
 import { AfternoonMargin, AfternoonPlan, OnScreen } from '~/app/desk/Afternoon';
-import { Button, ButtonLink } from '~/app/ui/Button';
+import { Button, ButtonLink, useSending } from '~/app/ui/Button';
 import { NumberBox, Pick } from '~/app/ui/fields';
 import { Said } from '~/app/ui/Notices';
 import { Heading, Panel, Row, Stack, Workplace } from '~/app/ui/Page';
@@ -52,7 +52,7 @@ export async function loader({ request, params }: Route.LoaderArgs) {
 
 export default function Afternoon({ loaderData }: Route.ComponentProps) {
   const { kitId, kitName, empty, asked, errors, problem, made, plan } = loaderData;
-  const busy = useNavigation().state !== 'idle';
+  const busy = useSending();
   return (
     <Workplace>
       <Stack>
@@ -124,7 +124,7 @@ export default function Afternoon({ loaderData }: Route.ComponentProps) {
         {problem !== undefined && <Said kind="stop">{problem}</Said>}
         {made && plan && <AfternoonPlan plan={plan} helpers={asked.helpers} names={[kitName]} />}
       </Stack>
-      {made && plan && <AfternoonMargin plan={plan} batches={[made]} names={[kitName]} />}
+      {made && plan && <AfternoonMargin printed plan={plan} batches={[made]} names={[kitName]} />}
     </Workplace>
   );
 }

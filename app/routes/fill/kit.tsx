@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { data, Form, Link, redirect, useNavigation, useSearchParams } from 'react-router';
+import { data, Form, Link, redirect, useSearchParams } from 'react-router';
 import { checkForm, type FieldErrors } from '~/core/check/check';
 import { AGE_BANDS } from '~/core/games/kit/types';
 import { buildSchema, MOST_COPIES } from '~/core/kits/forms';
@@ -22,13 +22,13 @@ import { isId } from '~/server/ids';
 import { saveKitForm } from '~/server/kits/save';
 import { newLinkKey } from '~/server/links';
 import { followed, stopFollowing } from '~/data/queries/sharing';
-import { offersOf, onHandNow } from '~/data/queries/store';
+import { offersOf, freeNow } from '~/data/queries/store';
 import { requireRole } from '~/server/people/session';
 import { notFound } from '~/server/refusals';
 import { recipeOf } from '~/server/threads';
 import { today } from '~/server/today';
 import { Follows } from '~/app/desk/Follows';
-import { Button, ButtonLink } from '~/app/ui/Button';
+import { Button, ButtonLink, useSending } from '~/app/ui/Button';
 import { Changes, DraftNote, TooLate, type Late } from '~/app/ui/Changes';
 import { NumberBox, TickBox } from '~/app/ui/fields';
 import { Said } from '~/app/ui/Notices';
@@ -62,7 +62,7 @@ export async function loader({ request, params }: Route.LoaderArgs) {
     changesOf(at, 'kit', kit.id),
     listVariants(at),
     followed(at, 'kit', kit.id),
-    onHandNow(at),
+    freeNow(at),
   ]);
   const offers = await offersOf(
     at,
@@ -71,11 +71,12 @@ export async function loader({ request, params }: Route.LoaderArgs) {
   return {
     kit,
     recipe: shownOf(recipe),
-    copies: page.copies.map(({ id, tag, builtOn, printedAt, loan }) => ({
+    copies: page.copies.map(({ id, tag, builtOn, printedAt, readyAt, makingId, loan }) => ({
       id,
       tag,
       builtOn,
       printed: printedAt !== null,
+      makingId: readyAt === null ? makingId : null,
       loan: loan && { familyName: loan.familyName, dueOn: loan.dueOn },
     })),
     found: page.found,
@@ -262,8 +263,10 @@ export default function KitPage({ loaderData, actionData }: Route.ComponentProps
                     },
                     {
                       head: 'Where',
-                      cell: ({ loan }) =>
-                        loan ? (
+                      cell: ({ loan, makingId }) =>
+                        makingId ? (
+                          <Link to={`/fill/runs/${makingId}`}>being made</Link>
+                        ) : loan ? (
                           `with ${loan.familyName}, ${dueWords(loan.dueOn, loaderData.today)}`
                         ) : (
                           <State tone="calm">at school</State>
@@ -300,7 +303,7 @@ function BuildForm({
 } & Pick<Route.ComponentProps['loaderData'], 'onHand' | 'offers'>) {
   const [copies, setCopies] = useState(4);
   const short = Object.keys(onHand).length ? shortFor(parts, copies, onHand) : [];
-  const busy = useNavigation().state !== 'idle';
+  const busy = useSending();
   return (
     <Form method="post">
       <input type="hidden" name="intent" value="build" />
@@ -320,6 +323,9 @@ function BuildForm({
           <Button type="submit" isPending={busy}>
             Build and tag these copies
           </Button>
+          <ButtonLink quiet href={`/fill/runs/new?kit+${kitId}=${copies}`}>
+            Make them in a build run
+          </ButtonLink>
           <ButtonLink quiet href={`/fill/${kitId}/afternoon?copies=${copies}`}>
             Plan the afternoon
           </ButtonLink>
@@ -340,7 +346,10 @@ function BuildForm({
             </TickBox>
           </Said>
         )}
-        <Faint>Each copy gets its own tag; print the packs, then count the parts into the bags.</Faint>
+        <Faint>
+          Each copy gets its own tag. Built so, it can be lent at once; a build run leads helpers through
+          every step, and a copy can be lent when it is checked.
+        </Faint>
       </Stack>
     </Form>
   );

@@ -39,6 +39,9 @@ export default function Kits({ loaderData }: Route.ComponentProps) {
   const start = (
     <Row>
       {mayChange && <ButtonLink href="/fill/new">Start a new kit</ButtonLink>}
+      <ButtonLink quiet href="/fill/runs">
+        Build runs
+      </ButtonLink>
       <ButtonLink quiet href="/fill/store">
         The store
       </ButtonLink>

@@ -1,4 +1,4 @@
-import { data, Form, Link, useNavigation, useSearchParams } from 'react-router';
+import { data, Form, Link, useSearchParams } from 'react-router';
 import { checkForm, type FieldErrors } from '~/core/check/check';
 import { countSchema, storable } from '~/core/kits/store';
 import { materialOf } from '~/core/materials/catalogue';
@@ -6,7 +6,7 @@ import { countStock, listStock, undoMove } from '~/data/queries/store';
 import { byIntent } from '~/server/forms';
 import { isId } from '~/server/ids';
 import { requireRole } from '~/server/people/session';
-import { Button, ButtonLink } from '~/app/ui/Button';
+import { Button, ButtonLink, useSending } from '~/app/ui/Button';
 import { NumberBox } from '~/app/ui/fields';
 import { Said } from '~/app/ui/Notices';
 import { Entered, Entries, Faint, Heading, Margin, Panel, Row, Stack, Workplace } from '~/app/ui/Page';
@@ -60,7 +60,7 @@ export async function action({ request }: Route.ActionArgs) {
 export default function Count({ loaderData, actionData }: Route.ComponentProps) {
   const { walk } = loaderData;
   const [search] = useSearchParams();
-  const busy = useNavigation().state !== 'idle';
+  const busy = useSending();
   const told = actionData?.told;
   const asked = search.get('of');
   // After a count the next part of the walk; the address names the one that is counted now.

@@ -1,4 +1,4 @@
-import { data, Form, redirect, useNavigation, useSearchParams } from 'react-router';
+import { data, Form, redirect, useSearchParams } from 'react-router';
 import { checkForm, type FieldErrors } from '~/core/check/check';
 import { moveSchema, placeSchema, storable, storeOfferSchema, WRITTEN } from '~/core/kits/store';
 import { fitsChokeTube, materialOf } from '~/core/materials/catalogue';
@@ -13,13 +13,15 @@ import {
   placeStock,
   removeOffer,
   undoMove,
+  reservedNow,
+  weightOf,
 } from '~/data/queries/store';
 import { showTime } from '~/server/changes';
 import { byIntent } from '~/server/forms';
 import { isId } from '~/server/ids';
 import { requireRole } from '~/server/people/session';
 import { notFound } from '~/server/refusals';
-import { Button, ButtonLink } from '~/app/ui/Button';
+import { Button, ButtonLink, useSending } from '~/app/ui/Button';
 import { NumberBox, Pick, TextBox } from '~/app/ui/fields';
 import { NotSaved } from '~/app/ui/NotSaved';
 import { Said } from '~/app/ui/Notices';
@@ -41,15 +43,19 @@ const materialIn = (id: string): string => {
 export async function loader({ request, params }: Route.LoaderArgs) {
   const { at, role } = await requireRole(request, 'coordinator', 'helper');
   const material = materialIn(params.material);
-  const [stock, moves, offers] = await Promise.all([
+  const [stock, moves, offers, reserved, unit] = await Promise.all([
     listStock(at),
     listMoves(at, material),
     offersOf(at, [material]),
+    reservedNow(at),
+    weightOf(at, material),
   ]);
   const item = stock.find((one) => one.material === material);
   return {
     material,
     onHand: item?.onHand ?? null,
+    reserved: reserved[material] ?? 0,
+    unit,
     place: item?.place ?? '',
     reorderAt: item?.reorderAt ?? 0,
     moves: moves.map((move) => ({ ...move, at: showTime(at, move.at) })),
@@ -131,9 +137,9 @@ const DONE: Record<string, string> = {
 };
 
 export default function Item({ loaderData, actionData }: Route.ComponentProps) {
-  const { material, onHand, place, reorderAt, moves, offers, mayPrice } = loaderData;
+  const { material, onHand, reserved, unit, place, reorderAt, moves, offers, mayPrice } = loaderData;
   const [search] = useSearchParams();
-  const busy = useNavigation().state !== 'idle';
+  const busy = useSending();
   const errors: FieldErrors = actionData?.errors ?? {};
   const about = materialOf(material);
   const done = DONE[search.get('done') ?? ''];
@@ -329,15 +335,20 @@ export default function Item({ loaderData, actionData }: Route.ComponentProps) {
             label="On hand"
             number={onHand === null ? '–' : String(onHand)}
             unit={onHand === 1 ? about.name : about.plural}
-            reason={onHand === null ? 'Not counted yet.' : 'The sum of all its moves.'}
+            reason={`${onHand === null ? 'Not counted yet.' : 'The sum of all its moves.'}${reserved ? ` ${reserved} of them are spoken for by copies that are being made.` : ''}`}
           />
           <Entered
             label="One weighs"
-            number={String(about.massG)}
+            number={unit ? unit.unitG.toFixed(2) : String(about.massG)}
             unit="g"
-            reason={`${about.smallestMm} to ${about.largestMm} mm.${fitsChokeTube(about) ? ` It fits the small-parts tube (${CHOKE_TUBE_MM} mm wide): not for children under three.` : ''}`}
+            reason={`${unit ? `Learned from ${unit.sample} of them. ` : 'As packed, nearly. '}${about.smallestMm} to ${about.largestMm} mm.${fitsChokeTube(about) ? ` It fits the small-parts tube (${CHOKE_TUBE_MM} mm wide): not for children under three.` : ''}`}
           />
         </Entries>
+        <Row>
+          <ButtonLink quiet href={`/fill/store/${material}/weigh`}>
+            Count them by weight
+          </ButtonLink>
+        </Row>
       </Margin>
     </Workplace>
   );

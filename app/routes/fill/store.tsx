@@ -3,7 +3,7 @@ import { buy, packsIn } from '~/core/kits/buy';
 import { storable } from '~/core/kits/store';
 import { materialOf } from '~/core/materials/catalogue';
 import { count, money } from '~/core/words/numbers';
-import { listMoves, listStock, offersOf } from '~/data/queries/store';
+import { listMoves, listStock, offersOf, reservedNow } from '~/data/queries/store';
 import { showTime } from '~/server/changes';
 import { requireRole } from '~/server/people/session';
 import { ButtonLink } from '~/app/ui/Button';
@@ -29,12 +29,17 @@ export const meta: Route.MetaFunction = () => [{ title: 'The store · Fern Baske
 
 export async function loader({ request }: Route.LoaderArgs) {
   const { at, role } = await requireRole(request, 'coordinator', 'helper');
-  const [stock, moves] = await Promise.all([listStock(at), listMoves(at, undefined, 8)]);
+  const [stock, moves, reserved] = await Promise.all([
+    listStock(at),
+    listMoves(at, undefined, 8),
+    reservedNow(at),
+  ]);
   const known = new Map(stock.map((item) => [item.material, item]));
   const items = storable().map(({ id, plural }) => ({
     material: id as string,
     plural,
     onHand: known.has(id) ? known.get(id)!.onHand : undefined,
+    reserved: reserved[id] ?? 0,
     place: known.get(id)?.place ?? '',
     reorderAt: known.get(id)?.reorderAt ?? 0,
   }));
@@ -111,11 +116,14 @@ export default function Store({ loaderData }: Route.ComponentProps) {
                   },
                   {
                     head: 'On hand',
-                    cell: ({ onHand }) =>
+                    cell: ({ onHand, reserved }) =>
                       onHand === null ? (
                         <State tone="wait">not counted yet</State>
                       ) : (
-                        <strong>{onHand}</strong>
+                        <>
+                          <strong>{onHand}</strong>
+                          {reserved > 0 && `, of which ${reserved} for copies being made`}
+                        </>
                       ),
                   },
                   {

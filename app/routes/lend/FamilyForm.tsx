@@ -1,9 +1,9 @@
 import type { ReactNode } from 'react';
-import { Form, useNavigation } from 'react-router';
+import { Form } from 'react-router';
 import type { FieldErrors } from '~/core/check/check';
 import type { FamilyFields } from '~/core/lending/families';
 import { LANGUAGES } from '~/core/words/languages';
-import { Button } from '~/app/ui/Button';
+import { Button, useSending } from '~/app/ui/Button';
 import { plainValue, type FieldWords } from '~/app/ui/Changes';
 import { Choice, TextBox, TickBox } from '~/app/ui/fields';
 import { NotSaved } from '~/app/ui/NotSaved';
@@ -48,7 +48,7 @@ export function FamilyForm({
   action,
   children,
 }: Props) {
-  const busy = useNavigation().state !== 'idle';
+  const busy = useSending();
   return (
     <Form method="post" onSubmit={onSubmit}>
       <Stack>

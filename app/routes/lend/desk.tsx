@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { data, Form, Link, redirect, useNavigation, useSearchParams, useSubmit } from 'react-router';
+import { data, Form, Link, redirect, useSearchParams, useSubmit } from 'react-router';
 import { lackOf } from '~/core/kits/lacking';
 import { hasSmallParts } from '~/core/kits/recipe';
 import { materialOf } from '~/core/materials/catalogue';
@@ -20,7 +20,7 @@ import { requireRole } from '~/server/people/session';
 import { readDay } from '~/server/days';
 import { today as todayAtSchool } from '~/server/today';
 import { Verdict } from '~/app/desk/Verdict';
-import { Button, ButtonLink } from '~/app/ui/Button';
+import { Button, ButtonLink, useSending } from '~/app/ui/Button';
 import { TextBox } from '~/app/ui/fields';
 import { Said } from '~/app/ui/Notices';
 import {
@@ -70,6 +70,8 @@ export async function loader({ request }: Route.LoaderArgs) {
       tag: copy.tag,
       kitName: copy.kitName,
       loan: copy.loan,
+      makingId: copy.readyAt === null ? copy.makingId : null,
+      language: copy.language,
       printed: copy.printedAt !== null,
       small: hasSmallParts(copy.parts),
       allergens: [...new Set(copy.parts.flatMap((part) => materialOf(part.material).allergens))],
@@ -128,9 +130,11 @@ export async function action({ request }: Route.ActionArgs) {
         return data(
           {
             problem:
-              result.reason === 'out'
-                ? 'This copy went out a moment ago, at another desk. Nothing was changed; choose another copy.'
-                : 'This copy or this family is not there any more. Nothing was changed.',
+              result.reason === 'unmade'
+                ? 'This copy is still being made: it can be lent when its check is done. Nothing was changed.'
+                : result.reason === 'out'
+                  ? 'This copy went out a moment ago, at another desk. Nothing was changed; choose another copy.'
+                  : 'This copy or this family is not there any more. Nothing was changed.',
             dueOn: kept,
           },
           { status: 409 },
@@ -144,9 +148,9 @@ export default function Desk({ loaderData, actionData }: Route.ComponentProps) {
   const { copy, family, lacking, verdict, games, lent, undone, now, home, out, today } = loaderData;
   const [search] = useSearchParams();
   const submit = useSubmit();
-  const busy = useNavigation().state !== 'idle';
+  const busy = useSending();
   const [dueOn, setDueOn] = useState(loaderData.dueOn);
-  const ready = Boolean(copy && !copy.loan && family);
+  const ready = Boolean(copy && !copy.loan && !copy.makingId && family);
   const says =
     ready && dueOn ? `lend ${showTag(copy!.tag)} to ${family!.name} until ${showDay(dueOn)}` : undefined;
   useReadyAction(
@@ -223,6 +227,14 @@ export default function Desk({ loaderData, actionData }: Route.ComponentProps) {
                       It is out with {copy.loan.familyName}, {dueWords(copy.loan.dueOn, today)}.
                     </Said>
                   )}
+                  {copy.makingId && (
+                    <Said
+                      kind="mind"
+                      action={<ButtonLink href={`/fill/runs/${copy.makingId}`}>Go on making it</ButtonLink>}
+                    >
+                      It is still being made, and can be lent when its check is done.
+                    </Said>
+                  )}
                   <Link to={clear('copy')}>Choose another copy</Link>
                 </>
               ) : (
@@ -257,6 +269,21 @@ export default function Desk({ loaderData, actionData }: Route.ComponentProps) {
             {copy.allergens.length
               ? `Parts of this basket contain ${copy.allergens.join(', ')}.`
               : 'No part of this basket is listed with an allergen; check what you packed instead.'}
+          </Said>
+        )}
+        {copy?.language && family && family.language !== 'en' && family.language !== copy.language && (
+          <Said
+            kind="mind"
+            word="In another language"
+            action={
+              <ButtonLink quiet href={`/print?copy=${copy.id}&home=${family.language}&item=instructions`}>
+                {`Print them in ${LANGUAGES[family.language].name}`}
+              </ButtonLink>
+            }
+          >
+            The instructions in this bag are in English
+            {copy.language === 'en' ? '' : ` and ${LANGUAGES[copy.language].name}`}; this family reads{' '}
+            {LANGUAGES[family.language].name}.
           </Said>
         )}
         {lacking.length > 0 && (

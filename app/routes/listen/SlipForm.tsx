@@ -1,8 +1,8 @@
 import { useState } from 'react';
-import { Form, useNavigation } from 'react-router';
+import { Form } from 'react-router';
 import { showTag } from '~/core/kits/tag';
 import { readSlip, slipSentence } from '~/core/listening/slip';
-import { Button } from '~/app/ui/Button';
+import { Button, useSending } from '~/app/ui/Button';
 import { TextBox } from '~/app/ui/fields';
 import { Said } from '~/app/ui/Notices';
 import { Faint, Row, Panel, Stack } from '~/app/ui/Page';
@@ -17,7 +17,7 @@ export interface SlipAnswered {
 /** A paper slip is typed in with a few keys; what they mean is said before it is kept. */
 export function SlipForm({ answered, start }: { answered?: SlipAnswered; start: string }) {
   const [slip, setSlip] = useState(answered?.slip ?? start);
-  const busy = useNavigation().state !== 'idle';
+  const busy = useSending();
   const reading = readSlip(slip);
   // While somebody types, what is still missing is no mistake.
   const long = slip.replace(/[\s-]/g, '').length >= 11;

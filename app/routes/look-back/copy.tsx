@@ -85,8 +85,20 @@ export default function CopyPage({ loaderData }: Route.ComponentProps) {
           title={`Copy ${showTag(copy.tag)}`}
           action={
             !copy.moved && (
-              <ButtonLink href={copy.loan ? `/take-back/${copy.loan.id}` : `/lend?copy=${copy.tag}`}>
-                {copy.loan ? 'Take this copy back' : 'Lend this copy'}
+              <ButtonLink
+                href={
+                  copy.readyAt === null
+                    ? `/fill/runs/${copy.makingId}`
+                    : copy.loan
+                      ? `/take-back/${copy.loan.id}`
+                      : `/lend?copy=${copy.tag}`
+                }
+              >
+                {copy.readyAt === null
+                  ? 'Go on making this copy'
+                  : copy.loan
+                    ? 'Take this copy back'
+                    : 'Lend this copy'}
               </ButtonLink>
             )
           }
@@ -96,7 +108,9 @@ export default function CopyPage({ loaderData }: Route.ComponentProps) {
             ? 'at another school now'
             : copy.loan
               ? `with ${copy.loan.familyName}, ${dueWords(copy.loan.dueOn, today)}`
-              : 'at school'}
+              : copy.readyAt === null
+                ? 'being made'
+                : 'at school'}
           .
         </Heading>
         <Panel aria-label="Life">

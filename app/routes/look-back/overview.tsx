@@ -8,7 +8,7 @@ import { answeredSince, reachSince } from '~/data/queries/reach';
 import { isId } from '~/server/ids';
 import { byIntent } from '~/server/forms';
 import { copiesOf } from '~/server/once';
-import { onHandNow } from '~/data/queries/store';
+import { freeNow } from '~/data/queries/store';
 import { requireRole } from '~/server/people/session';
 import { today } from '~/server/today';
 import { Button } from '~/app/ui/Button';
@@ -47,7 +47,7 @@ export async function loader({ request }: Route.LoaderArgs) {
     listShortages(at, undefined, { first, most: SIZE }),
     copiesOf(at),
   ]);
-  const onHand = await onHandNow(at);
+  const onHand = await freeNow(at);
   /** What the store has to put into each copy, whole or not at all. */
   const inStore = (copyId: string): boolean =>
     shortages

@@ -1,4 +1,4 @@
-import { data, Form, Link, redirect, useNavigation, useSearchParams } from 'react-router';
+import { data, Form, Link, redirect, useSearchParams } from 'react-router';
 import type { FieldErrors } from '~/core/check/check';
 import { ROLE_NAMES } from '~/core/people/role';
 import { endSessions, listSessions } from '~/data/queries/sessions';
@@ -7,7 +7,7 @@ import { byIntent } from '~/server/forms';
 import { isId } from '~/server/ids';
 import { changeOwnPassword } from '~/server/people/passwords';
 import { requireRole, sessionHash } from '~/server/people/session';
-import { Button } from '~/app/ui/Button';
+import { Button, useSending } from '~/app/ui/Button';
 import { TextBox } from '~/app/ui/fields';
 import { Said } from '~/app/ui/Notices';
 import { NotSaved } from '~/app/ui/NotSaved';
@@ -55,7 +55,7 @@ export async function action({ request }: Route.ActionArgs) {
 export default function Me({ loaderData, actionData }: Route.ComponentProps) {
   const { name, role, sessions } = loaderData;
   const [search] = useSearchParams();
-  const busy = useNavigation().state !== 'idle';
+  const busy = useSending();
   const errors: FieldErrors = actionData?.errors ?? {};
   const ended = search.get('ended');
   return (

@@ -1,11 +1,11 @@
-import { data, Form, redirect, useNavigation } from 'react-router';
+import { data, Form, redirect } from 'react-router';
 import { findPasswordLink, spendPasswordLink } from '~/data/queries/sessions';
 import { mayTryLink } from '~/server/limits';
 import { hashPassword } from '~/server/people/password';
 import { passwordFaults } from '~/server/people/passwords';
 import { hashOf, signIn } from '~/server/people/session';
 import { notFound, tooOften } from '~/server/refusals';
-import { Button } from '~/app/ui/Button';
+import { Button, useSending } from '~/app/ui/Button';
 import { NotSaved } from '~/app/ui/NotSaved';
 import { Stack } from '~/app/ui/Page';
 import { Door } from './Door';
@@ -48,7 +48,7 @@ export async function action({ request, params, context }: Route.ActionArgs) {
 }
 
 export default function NewPassword({ loaderData, actionData }: Route.ComponentProps) {
-  const busy = useNavigation().state !== 'idle';
+  const busy = useSending();
   const errors: Record<string, string> = actionData?.errors ?? {};
   return (
     <Door title="A new password" lead={`For ${loaderData.name}. This link works once.`}>

@@ -1,4 +1,4 @@
-import { data, Form, redirect, useNavigation, useSearchParams } from 'react-router';
+import { data, Form, redirect, useSearchParams } from 'react-router';
 import { checkForm, type FieldErrors } from '~/core/check/check';
 import {
   isTimeZone,
@@ -15,7 +15,7 @@ import { UNKNOWN_VERSION, versionIn } from '~/server/forms';
 import { requireRole } from '~/server/people/session';
 import { today } from '~/server/today';
 import { showDay } from '~/core/lending/due';
-import { Button, ButtonLink } from '~/app/ui/Button';
+import { Button, ButtonLink, useSending } from '~/app/ui/Button';
 import { Changes, DraftNote, plainValue, TooLate, type FieldWords, type Late } from '~/app/ui/Changes';
 import { TextBox } from '~/app/ui/fields';
 import { NotSaved } from '~/app/ui/NotSaved';
@@ -92,7 +92,7 @@ function Boxes({ loaderData, actionData }: Route.ComponentProps) {
   );
   const { value, set } = draft;
   const change = (fields: Partial<SchoolFields>): void => set((old) => ({ ...old, ...fields }));
-  const busy = useNavigation().state !== 'idle';
+  const busy = useSending();
   const errors: FieldErrors = actionData?.errors ?? {};
   return (
     <Workplace>

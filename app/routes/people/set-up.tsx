@@ -1,11 +1,11 @@
 import { getLocalTimeZone } from '@internationalized/date';
-import { data, Form, redirect, useNavigation } from 'react-router';
+import { data, Form, redirect } from 'react-router';
 import { checkForm } from '~/core/check/check';
 import { isTimeZone, languagesIn, NO_TIME_ZONE, setUpSchema, timeZones } from '~/core/lending/school';
 import { setUpSchool, whoseDoor } from '~/data/queries/schools';
 import { hashPassword } from '~/server/people/password';
 import { signIn } from '~/server/people/session';
-import { Button } from '~/app/ui/Button';
+import { Button, useSending } from '~/app/ui/Button';
 import { TextBox } from '~/app/ui/fields';
 import { Said } from '~/app/ui/Notices';
 import { Stack } from '~/app/ui/Page';
@@ -44,7 +44,7 @@ export async function action({ request }: Route.ActionArgs) {
 }
 
 export default function SetUp({ loaderData, actionData }: Route.ComponentProps) {
-  const busy = useNavigation().state !== 'idle';
+  const busy = useSending();
   const errors: Record<string, string> = actionData?.errors ?? {};
   return (
     <Door

@@ -1,4 +1,4 @@
-import { data, Form, redirect, useNavigation } from 'react-router';
+import { data, Form, redirect } from 'react-router';
 import { checkForm } from '~/core/check/check';
 import { visible } from '~/core/check/keepable';
 import { signInSchema } from '~/core/people/forms';
@@ -8,7 +8,7 @@ import { trySignIn } from '~/server/limits';
 import { ownPath } from '~/server/links';
 import { passwordFits } from '~/server/people/password';
 import { knowsBrowser, signIn, whoIs } from '~/server/people/session';
-import { Button } from '~/app/ui/Button';
+import { Button, useSending } from '~/app/ui/Button';
 import { TextBox } from '~/app/ui/fields';
 import { Said } from '~/app/ui/Notices';
 import { Faint, Stack } from '~/app/ui/Page';
@@ -70,7 +70,7 @@ export async function action({ request, context }: Route.ActionArgs) {
 }
 
 export default function SignIn({ loaderData, actionData }: Route.ComponentProps) {
-  const busy = useNavigation().state !== 'idle';
+  const busy = useSending();
   const errors: Record<string, string> = actionData?.errors ?? {};
   return (
     <Door title="Fern Basket" lead={loaderData.school}>

@@ -1,4 +1,4 @@
-import { data, Form, redirect, useNavigation, useSearchParams } from 'react-router';
+import { data, Form, redirect, useSearchParams } from 'react-router';
 import { checkForm, type FieldErrors } from '~/core/check/check';
 import { visible } from '~/core/check/keepable';
 import { LINK_HOURS, personSchema } from '~/core/people/forms';
@@ -19,7 +19,7 @@ import { passwordLinkOf } from '~/server/links';
 import { givePasswordLink } from '~/server/people/passwords';
 import { hashPassword } from '~/server/people/password';
 import { requireRole } from '~/server/people/session';
-import { Button, ButtonLink } from '~/app/ui/Button';
+import { Button, ButtonLink, useSending } from '~/app/ui/Button';
 import { Changes, plainValue, type FieldWords } from '~/app/ui/Changes';
 import { Choice, Pick, TextBox } from '~/app/ui/fields';
 import { Said } from '~/app/ui/Notices';
@@ -103,7 +103,7 @@ const PERSON_FIELDS: FieldWords = { label: (field) => field, show: (_, value) =>
 
 export default function People({ loaderData, actionData }: Route.ComponentProps) {
   const [search] = useSearchParams();
-  const busy = useNavigation().state !== 'idle';
+  const busy = useSending();
   const errors: FieldErrors = actionData?.errors ?? {};
   const added = search.get('added');
   return (

@@ -1,11 +1,11 @@
-import { Form, useNavigation } from 'react-router';
-import { Button } from '~/app/ui/Button';
+import { Form } from 'react-router';
+import { Button, useSending } from '~/app/ui/Button';
 import { FileBox } from '~/app/ui/fields';
 import { Faint, Row, Stack } from '~/app/ui/Page';
 
 /** The school's own picture on its bag labels: chosen, changed or taken away. */
 export function SchoolMark({ there, version }: { there: boolean; version: number }) {
-  const busy = useNavigation().state !== 'idle';
+  const busy = useSending();
   return (
     <details>
       <summary>The school’s picture on bag labels</summary>

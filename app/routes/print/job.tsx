@@ -1,15 +1,16 @@
 import { useEffect, useState } from 'react';
-import { Form, redirect, useNavigation, useRevalidator } from 'react-router';
+import { Form, redirect, useRevalidator } from 'react-router';
 import styled from 'styled-components';
 import type { JobProgress } from '~/core/pack/order';
 import { count } from '~/core/words/numbers';
 import { markPrinted } from '~/data/queries/copies';
 import { tellPrintJob } from '~/data/queries/print';
 import { byIntent } from '~/server/forms';
+import { languageOf } from '~/server/print/order';
 import { isId } from '~/server/ids';
 import { requireJob } from '~/server/print/jobs';
 import { requireRole } from '~/server/people/session';
-import { Button, ButtonLink } from '~/app/ui/Button';
+import { Button, ButtonLink, useSending } from '~/app/ui/Button';
 import { Said } from '~/app/ui/Notices';
 import { Faint, Heading, Row, Panel, Stack, Wide } from '~/app/ui/Page';
 import { color } from '~/app/ui/theme';
@@ -44,7 +45,8 @@ export async function action({ request, params }: Route.ActionArgs) {
       throw redirect(`/print?${job.query}`);
     },
     printed: async () => {
-      await markPrinted(at, new URLSearchParams(job.query).getAll('copy').filter(isId));
+      const order = new URLSearchParams(job.query);
+      await markPrinted(at, order.getAll('copy').filter(isId), languageOf(order));
       throw redirect('/print?marked=1');
     },
   });
@@ -90,7 +92,7 @@ function useProgressOf(id: string, first: JobProgress): JobProgress {
 
 export default function Job({ loaderData }: Route.ComponentProps) {
   const { id, query, title, state, problem, copies } = loaderData;
-  const busy = useNavigation().state !== 'idle';
+  const busy = useSending();
   const drawing = state === 'drawing';
   const { pagesDone, pages } = useProgressOf(id, loaderData);
   return (

@@ -14,6 +14,7 @@ import { warmUp } from '~/server/threads';
 import { byIntent, versionIn } from '~/server/forms';
 import { readMark } from '~/server/print/mark';
 import {
+  languageOf,
   loansIn,
   lostPieces,
   missingIn,
@@ -140,7 +141,7 @@ export async function action({ request }: Route.ActionArgs) {
     '': async () => {
       const ids = form.getAll('copy').filter(isId);
       if (ids.length === 0) return refuse('Choose at least one copy.');
-      await markPrinted(at, ids);
+      await markPrinted(at, ids, languageOf(new URL(request.url).searchParams));
       throw redirect(`/print?marked=1`);
     },
   });

@@ -1,4 +1,4 @@
-import { data, Form, redirect, useNavigation } from 'react-router';
+import { data, Form, redirect } from 'react-router';
 import styled from 'styled-components';
 import {
   printingSchema,
@@ -15,7 +15,7 @@ import { changesOf, lateOf } from '~/server/changes';
 import { UNKNOWN_VERSION, versionIn } from '~/server/forms';
 import { requireRole } from '~/server/people/session';
 import { readPrices } from '~/server/print/prices';
-import { Button, ButtonLink } from '~/app/ui/Button';
+import { Button, ButtonLink, useSending } from '~/app/ui/Button';
 import { Changes, DraftNote, TooLate, type FieldWords, type Late } from '~/app/ui/Changes';
 import { TextBox } from '~/app/ui/fields';
 import { NotSaved } from '~/app/ui/NotSaved';
@@ -124,7 +124,7 @@ function Boxes({ loaderData, actionData }: Route.ComponentProps) {
     actionData?.errors,
   );
   const { value, set } = draft;
-  const busy = useNavigation().state !== 'idle';
+  const busy = useSending();
   const errors = actionData?.errors ?? {};
   const box = (name: Name, labelHidden?: boolean) => (
     <TextBox

@@ -1,4 +1,4 @@
-import { data, Form, redirect, useNavigation, useSearchParams, useSubmit } from 'react-router';
+import { data, Form, redirect, useSearchParams, useSubmit } from 'react-router';
 import { readCards } from '~/core/cards/deck';
 import { materialOf } from '~/core/materials/catalogue';
 import { daysBetween, dueWords, showDay } from '~/core/lending/due';
@@ -12,7 +12,7 @@ import { countedParts } from '~/server/kits/held';
 import { requireRole } from '~/server/people/session';
 import { notFound } from '~/server/refusals';
 import { today } from '~/server/today';
-import { Button, ButtonLink } from '~/app/ui/Button';
+import { Button, ButtonLink, useSending } from '~/app/ui/Button';
 import { NumberBox, TextBox } from '~/app/ui/fields';
 import { Said } from '~/app/ui/Notices';
 import { Entered, Entries, Faint, Heading, Margin, Row, Panel, Stack, State, Workplace } from '~/app/ui/Page';
@@ -112,7 +112,7 @@ function Counting({
   errors,
   problem,
 }: Route.ComponentProps['loaderData'] & { errors: Record<string, string>; problem?: string }) {
-  const busy = useNavigation().state !== 'idle';
+  const busy = useSending();
   const submit = useSubmit();
   const [search] = useSearchParams();
   const complete = Object.fromEntries(parts.map((part) => [part.material, part.quantity]));

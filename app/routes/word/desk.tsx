@@ -1,4 +1,4 @@
-import { data, Form, useNavigation } from 'react-router';
+import { data, Form } from 'react-router';
 import styled from 'styled-components';
 import { gameFor } from '~/core/own/open';
 import { exampleArgs } from '~/core/games/kit/examples';
@@ -11,7 +11,7 @@ import { changesOf } from '~/server/changes';
 import { lineKey } from '~/core/words/checks';
 import { requireRole } from '~/server/people/session';
 import { requireGame } from '~/server/games/find';
-import { Button } from '~/app/ui/Button';
+import { Button, useSending } from '~/app/ui/Button';
 import { Changes, type FieldWords } from '~/app/ui/Changes';
 import { TextBox, TickBox } from '~/app/ui/fields';
 import { Said } from '~/app/ui/Notices';
@@ -116,7 +116,7 @@ const LINES: FieldWords = {
 
 export default function Desk({ loaderData, actionData }: Route.ComponentProps) {
   const { title, target, lines, checks } = loaderData;
-  const busy = useNavigation().state !== 'idle';
+  const busy = useSending();
   return (
     <Wide>
       <Form method="post">
