@@ -1,5 +1,5 @@
 /** Building: copies that are made elsewhere get their tags, and what they hold is taken from the store. */
-import { and, asc, eq, inArray } from 'drizzle-orm';
+import { and, asc, eq, inArray, isNotNull } from 'drizzle-orm';
 import { recipeOf, type KitPart } from '~/core/kits/recipe';
 import type { Language } from '~/core/words/languages';
 import { type SchoolHandle, transaction } from '../db';
@@ -163,6 +163,11 @@ export function undoBuild(
       .orderBy(asc(copy.id))
       .for('update');
     if (copies.length === 0 || copies.some((one) => one.printedAt !== null)) return false;
+    // What is made step by step is given up where that is.
+    if (
+      await tx.$count(buildRun, and(ours(tx, buildRun), eq(buildRun.id, runId), isNotNull(buildRun.makingId)))
+    )
+      return false;
     const ids = copies.map((one) => one.id);
     if (await tx.$count(loan, and(ours(tx, loan), inArray(loan.copyId, ids)))) return false;
     await tx.delete(copy).where(and(ours(tx, copy), inArray(copy.id, ids)));

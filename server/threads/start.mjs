@@ -3,4 +3,17 @@ import { register } from 'tsx/esm/api';
 
 register();
 const work = await import('./worker.ts');
-export const { draw, families, preview, pieces, recipe, shelf, entry, reckoning } = work;
+export const {
+  draw,
+  families,
+  preview,
+  pieces,
+  recipe,
+  verdict,
+  making,
+  can,
+  afternoon,
+  shelf,
+  entry,
+  reckoning,
+} = work;

@@ -7,7 +7,15 @@ import { loadDemoWhenEmpty } from '~/data/demo/load';
 import { addAnswer, listAnswers, markRead } from '~/data/queries/listening';
 import { buildCopies, undoBuild } from '~/data/queries/building';
 import { listCopies } from '~/data/queries/copies';
-import { changeKit, createVariant, findKit, listKits, listVariants, saveKit, archiveVariant } from '~/data/queries/kits';
+import {
+  changeKit,
+  createVariant,
+  findKit,
+  listKits,
+  listVariants,
+  saveKit,
+  archiveVariant,
+} from '~/data/queries/kits';
 import { randomTag } from '~/core/kits/tag';
 import { secureRandom } from '~/server/random';
 import { lend, listOut } from '~/data/queries/lending';

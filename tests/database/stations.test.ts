@@ -7,7 +7,15 @@ import { copiesNow } from '~/data/queries/desk';
 import { createFamily, forgetFamily, listFamilies } from '~/data/queries/families';
 import { buildCopies } from '~/data/queries/building';
 import { listCopies, markPrinted } from '~/data/queries/copies';
-import { archiveVariant, changeKit, findKit, findVariant, listKits, listVariants, saveKit } from '~/data/queries/kits';
+import {
+  archiveVariant,
+  changeKit,
+  findKit,
+  findVariant,
+  listKits,
+  listVariants,
+  saveKit,
+} from '~/data/queries/kits';
 import { mend, undoMend } from '~/data/queries/counts';
 import {
   listClosed,
