@@ -422,6 +422,7 @@ function Now({
       )}
       <Form method="post">
         {about}
+        <input type="hidden" name="intent" value="done" />
         <Row $gap="1rem">
           <TextBox
             key={step}
@@ -430,7 +431,7 @@ function Now({
             autoComplete="off"
             autoFocus
           />
-          <Button type="submit" name="intent" value="done" isPending={busy}>
+          <Button type="submit" isPending={busy}>
             {DONE[stageOf(step)]}
           </Button>
         </Row>
