@@ -8,6 +8,9 @@ export interface MaterialCaution {
   text: string;
 }
 
+/** What can hurt about a thing beside its size and what it is made of. */
+export type MaterialFlag = 'cord' | 'magnet' | 'glass' | 'sharp';
+
 /** A material of the shipped catalogue. */
 export type MaterialId = (typeof ROWS)[number][0];
 
@@ -28,6 +31,8 @@ export interface Material {
   pack: { size: number; priceCents: number };
   allergens: readonly string[];
   washable: boolean;
+  /** What else can hurt. */
+  flags: readonly MaterialFlag[];
   cautions: readonly MaterialCaution[];
 }
 
@@ -63,7 +68,7 @@ type Row<Id extends string = string> = readonly [
   massG: number,
   packSize: number,
   priceCents: number,
-  more?: Partial<Pick<Material, 'allergens' | 'washable' | 'cautions'>> & {
+  more?: Partial<Pick<Material, 'allergens' | 'washable' | 'flags' | 'cautions'>> & {
     form?: Body['form'];
     /** The dimension between the smallest and the largest; as the form has it where nothing is said. */
     middleMm?: number;
@@ -128,7 +133,18 @@ const ROWS = [
   ['hop-stone', 'durable', 'flat stone', 'flat stones', 12, 60, 60, 20, 800, { form: 'disc' }],
   ['token', 'durable', 'token', 'tokens', 12, 25, 3, 100, 900, { form: 'disc' }],
   ['animal', 'durable', 'pond animal', 'pond animals', 15, 40, 6, 72, 2300, { form: 'rod' }],
-  ['paper-clip', 'durable', 'paper clip', 'paper clips', 1, 33, 1, 100, 150, { middleMm: 8 }],
+  [
+    'paper-clip',
+    'durable',
+    'paper clip',
+    'paper clips',
+    1,
+    33,
+    1,
+    100,
+    150,
+    { middleMm: 8, flags: ['sharp'] },
+  ],
   ['cover', 'durable', 'cloth to cover', 'cloths to cover', 1, 300, 25, 10, 1200, { middleMm: 300 }],
   ['wipe-marker', 'durable', 'wipe-off marker', 'wipe-off markers', 12, 120, 10, 24, 2000, { form: 'rod' }],
   [
@@ -143,7 +159,18 @@ const ROWS = [
     1800,
     { middleMm: 300, washable: false, cautions: [FLOOR] },
   ],
-  ['pencil', 'durable', 'pencil', 'pencils', 7, 120, 5, 72, 1080, { form: 'rod', washable: false }],
+  [
+    'pencil',
+    'durable',
+    'pencil',
+    'pencils',
+    7,
+    120,
+    5,
+    72,
+    1080,
+    { form: 'rod', washable: false, flags: ['sharp'] },
+  ],
   [
     'dough',
     'consumable',
@@ -194,7 +221,18 @@ const ROWS = [
   printed('operation-card', 'operation card', 1),
   printed('plan', 'plan', 4),
   ['shield', 'home', 'shield', 'shields', 1, 250, 20, 1, 0, { middleMm: 200, washable: false }],
-  ['bag', 'durable', 'drawstring bag', 'drawstring bags', 5, 400, 60, 10, 2200, { middleMm: 350 }],
+  [
+    'bag',
+    'durable',
+    'drawstring bag',
+    'drawstring bags',
+    5,
+    400,
+    60,
+    10,
+    2200,
+    { middleMm: 350, flags: ['cord'] },
+  ],
   printed('instruction-sheet', 'instruction sheet', 6),
 ] as const satisfies readonly Row[];
 
@@ -216,6 +254,7 @@ const CATALOGUE: readonly Material[] = (ROWS as readonly Row<MaterialId>[]).map(
     pack: { size, priceCents },
     allergens: more?.allergens ?? [],
     washable: more?.washable ?? true,
+    flags: more?.flags ?? [],
     cautions: more?.cautions ?? [],
     body: bodyOf(smallestMm, largestMm, more?.form ?? 'box', more?.middleMm),
   }),

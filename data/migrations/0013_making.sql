@@ -60,7 +60,7 @@ CREATE INDEX "build_run_by_making" ON "build_run" USING btree ("school_id","maki
 CREATE INDEX "copy_half_made" ON "copy" USING btree ("school_id","build_run_id") WHERE "copy"."ready_at" is null;--> statement-breakpoint
 ALTER TABLE "stock_item" ADD CONSTRAINT "a_piece_weighs_something" CHECK (("stock_item"."unit_g" > 0 and "stock_item"."unit_sd_g" >= 0 and "stock_item"."weighed" > 0) or ("stock_item"."unit_g" is null and "stock_item"."unit_sd_g" is null and "stock_item"."weighed" is null));--> statement-breakpoint
 ALTER TABLE "build_run" ADD CONSTRAINT "build_run_has_a_finish" CHECK ("build_run"."finish" in ('plain', 'durable'));--> statement-breakpoint
-ALTER TABLE "loan_event" ADD CONSTRAINT "loan_event_is_of_a_kind" CHECK ("loan_event"."kind" in ('lent', 'dueChanged', 'returned', 'undone', 'reopened', 'smallPartsConfirmed'));--> statement-breakpoint
+ALTER TABLE "loan_event" ADD CONSTRAINT "loan_event_is_of_a_kind" CHECK ("loan_event"."kind" in ('lent', 'dueChanged', 'returned', 'undone', 'reopened', 'safetyDecided'));--> statement-breakpoint
 ALTER TABLE "part_count" ADD CONSTRAINT "part_count_has_a_cause" CHECK ("part_count"."cause" in ('return', 'mend', 'undone', 'moved', 'built'));--> statement-breakpoint
 ALTER TABLE "making" ENABLE ROW LEVEL SECURITY;--> statement-breakpoint
 CREATE POLICY "of_this_school" ON "making" USING ("school_id" = (SELECT public.school_now())) WITH CHECK ("school_id" = (SELECT public.school_now()));--> statement-breakpoint

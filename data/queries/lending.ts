@@ -20,6 +20,8 @@ export async function lend(
     lentOn: string;
     dueOn: string;
     personId: string | null;
+    /** What stood against it, and who decided that it goes out all the same. */
+    decided?: string;
   },
 ): Promise<LendResult> {
   try {
@@ -30,11 +32,14 @@ export async function lend(
         return { ok: false, reason: 'unmade' };
       if (await tx.$count(loan, and(ours(tx, loan), eq(loan.copyId, input.copyId), isNull(loan.closedAs))))
         return { ok: false, reason: 'out' };
-      const { personId, ...values } = input;
+      const { personId, decided, ...values } = input;
       const [made] = await tx.insert(loan).values(values).returning({ id: loan.id });
       await tx
         .insert(loanEvent)
-        .values({ loanId: made!.id, kind: 'lent', note: `due ${input.dueOn}`, personId });
+        .values([
+          { loanId: made!.id, kind: 'lent', note: `due ${input.dueOn}`, personId },
+          ...(decided ? [{ loanId: made!.id, kind: 'safetyDecided' as const, note: decided, personId }] : []),
+        ]);
       return { ok: true, loanId: made!.id };
     });
   } catch (error) {

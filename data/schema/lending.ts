@@ -21,7 +21,7 @@ import { ofSameSchool, schoolId } from './schools';
 
 const CAUSES = ['return', 'mend', 'undone', 'moved', 'built'] as const;
 
-const EVENTS = ['lent', 'dueChanged', 'returned', 'undone', 'reopened', 'smallPartsConfirmed'] as const;
+const EVENTS = ['lent', 'dueChanged', 'returned', 'undone', 'reopened', 'safetyDecided'] as const;
 
 const ENDS = ['returned', 'undone'] as const;
 

@@ -7,6 +7,7 @@ import type { ShelfEntry } from '~/core/games/shelf/catalogue';
 import type { Assumptions, Params, Reckoning } from '~/core/games/kit/types';
 import type { Can, canMake } from '~/core/kits/can';
 import type { KitPlan, Recipe } from '~/core/kits/recipe';
+import type { HazardId, SaferKit } from '~/core/kits/safety';
 import type { RunPlan } from '~/core/kits/run-plan';
 import type { CopyVerdict, Held } from '~/core/kits/verdict';
 import type { PieceChoice } from '~/core/pack/pack';
@@ -53,6 +54,11 @@ export const verdictOf = rememberedBy<{ plan: KitPlan } & Held, CopyVerdict>(
 );
 /** The steps of making one copy of a kit. */
 export const makingOf = rememberedBy<MakingTask, Making>((asked) => reckon('making', asked), 64);
+/** The nearest version of a kit without some hazards. */
+export const saferOf = rememberedBy<{ plan: KitPlan; without: HazardId[] }, SaferKit | undefined>(
+  (asked) => reckon('safer', asked),
+  64,
+);
 /** Whether so many copies can be made, what to buy, and what can be made now. */
 export const canOf = rememberedBy<Parameters<typeof canMake>[0], Can>((asked) => reckon('can', asked), 32);
 /** An afternoon of making copies. */

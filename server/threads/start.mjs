@@ -12,6 +12,7 @@ export const {
   verdict,
   making,
   can,
+  safer,
   afternoon,
   shelf,
   entry,

@@ -8,6 +8,7 @@ import type { ShelfEntry } from '~/core/games/shelf/catalogue';
 import { entryOf } from '~/core/games/shelf/entry';
 import type { Assumptions, Params, Reckoning } from '~/core/games/kit/types';
 import { recipeOf, type KitPlan, type Recipe } from '~/core/kits/recipe';
+import { saferKit, type HazardId, type SaferKit } from '~/core/kits/safety';
 import { verdictOfCopy, type CopyVerdict, type Held } from '~/core/kits/verdict';
 import { canMake, type Can } from '~/core/kits/can';
 import type { MakingStep } from '~/core/kits/making';
@@ -74,6 +75,9 @@ export function making({ order, context, printing }: MakingTask): Making {
     return { problem };
   }
 }
+/** The nearest version of a kit without some hazards. */
+export const safer = ({ plan, without }: { plan: KitPlan; without: HazardId[] }): SaferKit | undefined =>
+  saferKit(plan, without);
 /** Whether so many copies can be made, and what to buy. */
 export const can = (asked: Parameters<typeof canMake>[0]): Promise<Can> => canMake(asked);
 /** Who does what when. */

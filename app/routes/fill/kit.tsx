@@ -6,6 +6,7 @@ import { buildSchema, MOST_COPIES } from '~/core/kits/forms';
 import { ASSURANCES } from '~/core/kits/assurance';
 import { buy, packsIn } from '~/core/kits/buy';
 import type { KitPart } from '~/core/kits/recipe';
+import { hazardsOf } from '~/core/kits/safety';
 import { shortFor } from '~/core/kits/store';
 import { materialOf } from '~/core/materials/catalogue';
 import { dueWords, showDay } from '~/core/lending/due';
@@ -25,6 +26,7 @@ import { followed, stopFollowing } from '~/data/queries/sharing';
 import { offersOf, freeNow } from '~/data/queries/store';
 import { requireRole } from '~/server/people/session';
 import { notFound } from '~/server/refusals';
+import { forUnderThree, keepSafer } from '~/server/kits/safer';
 import { recipeOf } from '~/server/threads';
 import { today } from '~/server/today';
 import { Follows } from '~/app/desk/Follows';
@@ -37,6 +39,7 @@ import { same } from '~/core/check/merge';
 import { firstOf, Pager, Table } from '~/app/ui/Table';
 import { useDraft } from '~/app/ui/remember';
 import { Contents, kitFields, KitForm, RecipeMargin, recipeOfDraft, shownOf, type KitDraft } from './KitForm';
+import { KitSafety } from './KitSafety';
 import type { Route } from './+types/kit';
 
 export const meta: Route.MetaFunction = ({ loaderData }) => [
@@ -64,6 +67,8 @@ export async function loader({ request, params }: Route.LoaderArgs) {
     followed(at, 'kit', kit.id),
     freeNow(at),
   ]);
+  // A version without what can hurt is looked for when somebody asks for it: that takes a moment.
+  const safety = search.has('safer') ? await forUnderThree(kit, recipe.parts) : undefined;
   const offers = await offersOf(
     at,
     recipe.parts.flatMap(({ material }) => (material in onHand ? [material] : [])),
@@ -71,6 +76,8 @@ export async function loader({ request, params }: Route.LoaderArgs) {
   return {
     kit,
     recipe: shownOf(recipe),
+    hazards: hazardsOf(recipe.parts),
+    safety,
     copies: page.copies.map(({ id, tag, builtOn, printedAt, readyAt, makingId, loan }) => ({
       id,
       tag,
@@ -113,6 +120,11 @@ export async function action({ request, params }: Route.ActionArgs) {
       return refuse(409, true, {
         copies: 'One of these copies was printed or lent meanwhile, so they stay.',
       });
+    },
+    safer: async () => {
+      const { safer } = await forUnderThree(kit, (await recipeOf(planOf(kit))).parts);
+      if (!safer) return refuse(409, false, { '': 'No game of this kit is left without these parts.' });
+      throw redirect(`/fill/${await keepSafer(at, kit, safer, person.id)}`);
     },
     build: async () => {
       const checked = checkForm(buildSchema, form);
@@ -224,6 +236,12 @@ export default function KitPage({ loaderData, actionData }: Route.ComponentProps
         )}
         {loaderData.follows && mayChange && <Follows school={loaderData.follows} what="This kit" />}
         <Contents recipe={recipe} />
+        <KitSafety
+          kitId={kit.id}
+          hazards={loaderData.hazards}
+          asked={loaderData.safety}
+          mayKeep={mayChange}
+        />
         <Panel aria-labelledby="build">
           <BuildForm
             formKey={loaderData.formKey}

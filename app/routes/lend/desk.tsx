@@ -1,12 +1,13 @@
 import { useState } from 'react';
 import { data, Form, Link, redirect, useSearchParams, useSubmit } from 'react-router';
 import { lackOf } from '~/core/kits/lacking';
-import { hasSmallParts } from '~/core/kits/recipe';
+import { against, HAZARDS, hazardsOf, hazardWords } from '~/core/kits/safety';
 import { materialOf } from '~/core/materials/catalogue';
 import { daysAfter, daysBetween, dueWords, LOAN_DAYS, showDay } from '~/core/lending/due';
 import { readTag, showTag } from '~/core/kits/tag';
 import { LANGUAGES } from '~/core/words/languages';
 import { count } from '~/core/words/numbers';
+import { searchable } from '~/core/words/search';
 import { findFamily } from '~/data/queries/families';
 import { findCopy } from '~/data/queries/copies';
 import { copiesAtSchool, pageOfOut } from '~/data/queries/desk';
@@ -44,6 +45,8 @@ import type { Route } from './+types/desk';
 
 export const meta: Route.MetaFunction = () => [{ title: 'Lend · Fern Basket' }];
 
+const sameName = (typed: string, name: string): boolean => searchable(typed) === searchable(name);
+
 /** More copies than this are found by scanning them, or on the list of what is out. */
 const IN_SIGHT = 40;
 const NEXT_DUE = 20;
@@ -73,9 +76,17 @@ export async function loader({ request }: Route.LoaderArgs) {
       makingId: copy.readyAt === null ? copy.makingId : null,
       language: copy.language,
       printed: copy.printedAt !== null,
-      small: hasSmallParts(copy.parts),
       allergens: [...new Set(copy.parts.flatMap((part) => materialOf(part.material).allergens))],
     },
+    stops:
+      copy && family
+        ? against(hazardsOf(copy.parts), family).map(({ id, materials }) => ({
+            title: HAZARDS[id].title,
+            parts: materials.map((one) => materialOf(one).plural).join(', '),
+            threshold: HAZARDS[id].threshold,
+            source: HAZARDS[id].source,
+          }))
+        : [],
     lacking: short.map(lackOf),
     verdict: copy && short.length ? (await stateNow(at, copy)).verdict : undefined,
     games: copy?.plan.variants.map(({ name }) => name) ?? [],
@@ -125,7 +136,25 @@ export async function action({ request }: Route.ActionArgs) {
           },
           { status: 400 },
         );
-      const result = await lend(at, { copyId, familyId, lentOn: day, dueOn, personId: person.id });
+      const [copy, family] = await Promise.all([findCopy(at, { id: copyId }), findFamily(at, familyId)]);
+      const stops = copy && family ? against(hazardsOf(copy.parts), family) : [];
+      const decidedBy = String(form.get('decidedBy') ?? '');
+      if (stops.length && !sameName(decidedBy, person.name))
+        return data(
+          {
+            problem: `This basket holds ${hazardWords(stops)}. If it is to go to this family all the same, decide it with your name, ${person.name}. Nothing was lent yet.`,
+            dueOn: kept,
+          },
+          { status: 400 },
+        );
+      const result = await lend(at, {
+        copyId,
+        familyId,
+        lentOn: day,
+        dueOn,
+        personId: person.id,
+        ...(stops.length ? { decided: `${person.name}: ${hazardWords(stops)}` } : {}),
+      });
       if (!result.ok)
         return data(
           {
@@ -145,19 +174,22 @@ export async function action({ request }: Route.ActionArgs) {
 }
 
 export default function Desk({ loaderData, actionData }: Route.ComponentProps) {
-  const { copy, family, lacking, verdict, games, lent, undone, now, home, out, today } = loaderData;
+  const { copy, family, stops, lacking, verdict, games, lent, undone, now, home, out, today } = loaderData;
   const [search] = useSearchParams();
   const submit = useSubmit();
   const busy = useSending();
   const [dueOn, setDueOn] = useState(loaderData.dueOn);
+  const [decidedBy, setDecidedBy] = useState('');
   const ready = Boolean(copy && !copy.loan && !copy.makingId && family);
   const says =
-    ready && dueOn ? `lend ${showTag(copy!.tag)} to ${family!.name} until ${showDay(dueOn)}` : undefined;
+    ready && dueOn && (stops.length === 0 || decidedBy.trim())
+      ? `lend ${showTag(copy!.tag)} to ${family!.name} until ${showDay(dueOn)}`
+      : undefined;
   useReadyAction(
     says,
     () =>
       void submit(
-        { copy: copy!.id, family: family!.id, dueOn },
+        { copy: copy!.id, family: family!.id, dueOn, decidedBy },
         { method: 'post', action: `/lend?${search}` },
       ),
   );
@@ -257,10 +289,19 @@ export default function Desk({ loaderData, actionData }: Route.ComponentProps) {
             </Stack>
           </Panel>
         </Row>
-        {copy && family && copy.small && family.underThree && (
-          <Said kind="mind" word="A child under three lives there">
-            This basket holds small parts that can choke a child under three. Say so when you hand it over, or
-            choose another; your district’s rules and licensed staff decide.
+        {stops.length > 0 && (
+          <Said kind="stop" word="Not for this family without a decision">
+            <ul>
+              {stops.map(({ title, parts, threshold, source }) => (
+                <li key={title}>
+                  <strong>{title}</strong>: {parts}. {threshold} ({source})
+                </li>
+              ))}
+            </ul>
+            <p>
+              Choose another copy, or decide with your name below. Your district’s rules and licensed staff
+              decide; say it when you hand the bag over.
+            </p>
           </Said>
         )}
         {copy && family && family.allergens && (
@@ -306,6 +347,16 @@ export default function Desk({ loaderData, actionData }: Route.ComponentProps) {
                   value={dueOn}
                   onChange={setDueOn}
                 />
+                {stops.length > 0 && (
+                  <TextBox
+                    name="decidedBy"
+                    label="Decided by (your name)"
+                    value={decidedBy}
+                    onChange={setDecidedBy}
+                    autoComplete="off"
+                    maxLength={80}
+                  />
+                )}
                 <Button type="submit" isPending={busy}>
                   Lend this copy
                 </Button>
