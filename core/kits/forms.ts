@@ -1,9 +1,10 @@
 /** The forms of variants and kits. */
-import { Type } from '@sinclair/typebox';
+import { Type, type Static } from '@sinclair/typebox';
 import { Line, OneOf, Whole } from '~/core/check/schema';
 import { AGE_BANDS, type AgeBand } from '~/core/games/kit/types';
 import { FINISHES, PAPERS, type Finish, type Paper } from '~/core/paper/sheet';
 import { ASSURANCES, type Assurance } from './assurance';
+import { LOAN_DAYS, USUAL_PLAYS } from './loan';
 
 const ageBand = OneOf<AgeBand>(AGE_BANDS, { title: 'Grade band' });
 
@@ -18,7 +19,23 @@ export const kitSchema = Type.Object({
   players: Whole(1, 6, { title: 'Players' }),
   paper: OneOf<Paper>({ letter: PAPERS.letter.name, a4: PAPERS.a4.name }, { title: 'Paper' }),
   assurance: OneOf<Assurance>(ASSURANCES, { title: 'Assurance' }),
+  finish: OneOf<Finish>(FINISHES, { title: 'Finish', default: 'plain' }),
+  daysOut: Whole(1, 120, { title: 'Days a loan lasts', default: LOAN_DAYS }),
+  playsAWeek: Whole(1, 21, { title: 'Plays a week', default: USUAL_PLAYS }),
 });
+export type KitAbout = Static<typeof kitSchema>;
+
+/** What a kit says of itself, without its games. */
+export const kitAbout = ({
+  name,
+  ageBand,
+  players,
+  paper,
+  assurance,
+  finish,
+  daysOut,
+  playsAWeek,
+}: KitAbout): KitAbout => ({ name, ageBand, players, paper, assurance, finish, daysOut, playsAWeek });
 
 /** More games are no basket any more. */
 export const MOST_GAMES = 12;

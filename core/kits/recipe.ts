@@ -11,6 +11,7 @@ import {
 } from '~/core/games/kit/types';
 import { open, type GameRef } from '~/core/own/open';
 import { fitsChokeTube, materialOf, materials, type MaterialId } from '~/core/materials/catalogue';
+import type { Finish } from '~/core/paper/sheet';
 import type { Assurance } from './assurance';
 
 export interface KitVariant extends GameRef {
@@ -22,6 +23,10 @@ export interface KitPlan {
   ageBand: AgeBand;
   players: number;
   assurance: Assurance;
+  /** A durable record is wiped off and used again. */
+  finish?: Finish;
+  /** Plays of each game expected in a loan: so many records are needed of a plain finish. One where nothing is said. */
+  plays?: number;
   variants: readonly KitVariant[];
 }
 
@@ -61,12 +66,18 @@ export function forPlayers(variant: KitVariant, players: number): KitVariant {
   return Object.keys(faultsOf(opened.game, params)).length ? variant : { ...variant, params };
 }
 
+/** How often a copy holds the records of a play: written on they are used up, unless they are laminated. */
+export const recordTimes = ({ finish, plays = 1 }: Pick<KitPlan, 'finish' | 'plays'>): number =>
+  finish === 'durable' ? 1 : plays;
+
 /**
  * Reckons a kit. Games are played one after the other: they share what lasts (the largest need counts) and add
  * up what is used up or written on.
  */
 export function recipeOf(plan: KitPlan): Recipe {
-  const quantity = (need: PartNeed): number => (plan.assurance === 'worst' ? need.worst : need.enough);
+  const times = recordTimes(plan);
+  const quantity = (need: PartNeed): number =>
+    (plan.assurance === 'worst' ? need.worst : need.enough) * (need.material === 'record-sheet' ? times : 1);
   const variants = plan.variants.map((one): RecipeVariant => {
     const variant = forPlayers(one, plan.players);
     const opened = open(variant);
@@ -93,7 +104,14 @@ export function recipeOf(plan: KitPlan): Recipe {
       {
         material: material.id,
         quantity: total,
-        reasons: reasonsOf(needs, shared),
+        reasons: [
+          ...reasonsOf(needs, shared),
+          ...(material.id === 'record-sheet' && times > 1
+            ? [
+                `So many for each of ${times} plays, as many as are expected in a loan; laminated they are wiped off and used again.`,
+              ]
+            : []),
+        ],
       },
     ];
   });

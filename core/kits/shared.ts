@@ -1,8 +1,7 @@
 /** What a school shows the others of its district: whole, so that it stands there without anything else of hers. */
 import type { AgeBand, Params } from '../games/kit/types';
 import type { OwnGame } from '../own/definition';
-import type { Paper } from '../paper/sheet';
-import type { Assurance } from './assurance';
+import type { KitAbout } from './forms';
 
 export interface SharedVariant {
   gameId: string;
@@ -12,13 +11,11 @@ export interface SharedVariant {
   ageBand: AgeBand;
 }
 
-export interface SharedKit {
+/** What was shared by an earlier edition says nothing of finish and loan. */
+type SharedAbout = Omit<KitAbout, 'finish' | 'daysOut' | 'playsAWeek'> &
+  Partial<Pick<KitAbout, 'finish' | 'daysOut' | 'playsAWeek'>>;
+export interface SharedKit extends SharedAbout {
   kind: 'kit';
-  name: string;
-  ageBand: AgeBand;
-  players: number;
-  paper: Paper;
-  assurance: Assurance;
   variants: SharedVariant[];
 }
 

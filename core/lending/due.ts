@@ -1,7 +1,7 @@
 /** Days of a loan. Days are calendar dates without a clock, written as in ISO 8601. */
 import { fromDate, parseDate, toCalendarDate } from '@internationalized/date';
 
-export const LOAN_DAYS = 21;
+export { LOAN_DAYS } from '~/core/kits/loan';
 /** A family may still answer for this many days after the basket came home to school. */
 export const ANSWER_DAYS = 14;
 

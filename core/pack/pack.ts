@@ -4,6 +4,7 @@ import { open } from '~/core/own/open';
 import {
   forPlayers,
   hasSmallParts,
+  recordTimes,
   recipeOf,
   type KitPart,
   type KitPlan,
@@ -132,6 +133,10 @@ function partPages(recipe: Recipe, order: PackOrder, context: SheetContext): She
           .filter((sheet) => wanted(sheet))
       : [],
   );
+  // What is written on is used up: the records of a play as often as it is expected to be played.
+  const times = order.scope === 'lost' ? 1 : recordTimes({ finish: context.finish, plays: order.plan.plays });
+  const records = sheets.filter(({ use }) => use === 'record');
+  for (let again = 1; again < times; again++) sheets.push(...records);
   if (order.scope === 'lost' || !order.items.includes('standIns')) return sheets;
   return [...sheets, ...standInSheets(standIns(order), context)];
 }

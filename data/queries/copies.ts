@@ -13,6 +13,8 @@ export interface CopyRow {
   linkKey: string;
   kitId: string;
   kitName: string;
+  /** How long a loan of its kit lasts. */
+  daysOut: number;
   buildRunId: string;
   builtOn: string;
   printedAt: Date | null;
@@ -41,6 +43,7 @@ const copyLines = (at: SchoolHandle) =>
       linkKey: copy.linkKey,
       kitId: copy.kitId,
       kitName: kit.name,
+      daysOut: kit.daysOut,
       buildRunId: copy.buildRunId,
       builtOn: buildRun.builtOn,
       printedAt: copy.printedAt,

@@ -2,8 +2,8 @@ import { and, asc, eq, inArray, isNull, sql } from 'drizzle-orm';
 import type { KitPlan } from '~/core/kits/recipe';
 import type { AgeBand, Params } from '~/core/games/kit/types';
 import type { OwnGame } from '~/core/own/definition';
-import type { Assurance } from '~/core/kits/assurance';
-import type { Paper } from '~/core/paper/sheet';
+import { kitAbout, type KitAbout } from '~/core/kits/forms';
+import { playsEach } from '~/core/kits/loan';
 import { type SchoolHandle, transaction, unlessTaken } from '../db';
 import { kit, kitVariant, variant } from '../schema';
 import { ours } from './ours';
@@ -120,10 +120,20 @@ export async function findKit(at: SchoolHandle, id: string): Promise<KitWithVari
 }
 
 /** The plan that the recipe of this kit is reckoned from. */
-export const planOf = ({ ageBand, players, assurance, variants }: KitWithVariants): KitPlan => ({
+export const planOf = ({
   ageBand,
   players,
   assurance,
+  finish,
+  daysOut,
+  playsAWeek,
+  variants,
+}: KitWithVariants): KitPlan => ({
+  ageBand,
+  players,
+  assurance,
+  finish,
+  plays: playsEach(variants.length, { daysOut, playsAWeek }),
   variants: variants.map(({ gameId, name, params, own }) => ({
     gameId,
     name,
@@ -132,14 +142,11 @@ export const planOf = ({ ageBand, players, assurance, variants }: KitWithVariant
   })),
 });
 
-export interface KitInput {
-  name: string;
-  ageBand: AgeBand;
-  players: number;
-  paper: Paper;
-  assurance: Assurance;
-  variantIds: string[];
-}
+/** What is not said of finish and loan is as usual for a new kit, and stays as it is for another. */
+/** A kit as its form has it. */
+export type KitFields = KitAbout & { variantIds: string[] };
+export type KitInput = Omit<KitAbout, Loan> & Partial<Pick<KitAbout, Loan>> & { variantIds: string[] };
+type Loan = 'finish' | 'daysOut' | 'playsAWeek';
 
 /** A variant that was to go into a kit is not there any more. */
 export class VariantGone extends Error {}
@@ -153,9 +160,9 @@ export function saveKit(
   return unlessTaken('kit_name_is_taken', () =>
     transaction(at, async (tx) => {
       await lockVariants(tx, variantIds);
-      const [saved] = await tx.insert(kit).values(input).returning({ id: kit.id });
+      const [saved] = await tx.insert(kit).values(input).returning();
       await putIn(tx, saved!.id, variantIds);
-      const after = { ...input, variantIds };
+      const after = { ...kitAbout(saved!), variantIds };
       await log(tx, { thing: 'kit', thingId: saved!.id, kind: 'added', after, personId });
       return saved!.id;
     }),
@@ -172,7 +179,7 @@ export function changeKit(
   mine: KitInput,
   openedOn: number,
   personId: string | null = null,
-): Promise<Saving<KitInput> | 'gone' | 'follows' | undefined> {
+): Promise<Saving<KitFields> | 'gone' | 'follows' | undefined> {
   return unlessTaken('kit_name_is_taken', () =>
     transaction(at, async (tx) => {
       await lockVariants(tx, mine.variantIds);
@@ -183,7 +190,6 @@ export function changeKit(
         .for('update');
       if (!now) return 'gone' as const;
       if (await followed(tx, 'kit', id)) return 'follows' as const;
-      const { name, ageBand, players, paper, assurance, version } = now;
       const inside = await tx
         .select({ id: kitVariant.variantId })
         .from(kitVariant)
@@ -194,8 +200,8 @@ export function changeKit(
         thing: 'kit',
         thingId: id,
         openedOn,
-        mine,
-        now: { version, fields: { name, ageBand, players, paper, assurance, variantIds } },
+        mine: { ...kitAbout({ ...now, ...mine }), variantIds: mine.variantIds },
+        now: { version: now.version, fields: { ...kitAbout(now), variantIds } },
         sets: ['variantIds'],
         personId,
         write: async ({ variantIds: wanted, ...fields }, next) => {

@@ -31,6 +31,19 @@ export function addAnswer(
   });
 }
 
+/** How often a week families told that they played, over all their loans with an answer. */
+export async function playsHeard(
+  at: SchoolHandle,
+  today: string,
+): Promise<{ answers: number; playsAWeek: number }> {
+  const { rows } = await at.execute<{ answers: number; playsAWeek: number | null }>(sql`
+    select count(*)::int as answers,
+      avg(a.times * 7.0 / greatest(1, coalesce(l.returned_on, least(l.due_on, ${today}::date)) - l.lent_on))::float8 as "playsAWeek"
+    from answer a join loan l on l.school_id = a.school_id and l.id = a.loan_id
+    where a.school_id = ${at.schoolId} and a.times is not null`);
+  return { answers: rows[0]!.answers, playsAWeek: rows[0]!.playsAWeek ?? 0 };
+}
+
 export interface AnswerRow {
   answer: typeof answer.$inferSelect;
   familyId: string;

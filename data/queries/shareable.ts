@@ -1,6 +1,7 @@
 /** A thing of a school whole, as others see it, and made anew in another school. */
 import { and, asc, desc, eq, inArray, isNull, notLike, sql } from 'drizzle-orm';
 import { same } from '~/core/check/merge';
+import { kitAbout } from '~/core/kits/forms';
 import type { Shared, SharedKind, SharedVariant, SharedWording } from '~/core/kits/shared';
 import { LANGUAGES, type Language } from '~/core/words/languages';
 import type { SchoolHandle } from '../db';
@@ -22,9 +23,8 @@ export async function contentOf(
       .from(kit)
       .where(and(ours(tx, kit), eq(kit.id, thingId)));
     if (!found) return undefined;
-    const { name, ageBand, players, paper, assurance } = found;
     const variants = (await variantsIn(tx, thingId)).map(sharedVariant);
-    return { name, content: { kind, name, ageBand, players, paper, assurance, variants } };
+    return { name: found.name, content: { kind, ...kitAbout(found), variants } };
   }
   if (kind === 'own game') {
     const [found] = await tx
@@ -228,8 +228,8 @@ async function putKit(
     thingId: id,
     kind: before ? 'changed' : 'added',
     version: now.version,
-    before: before ? { ...formOf(before), variantIds: had.map((one) => one.id) } : undefined,
-    after: { ...formOf(now), variantIds: ids },
+    before: before ? { ...kitAbout(before), variantIds: had.map((one) => one.id) } : undefined,
+    after: { ...kitAbout(now), variantIds: ids },
     personId,
   });
   return id;
@@ -240,13 +240,6 @@ const contentOfVariant = ({ gameId, params, own, ageBand }: SharedVariant) => ({
   params,
   own,
   ageBand,
-});
-const formOf = ({ name, ageBand, players, paper, assurance }: KitRow) => ({
-  name,
-  ageBand,
-  players,
-  paper,
-  assurance,
 });
 const kitFields = async (tx: SchoolHandle, id: string): Promise<KitRow> =>
   (

@@ -14,6 +14,7 @@ import {
 } from 'drizzle-orm/pg-core';
 import { AGE_BANDS, type AgeBand, type Params } from '~/core/games/kit/types';
 import type { KitPart, KitPlan } from '~/core/kits/recipe';
+import { LOAN_DAYS, USUAL_PLAYS } from '~/core/kits/loan';
 import type { MakingStep } from '~/core/kits/making';
 import { ASSURANCES, type Assurance } from '~/core/kits/assurance';
 import { FINISHES, type Finish } from '~/core/paper/sheet';
@@ -59,12 +60,21 @@ export const kit = pgTable(
     players: integer().notNull(),
     paper: text({ enum: PAPERS }).notNull(),
     assurance: text().$type<Assurance>().notNull(),
+    finish: text().$type<Finish>().notNull().default('plain'),
+    /** How long a loan lasts, and how often a week a family is taken to play: what is used up is reckoned for it. */
+    daysOut: integer().notNull().default(LOAN_DAYS),
+    playsAWeek: integer().notNull().default(USUAL_PLAYS),
     version: version(),
     createdAt: timestamp({ withTimezone: true }).notNull().defaultNow(),
   },
   (table) => [
     primaryKey({ columns: [table.schoolId, table.id] }),
     uniqueIndex('kit_name_is_taken').on(table.schoolId, sql`lower(${table.name})`),
+    check(
+      'kit_is_lent_for_days',
+      sql`${table.daysOut} between 1 and 120 and ${table.playsAWeek} between 1 and 21`,
+    ),
+    oneOf('kit_has_a_finish', table.finish, Object.keys(FINISHES)),
     check('kit_has_players', sql`${table.players} between 1 and 6`),
     oneOf('kit_is_for_a_grade_band', table.ageBand, Object.keys(AGE_BANDS)),
     oneOf('kit_is_on_a_paper', table.paper, PAPERS),

@@ -1,4 +1,5 @@
 /** What making a copy of a kit takes: its parts, and the steps with their quantities. */
+import { copyCost, type CopyCost, type CostAsked } from '~/core/kits/cost';
 import { nextStep, type NextAsked, type StepId } from '~/core/kits/making';
 import type { KitPart } from '~/core/kits/recipe';
 import type { Finish } from '~/core/paper/sheet';
@@ -66,4 +67,27 @@ export async function claimNext(
     if (!next || (await beginStep(at, { ...next, personId }))) return next;
   }
   return undefined;
+}
+
+/** What one copy of a kit costs, and a loan of it, at the school's own offers and prices; a sentence where it cannot be laid out. */
+export async function costOfKit(
+  at: SchoolHandle,
+  kit: KitWithVariants,
+  offers: CostAsked['offers'],
+): Promise<(CopyCost & { problem?: undefined; paperLoans: number }) | { problem: string }> {
+  const [made, printing] = await Promise.all([stepsOfKit(at, kit, kit.finish), schoolPrinting(at)]);
+  if (made.problem !== undefined) return { problem: made.problem };
+  const { hourCents, durableLoans: paperLoans } = printing;
+  return {
+    paperLoans,
+    ...copyCost({
+      parts: made.parts,
+      offers,
+      finish: kit.finish,
+      paperCents: made.paperCents,
+      seconds: made.steps.reduce((sum, { seconds }) => sum + seconds, 0),
+      hourCents,
+      paperLoans,
+    }),
+  };
 }

@@ -1,6 +1,7 @@
 /** The nearest version of a kit for families with a child under three. */
 import { same } from '~/core/check/merge';
 import { against, hazardsOf, type Hazard, type SaferKit } from '~/core/kits/safety';
+import { kitAbout } from '~/core/kits/forms';
 import type { KitPart } from '~/core/kits/recipe';
 import type { SchoolHandle } from '~/data/db';
 import { createVariant, planOf, saveKit, type KitWithVariants } from '~/data/queries/kits';
@@ -52,8 +53,7 @@ export async function keepSafer(
     );
     variantIds.push(made.id);
   }
-  const { ageBand, players, paper, assurance } = kit;
   return withFreeName(`${kit.name.slice(0, 40)}, under three`, (name) =>
-    saveKit(at, { name, ageBand, players, paper, assurance, variantIds }, personId),
+    saveKit(at, { ...kitAbout(kit), name, variantIds }, personId),
   );
 }

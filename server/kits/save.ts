@@ -3,13 +3,13 @@ import { checkForm, type FieldErrors } from '~/core/check/check';
 import { kitSchema, MOST_GAMES } from '~/core/kits/forms';
 import type { SchoolHandle } from '~/data/db';
 import type { Stale } from '~/data/queries/changes';
-import { changeKit, saveKit, VariantGone, type KitInput } from '~/data/queries/kits';
+import { changeKit, saveKit, VariantGone, type KitFields } from '~/data/queries/kits';
 import { UNKNOWN_VERSION, versionIn } from '../forms';
 import { isId } from '../ids';
 
 export type SavedKit =
   | { ok: true; id: string; taken: string[] }
-  | { ok: false; status: number; errors: FieldErrors; stale?: Stale<KitInput> };
+  | { ok: false; status: number; errors: FieldErrors; stale?: Stale<KitFields> };
 
 /** Saves a new kit, or the one with this id as it was opened. */
 export async function saveKitForm(

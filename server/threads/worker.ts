@@ -13,7 +13,7 @@ import { verdictOfCopy, type CopyVerdict, type Held } from '~/core/kits/verdict'
 import { canMake, type Can } from '~/core/kits/can';
 import type { MakingStep } from '~/core/kits/making';
 import { planAfternoon, stepsOf, type AfternoonAsked, type Batch } from '~/core/pack/afternoon';
-import type { Printing } from '~/core/pack/cost';
+import { centsOf, workOf, type Printing } from '~/core/pack/cost';
 import { packOf, type PackOrder, type PieceChoice } from '~/core/pack/pack';
 import type { RunPlan } from '~/core/kits/run-plan';
 import { CannotPrint } from '~/core/paper/sheet';
@@ -28,7 +28,9 @@ export interface MakingTask {
   context: Task['context'];
   printing: Printing;
 }
-export type Making = { steps: MakingStep[]; problem?: undefined } | { problem: string };
+export type Making =
+  /** The steps, and what the paper of one copy costs in cents. */
+  { steps: MakingStep[]; paperCents: number; problem?: undefined } | { problem: string };
 export interface AfternoonTask extends Pick<AfternoonAsked, 'helpers' | 'laminators' | 'cutters'> {
   batches: Batch[];
 }
@@ -65,7 +67,13 @@ export const verdict = (asked: { plan: KitPlan } & Held): CopyVerdict => verdict
 export function making({ order, context, printing }: MakingTask): Making {
   try {
     const pages = packOf(order, contextOf(context)).of(order.copies[0]);
-    return { steps: stepsOf(pages, order.parts, { finish: context.finish ?? 'plain', printing }) };
+    const finish = context.finish ?? 'plain';
+    const { costCents } = workOf(pages, { finish, twoSided: true, copies: 0, printing });
+    const wiping = finish === 'durable' ? centsOf(printing, 'marker') + centsOf(printing, 'cloth') : 0;
+    return {
+      steps: stepsOf(pages, order.parts, { finish, printing }),
+      paperCents: costCents + Math.round(wiping),
+    };
   } catch (error) {
     // A saved setting that fits its game no more must not take the page down.
     const problem =

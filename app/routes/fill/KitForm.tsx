@@ -4,7 +4,8 @@ import type { FieldErrors } from '~/core/check/check';
 import { AGE_BANDS, placesOf, type AgeBand, type Params } from '~/core/games/kit/types';
 import { recipeOf, type Recipe } from '~/core/kits/recipe';
 import { ASSURANCES, type Assurance } from '~/core/kits/assurance';
-import { PAPERS, type Paper } from '~/core/paper/sheet';
+import { ENOUGH_ANSWERS, playsEach } from '~/core/kits/loan';
+import { FINISHES, PAPERS, type Finish, type Paper } from '~/core/paper/sheet';
 import { open } from '~/core/own/open';
 import { FAMILY_WORDS } from '~/core/words/family';
 import { count, money } from '~/core/words/numbers';
@@ -25,6 +26,9 @@ export interface KitDraft {
   players: number;
   paper: Paper;
   assurance: Assurance;
+  finish: Finish;
+  daysOut: number;
+  playsAWeek: number;
   variantIds: string[];
 }
 
@@ -41,6 +45,8 @@ export const recipeOfDraft = (draft: KitDraft, variants: readonly ChoosableVaria
     ageBand: draft.ageBand,
     players: draft.players,
     assurance: draft.assurance,
+    finish: draft.finish,
+    plays: playsEach(draft.variantIds.length, draft),
     variants: draft.variantIds
       .flatMap((id) => variants.find((variant) => variant.id === id) ?? [])
       .map(({ gameId, own, name, params }) => ({ gameId, own, name, params })),
@@ -78,6 +84,9 @@ const LABELS: Record<string, string> = {
   players: 'Players',
   paper: 'Paper',
   assurance: 'How many of each part',
+  finish: 'Finish',
+  daysOut: 'Days a loan lasts',
+  playsAWeek: 'Plays a week',
   variantIds: 'Games',
 };
 /** The fields of a kit in words. */
@@ -90,12 +99,20 @@ export const kitFields = (variants: readonly ChoosableVariant[]): FieldWords => 
         )
       : field === 'ageBand'
         ? AGE_BANDS[value as AgeBand]
-        : field === 'assurance'
-          ? ASSURANCES[value as Assurance]
-          : field === 'paper'
-            ? PAPERS[value as Paper].name
-            : plainValue(value),
+        : field === 'finish'
+          ? FINISHES[value as Finish]
+          : field === 'assurance'
+            ? ASSURANCES[value as Assurance]
+            : field === 'paper'
+              ? PAPERS[value as Paper].name
+              : plainValue(value),
 });
+
+/** What families told of how often they play. */
+export interface Heard {
+  answers: number;
+  playsAWeek: number;
+}
 
 interface KitFormProps {
   draft: KitDraft;
@@ -106,10 +123,32 @@ interface KitFormProps {
   variants: readonly ChoosableVariant[];
   errors: FieldErrors;
   action: string;
+  /** What answers say about plays a week, where there are enough of them. */
+  heard?: Heard;
 }
 
 /** What a kit is for and what is in it. */
-export function KitForm({ draft, version, onChange, onSubmit, variants, errors, action }: KitFormProps) {
+/** Why so many plays are reckoned with, and what families told. */
+const playsWhy = ({ daysOut, playsAWeek, variantIds }: KitDraft, heard: Heard | undefined): string => {
+  const each = playsEach(variantIds.length, { daysOut, playsAWeek });
+  const so = each
+    ? `Sheets that are written on are reckoned for ${count(each, 'play')} of each game in a loan, unless they are laminated. `
+    : '';
+  return heard === undefined || heard.answers === 0
+    ? `${so}How often families play is an assumption until they tell.`
+    : `${so}${count(heard.answers, 'answer')} so far: ${heard.playsAWeek.toFixed(1)} plays a week${heard.answers < ENOUGH_ANSWERS ? `, and ${ENOUGH_ANSWERS} are needed to say much` : ''}.`;
+};
+
+export function KitForm({
+  draft,
+  version,
+  onChange,
+  onSubmit,
+  variants,
+  errors,
+  action,
+  heard,
+}: KitFormProps) {
   const busy = useSending();
   const toggle = (id: string, on: boolean): void =>
     onChange({ variantIds: on ? [...draft.variantIds, id] : draft.variantIds.filter((one) => one !== id) });
@@ -211,7 +250,36 @@ export function KitForm({ draft, version, onChange, onSubmit, variants, errors, 
             ]}
             error={errors.paper}
           />
+          <Choice
+            name="finish"
+            label="Finish"
+            value={draft.finish}
+            onChange={(finish) => onChange({ finish: finish as Finish })}
+            options={Object.entries(FINISHES).map(([value, label]) => ({ value, label }))}
+            error={errors.finish}
+          />
         </Row>
+        <Row $gap="1.4rem">
+          <NumberBox
+            name="daysOut"
+            label="Days a loan lasts"
+            min={1}
+            max={120}
+            value={draft.daysOut}
+            onChange={(daysOut) => onChange({ daysOut })}
+            error={errors.daysOut}
+          />
+          <NumberBox
+            name="playsAWeek"
+            label="Plays a week"
+            min={1}
+            max={21}
+            value={draft.playsAWeek}
+            onChange={(playsAWeek) => onChange({ playsAWeek })}
+            error={errors.playsAWeek}
+          />
+        </Row>
+        <Faint>{playsWhy(draft, heard)}</Faint>
         <Row>
           <Button type="submit" isPending={busy}>
             {action}

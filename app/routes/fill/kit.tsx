@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { data, Form, Link, redirect, useSearchParams } from 'react-router';
 import { checkForm, type FieldErrors } from '~/core/check/check';
 import { AGE_BANDS } from '~/core/games/kit/types';
-import { buildSchema, MOST_COPIES } from '~/core/kits/forms';
+import { buildSchema, kitAbout, MOST_COPIES } from '~/core/kits/forms';
 import { ASSURANCES } from '~/core/kits/assurance';
 import { buy, packsIn } from '~/core/kits/buy';
 import type { KitPart } from '~/core/kits/recipe';
@@ -22,10 +22,12 @@ import { byIntent } from '~/server/forms';
 import { isId } from '~/server/ids';
 import { saveKitForm } from '~/server/kits/save';
 import { newLinkKey } from '~/server/links';
+import { playsHeard } from '~/data/queries/listening';
 import { followed, stopFollowing } from '~/data/queries/sharing';
 import { offersOf, freeNow } from '~/data/queries/store';
 import { requireRole } from '~/server/people/session';
 import { notFound } from '~/server/refusals';
+import { costOfKit } from '~/server/kits/making';
 import { forUnderThree, keepSafer } from '~/server/kits/safer';
 import { recipeOf } from '~/server/threads';
 import { today } from '~/server/today';
@@ -39,6 +41,7 @@ import { same } from '~/core/check/merge';
 import { firstOf, Pager, Table } from '~/app/ui/Table';
 import { useDraft } from '~/app/ui/remember';
 import { Contents, kitFields, KitForm, RecipeMargin, recipeOfDraft, shownOf, type KitDraft } from './KitForm';
+import { KitCost } from './KitCost';
 import { KitSafety } from './KitSafety';
 import type { Route } from './+types/kit';
 
@@ -71,12 +74,18 @@ export async function loader({ request, params }: Route.LoaderArgs) {
   const safety = search.has('safer') ? await forUnderThree(kit, recipe.parts) : undefined;
   const offers = await offersOf(
     at,
-    recipe.parts.flatMap(({ material }) => (material in onHand ? [material] : [])),
+    recipe.parts.map(({ material }) => material),
   );
+  const [cost, heard] = await Promise.all([
+    search.has('cost') ? costOfKit(at, kit, offers) : undefined,
+    search.has('change') ? playsHeard(at, today(at)) : undefined,
+  ]);
   return {
     kit,
     recipe: shownOf(recipe),
     hazards: hazardsOf(recipe.parts),
+    cost,
+    heard,
     safety,
     copies: page.copies.map(({ id, tag, builtOn, printedAt, readyAt, makingId, loan }) => ({
       id,
@@ -178,6 +187,7 @@ export default function KitPage({ loaderData, actionData }: Route.ComponentProps
         variants={variants}
         errors={errors}
         late={actionData?.late}
+        heard={loaderData.heard}
       />
     );
   return (
@@ -196,7 +206,7 @@ export default function KitPage({ loaderData, actionData }: Route.ComponentProps
         >
           {AGE_BANDS[kit.ageBand]}, {count(kit.players, 'player')}:{' '}
           {kit.variants.map((variant) => variant.name).join(', ')}. {PAPERS[kit.paper].name} paper.{' '}
-          {ASSURANCES[kit.assurance]}.
+          {ASSURANCES[kit.assurance]}. Out for {count(kit.daysOut, 'day')}.
         </Heading>
         {fresh.length > 0 && (
           <Said
@@ -236,6 +246,7 @@ export default function KitPage({ loaderData, actionData }: Route.ComponentProps
         )}
         {loaderData.follows && mayChange && <Follows school={loaderData.follows} what="This kit" />}
         <Contents recipe={recipe} />
+        <KitCost kitId={kit.id} cost={loaderData.cost} finish={kit.finish} />
         <KitSafety
           kitId={kit.id}
           hazards={loaderData.hazards}
@@ -390,21 +401,20 @@ function Change({
   variants,
   errors,
   late,
-}: Pick<Route.ComponentProps['loaderData'], 'kit' | 'recipe' | 'variants'> & {
+  heard,
+}: Pick<Route.ComponentProps['loaderData'], 'kit' | 'recipe' | 'variants' | 'heard'> & {
   errors: FieldErrors;
   late?: Late<KitDraft>;
 }) {
   const start: KitDraft = {
-    name: kit.name,
-    ageBand: kit.ageBand,
-    players: kit.players,
-    paper: kit.paper,
-    assurance: kit.assurance,
+    ...kitAbout(kit),
     variantIds: kit.variants.map((variant) => variant.id),
   };
   const draft = useDraft<KitDraft>(`kit ${kit.id}`, { value: start, version: kit.version }, late, errors);
   const words = kitFields(variants);
-  const recipe = same(draft.value, start) ? stored : shownOf(recipeOfDraft(draft.value, variants));
+  // What was kept by an earlier edition of the form knows fewer fields.
+  const value = { ...start, ...draft.value };
+  const recipe = same(value, start) ? stored : shownOf(recipeOfDraft(value, variants));
   return (
     <Workplace>
       <Stack>
@@ -423,13 +433,14 @@ function Change({
         )}
         <Panel aria-label="The kit">
           <KitForm
-            draft={draft.value}
+            draft={value}
             version={draft.version}
             onChange={(change) => draft.set((old) => ({ ...old, ...change }))}
             onSubmit={draft.sent}
             variants={variants}
             errors={errors}
             action="Save the changes"
+            heard={heard}
           />
         </Panel>
         <Contents recipe={recipe} />

@@ -1,7 +1,10 @@
 import { data, redirect } from 'react-router';
+import { ENOUGH_ANSWERS, LOAN_DAYS, USUAL_PLAYS } from '~/core/kits/loan';
 import { listVariants } from '~/data/queries/kits';
+import { playsHeard } from '~/data/queries/listening';
 import { saveKitForm } from '~/server/kits/save';
 import { requireRole } from '~/server/people/session';
+import { today } from '~/server/today';
 import { Heading, Stack, Workplace, Panel } from '~/app/ui/Page';
 import { KeptHere } from '~/app/ui/Changes';
 import { useRemembered } from '~/app/ui/remember';
@@ -12,7 +15,8 @@ export const meta: Route.MetaFunction = () => [{ title: 'New kit · Fern Basket'
 
 export async function loader({ request }: Route.LoaderArgs) {
   const { at, school } = await requireRole(request, 'coordinator');
-  return { variants: await listVariants(at), paper: school.paper };
+  const [variants, heard] = await Promise.all([listVariants(at), playsHeard(at, today(at))]);
+  return { variants, paper: school.paper, heard };
 }
 
 export async function action({ request }: Route.ActionArgs) {
@@ -24,16 +28,23 @@ export async function action({ request }: Route.ActionArgs) {
 }
 
 export default function NewKit({ loaderData, actionData }: Route.ComponentProps) {
-  const { variants, paper } = loaderData;
+  const { variants, paper, heard } = loaderData;
   const empty: KitDraft = {
     name: '',
     ageBand: 'g1',
     players: 2,
     paper,
     assurance: 'usual',
+    finish: 'plain',
+    daysOut: LOAN_DAYS,
+    // What families told, once enough of them have.
+    playsAWeek:
+      heard.answers >= ENOUGH_ANSWERS ? Math.min(21, Math.max(1, Math.round(heard.playsAWeek))) : USUAL_PLAYS,
     variantIds: [],
   };
-  const { value: draft, set, forget, restored } = useRemembered<KitDraft>('new kit', empty);
+  const { value: kept, set, forget, restored } = useRemembered<KitDraft>('new kit', empty);
+  // What was kept by an earlier edition of the form knows fewer fields.
+  const draft = { ...empty, ...kept };
   const drop = (): void => {
     set(empty);
     forget();
@@ -54,6 +65,7 @@ export default function NewKit({ loaderData, actionData }: Route.ComponentProps)
             variants={variants}
             errors={actionData?.errors ?? {}}
             action="Save this kit"
+            heard={heard}
           />
         </Panel>
         <Contents recipe={recipe} />

@@ -103,7 +103,8 @@ export async function loader({ request }: Route.LoaderArgs) {
     home,
     out,
     today: day,
-    dueOn: daysAfter(day, LOAN_DAYS),
+    lasts: copy?.daysOut ?? LOAN_DAYS,
+    dueOn: daysAfter(day, copy?.daysOut ?? LOAN_DAYS),
     maySeeFamilies: person.role === 'coordinator',
   };
 }
@@ -178,7 +179,9 @@ export default function Desk({ loaderData, actionData }: Route.ComponentProps) {
   const [search] = useSearchParams();
   const submit = useSubmit();
   const busy = useSending();
-  const [dueOn, setDueOn] = useState(loaderData.dueOn);
+  // Another copy may go out for another number of days; a day that was chosen stays.
+  const [chosen, setDueOn] = useState<string>();
+  const dueOn = chosen ?? loaderData.dueOn;
   const [decidedBy, setDecidedBy] = useState('');
   const ready = Boolean(copy && !copy.loan && !copy.makingId && family);
   const says =
@@ -447,7 +450,7 @@ export default function Desk({ loaderData, actionData }: Route.ComponentProps) {
           />
           <Entered
             label="A loan lasts"
-            number={String(LOAN_DAYS)}
+            number={String(loaderData.lasts)}
             unit="days"
             reason={`From today until ${showDay(loaderData.dueOn)}; change it for any one loan.`}
           />

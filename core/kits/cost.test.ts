@@ -1,0 +1,67 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { copyCost, PART_LOANS, pieceCents } from './cost';
+
+const offers = [
+  { material: 'cube', size: 100, priceCents: 1600 },
+  { material: 'cube', size: 500, priceCents: 6000 },
+];
+const asked = {
+  parts: [
+    { material: 'cube', quantity: 60 },
+    { material: 'chalk', quantity: 2 },
+    { material: 'record-sheet', quantity: 12 },
+  ],
+  offers,
+  finish: 'durable' as const,
+  paperCents: 300,
+  seconds: 1800,
+  hourCents: 1000,
+  paperLoans: 30,
+};
+
+describe('what a copy costs', () => {
+  it('adds up parts at their cheapest price, paper and work', () => {
+    expect(pieceCents('cube', offers)).toBe(12);
+    expect(pieceCents('die', offers)).toBeCloseTo(700 / 24, 9);
+    expect(copyCost(asked)).toEqual({
+      partsCents: 60 * 12 + 80,
+      lastingCents: 720,
+      paperCents: 300,
+      labourCents: 500,
+      copyCents: 720 + 80 + 300 + 500,
+      loanCents: Math.round(720 / PART_LOANS + 80 + 300 / 30 + 500 / 30),
+    });
+  });
+
+  it('prints plain paper anew for every loan, and pays nobody where nobody is paid', () => {
+    const plain = copyCost({ ...asked, finish: 'plain', hourCents: 0 });
+    expect(plain.labourCents).toBe(0);
+    expect(plain.loanCents).toBe(Math.round(720 / PART_LOANS + 80 + 300));
+  });
+
+  it('costs a loan no more than a copy, and more parts never less', () => {
+    fc.assert(
+      fc.property(
+        fc.nat(200),
+        fc.nat(20),
+        fc.nat(5000),
+        fc.boolean(),
+        (cubes, chalk, paperCents, durable) => {
+          const of = (n: number) =>
+            copyCost({
+              ...asked,
+              finish: durable ? 'durable' : 'plain',
+              paperCents,
+              parts: [
+                { material: 'cube', quantity: n },
+                { material: 'chalk', quantity: chalk },
+              ],
+            });
+          expect(of(cubes).loanCents).toBeLessThanOrEqual(of(cubes).copyCents + 1);
+          expect(of(cubes + 1).copyCents).toBeGreaterThanOrEqual(of(cubes).copyCents);
+        },
+      ),
+    );
+  });
+});
