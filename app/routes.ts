@@ -58,6 +58,7 @@ export default [
     ]),
     ...prefix('take-back', [
       index('routes/take-back/out.tsx'),
+      route('tasks', 'routes/take-back/tasks.tsx'),
       route(':loanId', 'routes/take-back/check.tsx'),
     ]),
     route('people', 'routes/people/staff-list.tsx'),

@@ -1,9 +1,9 @@
 /** Copies: what each holds, where it is, which are meant. */
-import { and, asc, desc, eq, inArray, isNull, sql } from 'drizzle-orm';
+import { and, asc, desc, eq, inArray, isNotNull, isNull, sql } from 'drizzle-orm';
 import type { KitPart, KitPlan } from '~/core/kits/recipe';
 import type { Language } from '~/core/words/languages';
 import { type SchoolHandle } from '../db';
-import { buildRun, copy, family, kit, loan } from '../schema';
+import { buildRun, copy, copyCare, family, kit, loan } from '../schema';
 import { ours } from './ours';
 import { soundPlan } from './sound';
 
@@ -169,6 +169,13 @@ export async function findCopy(
 
 /** The packs of these copies are printed; in this language beside English, where it is known. */
 export async function markPrinted(at: SchoolHandle, ids: string[], language?: Language): Promise<void> {
+  const before = await at
+    .select({ copyId: copy.id })
+    .from(copy)
+    .where(and(ours(at, copy), inArray(copy.id, ids), isNotNull(copy.printedAt)));
+  // What was printed before is printed again: its paper is new.
+  if (before.length)
+    await at.insert(copyCare).values(before.map((one) => ({ ...one, kind: 'reprinted' as const })));
   await at
     .update(copy)
     .set({ printedAt: sql`coalesce(${copy.printedAt}, now())`, ...(language ? { language } : {}) })

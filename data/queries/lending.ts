@@ -1,7 +1,7 @@
-import { and, asc, desc, eq, gt, isNull, sql } from 'drizzle-orm';
+import { and, asc, desc, eq, gt, inArray, isNull, sql } from 'drizzle-orm';
 import { dayIn } from '~/core/lending/due';
 import { refusedBy, type SchoolHandle, transaction } from '../db';
-import { answer, buildRun, change, copy, family, kit, loan, loanEvent, partCount } from '../schema';
+import { answer, buildRun, change, copy, copyCare, family, kit, loan, loanEvent, partCount } from '../schema';
 import { ours } from './ours';
 import { record, takeBackCounts, type Count } from './counts';
 import { lockCopy, lockCopyOf, lockFamily } from './locks';
@@ -213,6 +213,9 @@ export function takeBack(
     loanId: string;
     returnedOn: string;
     counts: Count[];
+    /** Something is dirty; something is in it that does not belong to it. */
+    dirty?: boolean;
+    foreign?: string;
     personId: string | null;
   },
 ): Promise<boolean> {
@@ -234,6 +237,14 @@ export function takeBack(
       personId: input.personId,
     });
     await record(tx, closed.copyId, 'return', input.counts, input.personId, closed.id);
+    const found = [
+      ...(input.dirty ? [{ kind: 'dirty' as const, note: '' }] : []),
+      ...(input.foreign ? [{ kind: 'foreign' as const, note: input.foreign }] : []),
+    ];
+    if (found.length)
+      await tx
+        .insert(copyCare)
+        .values(found.map((one) => ({ ...one, copyId: closed.copyId, personId: input.personId })));
     return true;
   });
 }
@@ -270,6 +281,17 @@ export async function undoReturn(at: SchoolHandle, loanId: string, personId: str
         .update(loan)
         .set({ closedAs: null, returnedOn: null })
         .where(and(ours(tx, loan), eq(loan.id, loanId)));
+      // What was found in the bag goes with the return: both were written down at one instant.
+      await tx
+        .delete(copyCare)
+        .where(
+          and(
+            ours(tx, copyCare),
+            eq(copyCare.copyId, copyId),
+            inArray(copyCare.kind, ['dirty', 'foreign']),
+            sql`${copyCare.at} = (select max(${loanEvent.at}) from ${loanEvent} where ${ours(tx, loanEvent)} and ${loanEvent.loanId} = ${loanId} and ${loanEvent.kind} = 'returned')`,
+          ),
+        );
       await tx.insert(loanEvent).values({ loanId, kind: 'reopened', personId });
       // Of a return that was counted anew, only the last count stands.
       const last = counted.filter((one) => one.at.getTime() === counted[0]!.at.getTime());

@@ -9,6 +9,7 @@ import {
   primaryKey,
   text,
   timestamp,
+  uniqueIndex,
   uuid,
 } from 'drizzle-orm/pg-core';
 import { OUTCOMES } from '~/core/kits/making';
@@ -54,5 +55,30 @@ export const scaleReading = pgTable(
   (table) => [
     primaryKey({ columns: [table.schoolId] }),
     check('scale_is_possible', sql`${table.resolutionG} > 0`),
+  ],
+);
+
+const CARE = ['dirty', 'foreign', 'cleaned', 'reprinted', 'seen'] as const;
+
+/** What a bag needs beside its parts, and what was done about it. */
+export const copyCare = pgTable(
+  'copy_care',
+  {
+    schoolId: schoolId(),
+    id: uuid().notNull().defaultRandom(),
+    copyId: uuid().notNull(),
+    kind: text({ enum: CARE }).notNull(),
+    note: text().notNull().default(''),
+    /** What this settles: something that was found, or what a family told. */
+    settles: uuid(),
+    personId: uuid().references(() => person.id),
+    at: timestamp({ withTimezone: true }).notNull().defaultNow(),
+  },
+  (table) => [
+    primaryKey({ columns: [table.schoolId, table.id] }),
+    ofSameSchool('copy_care_of_copy', table, table.copyId, copy).onDelete('cascade'),
+    oneOf('copy_care_is_of_a_kind', table.kind, CARE),
+    uniqueIndex('copy_care_settles_once').on(table.schoolId, table.settles),
+    index('copy_care_by_copy').on(table.schoolId, table.copyId, table.at),
   ],
 );

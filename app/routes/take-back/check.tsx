@@ -1,6 +1,8 @@
+import { useState } from 'react';
 import { data, Form, redirect, useSearchParams, useSubmit } from 'react-router';
 import { readCards } from '~/core/cards/deck';
 import { materialOf } from '~/core/materials/catalogue';
+import { visible } from '~/core/check/keepable';
 import { daysBetween, dueWords, showDay } from '~/core/lending/due';
 import { showTag } from '~/core/kits/tag';
 import { findCopy } from '~/data/queries/copies';
@@ -13,7 +15,7 @@ import { requireRole } from '~/server/people/session';
 import { notFound } from '~/server/refusals';
 import { today } from '~/server/today';
 import { Button, ButtonLink, useSending } from '~/app/ui/Button';
-import { NumberBox, TextBox } from '~/app/ui/fields';
+import { NumberBox, TextBox, TickBox } from '~/app/ui/fields';
 import { Said } from '~/app/ui/Notices';
 import { Entered, Entries, Faint, Heading, Margin, Row, Panel, Stack, State, Workplace } from '~/app/ui/Page';
 import { Table } from '~/app/ui/Table';
@@ -77,7 +79,19 @@ export async function action({ request, params }: Route.ActionArgs) {
         return { material: part.material, expected: part.quantity, counted: number, lacks: [...cards] };
       });
       if (Object.keys(errors).length) return data({ errors, problem: undefined }, { status: 400 });
-      if (!(await takeBack(at, { loanId: loan.id, returnedOn: today(at), counts, personId: person.id })))
+      const found = {
+        dirty: form.get('dirty') === 'yes',
+        foreign: visible(String(form.get('foreign') ?? '')).slice(0, 120),
+      };
+      if (
+        !(await takeBack(at, {
+          loanId: loan.id,
+          returnedOn: today(at),
+          counts,
+          ...found,
+          personId: person.id,
+        }))
+      )
         return data(
           {
             errors,
@@ -122,6 +136,8 @@ function Counting({
     forget,
     restored,
   } = useRemembered<Record<string, number>>(`return ${loan.id}`, complete);
+  const [dirty, setDirty] = useState(false);
+  const [foreign, setForeign] = useState('');
   const { value: lacks, set: setLacks, forget: forgetLacks } = useRemembered<string>(`deck ${loan.id}`, '');
   const hasDeck = parts.some(({ material }) => material === 'card-deck');
   const missing = parts.filter(
@@ -145,6 +161,8 @@ function Counting({
       {
         ...Object.fromEntries(parts.map((part) => [part.material, String(counts[part.material] ?? 0)])),
         lacks,
+        ...(dirty ? { dirty: 'yes' } : {}),
+        foreign,
       },
       { method: 'post' },
     );
@@ -233,6 +251,19 @@ function Counting({
                   maxLength={200}
                 />
               )}
+              <Row $gap="1.2rem">
+                <TickBox name="dirty" value="yes" isSelected={dirty} onChange={setDirty}>
+                  Something is dirty
+                </TickBox>
+                <TextBox
+                  name="foreign"
+                  label="Something that does not belong to it"
+                  hint="Damaged parts count as missing."
+                  value={foreign}
+                  onChange={setForeign}
+                  maxLength={120}
+                />
+              </Row>
               <Row>
                 <Button type="submit" isPending={busy}>
                   {missing.length ? 'Take it back with parts missing' : 'Take it back, complete'}

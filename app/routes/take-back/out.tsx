@@ -69,7 +69,16 @@ export default function Out({ loaderData, actionData }: Route.ComponentProps) {
   return (
     <Workplace>
       <Stack>
-        <Heading title="Take back">Which basket came home? Scan its tag, and count what is in it.</Heading>
+        <Heading
+          title="Take back"
+          action={
+            <ButtonLink quiet href="/take-back/tasks">
+              What the bags need
+            </ButtonLink>
+          }
+        >
+          Which basket came home? Scan its tag, and count what is in it.
+        </Heading>
         {actionData && (
           <Said kind={actionData.ok ? 'done' : 'stop'} word={actionData.ok ? 'Undone' : 'Not undone'} live>
             {actionData.ok
