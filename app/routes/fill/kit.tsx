@@ -6,6 +6,7 @@ import { buildSchema, kitAbout, MOST_COPIES } from '~/core/kits/forms';
 import { ASSURANCES } from '~/core/kits/assurance';
 import { buy, packsIn } from '~/core/kits/buy';
 import type { KitPart } from '~/core/kits/recipe';
+import { changeBetween, changeSays } from '~/core/kits/versions';
 import { hazardsOf } from '~/core/kits/safety';
 import { shortFor } from '~/core/kits/store';
 import { materialOf } from '~/core/materials/catalogue';
@@ -24,6 +25,7 @@ import { saveKitForm } from '~/server/kits/save';
 import { newLinkKey } from '~/server/links';
 import { playsHeard } from '~/data/queries/listening';
 import { followed, stopFollowing } from '~/data/queries/sharing';
+import { bringUpToDate, builtBatches } from '~/data/queries/versions';
 import { offersOf, freeNow } from '~/data/queries/store';
 import { requireRole } from '~/server/people/session';
 import { notFound } from '~/server/refusals';
@@ -43,6 +45,7 @@ import { useDraft } from '~/app/ui/remember';
 import { Contents, kitFields, KitForm, RecipeMargin, recipeOfDraft, shownOf, type KitDraft } from './KitForm';
 import { KitCost } from './KitCost';
 import { KitSafety } from './KitSafety';
+import { KitVersions, type Behind } from './KitVersions';
 import type { Route } from './+types/kit';
 
 export const meta: Route.MetaFunction = ({ loaderData }) => [
@@ -60,7 +63,7 @@ export async function loader({ request, params }: Route.LoaderArgs) {
   const search = new URL(request.url).searchParams;
   const first = firstOf(search, SIZE);
   const run = search.get('run');
-  const [page, fresh, recipe, changes, variants, follows, onHand] = await Promise.all([
+  const [page, fresh, recipe, changes, variants, follows, onHand, batches] = await Promise.all([
     pageOfCopies(at, kit.id, first, SIZE),
     isId(run) ? tagsOfRun(at, run) : [],
     // Reckoned beside the thread that answers: a full basket takes a while.
@@ -69,6 +72,7 @@ export async function loader({ request, params }: Route.LoaderArgs) {
     listVariants(at),
     followed(at, 'kit', kit.id),
     freeNow(at),
+    builtBatches(at, kit.id),
   ]);
   // A version without what can hurt is looked for when somebody asks for it: that takes a moment.
   const safety = search.has('safer') ? await forUnderThree(kit, recipe.parts) : undefined;
@@ -83,6 +87,10 @@ export async function loader({ request, params }: Route.LoaderArgs) {
   return {
     kit,
     recipe: shownOf(recipe),
+    behind: batches.flatMap(({ id, builtOn, home, out, ...before }): Behind[] => {
+      const change = changeBetween(before, { plan: planOf(kit), parts: recipe.parts });
+      return change ? [{ id, builtOn, home, out, says: changeSays(change) }] : [];
+    }),
     hazards: hazardsOf(recipe.parts),
     cost,
     heard,
@@ -129,6 +137,20 @@ export async function action({ request, params }: Route.ActionArgs) {
       return refuse(409, true, {
         copies: 'One of these copies was printed or lent meanwhile, so they stay.',
       });
+    },
+    upToDate: async () => {
+      const batchId = form.get('batch');
+      const { parts } = await recipeOf(planOf(kit));
+      const { tags, lacks } = isId(batchId)
+        ? await bringUpToDate(at, { batchId, kit, parts }, person.id)
+        : { tags: [], lacks: undefined };
+      if (lacks)
+        return refuse(409, false, {
+          behind: `${lacks.onHand} ${materialOf(lacks.material).plural} are free in the store, and these copies take ${lacks.need} more. Buy or count some first.`,
+        });
+      if (tags.length === 0)
+        return refuse(409, false, { behind: 'None of these copies is at school and behind any more.' });
+      throw redirect(`/fill/${kit.id}?updated=${tags.length}`);
     },
     safer: async () => {
       const { safer } = await forUnderThree(kit, (await recipeOf(planOf(kit))).parts);
@@ -244,8 +266,15 @@ export default function KitPage({ loaderData, actionData }: Route.ComponentProps
               ` Somebody else had changed meanwhile, and it stays: ${search.getAll('merged').map(kitFields(variants).label).join(', ')}.`}
           </Said>
         )}
+        {search.has('updated') && (
+          <Said kind="done" word="Up to date" live>
+            {count(Number(search.get('updated')), 'copy', 'copies')} of an earlier version are as the kit is
+            now.
+          </Said>
+        )}
         {loaderData.follows && mayChange && <Follows school={loaderData.follows} what="This kit" />}
         <Contents recipe={recipe} />
+        {mayChange && <KitVersions behind={loaderData.behind} problem={errors.behind} />}
         <KitCost kitId={kit.id} cost={loaderData.cost} finish={kit.finish} />
         <KitSafety
           kitId={kit.id}
