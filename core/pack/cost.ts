@@ -42,7 +42,7 @@ export const printingSchema = Type.Object(
     outlineSeconds: Seconds('Seconds to cut along an outline', 42),
     pouchSeconds: Seconds('Seconds for a pouch', 36),
     bagSeconds: Seconds('Seconds to fill and label a bag', 180),
-    hourCents: Cents('Pay for an hour of work (cents; 0 for helpers)', 0),
+    hourCents: Cents('Pay for an hour of work (dollars)', 0),
     durableLoans: Whole(1, 200, { title: 'Loans that a laminated part lasts', default: 30 }),
   },
   { additionalProperties: false },

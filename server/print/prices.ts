@@ -7,8 +7,7 @@ import { centsIn, money } from '~/core/words/numbers';
 export function readPrices(form: FormData): Checked<Printing> {
   const fields: Record<string, unknown> = Object.fromEntries(form);
   const wrong: [string, string][] = [];
-  for (const supply of SUPPLY_IDS) {
-    const name = `${supply}Cents` as const;
+  for (const name of [...SUPPLY_IDS.map((supply) => `${supply}Cents` as const), 'hourCents' as const]) {
     const { title, maximum } = printingSchema.properties[name];
     const cents = centsIn(String(fields[name] ?? ''));
     if (cents === undefined || cents > maximum!) {

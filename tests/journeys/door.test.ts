@@ -9,6 +9,7 @@ import { school } from '~/data/schema';
 import { everything } from '../owner';
 import { addOwnGame } from '~/data/queries/games';
 import { lend } from '~/data/queries/lending';
+import { startMaking } from '~/data/queries/making';
 import { emptyDatabase, PASSWORD, smallSchool, type SmallSchool } from '../world';
 import { ADDRESS, closeBrowser, expectAccessible, signInByHand as signIn, visitor, open } from './browser';
 
@@ -59,6 +60,14 @@ const ACCESS: Record<
   'routes/fill/store-import.tsx': { read: one, send: one },
   'routes/fill/store-item.tsx': { read: desk, send: desk },
   'routes/fill/store-csv.ts': { read: desk },
+  'routes/fill/store-weigh.tsx': { read: desk, send: desk },
+  'routes/fill/scale.tsx': { read: desk, send: desk },
+  'routes/fill/scale-reading.ts': { read: desk },
+  'routes/fill/runs.tsx': { read: desk },
+  'routes/fill/run-new.tsx': { read: desk, send: desk },
+  'routes/fill/run.tsx': { read: desk, send: one },
+  'routes/fill/run-make.tsx': { read: desk, send: desk },
+  'routes/fill/run-afternoon.tsx': { read: desk },
   'routes/word/games.tsx': { read: words },
   'routes/word/desk.tsx': { read: words, send: words },
   'routes/print/pack.tsx': { read: desk, send: desk },
@@ -75,6 +84,7 @@ const ACCESS: Record<
   'routes/lend/families-csv.ts': { read: one },
   'routes/lend/family.tsx': { read: one, send: one },
   'routes/take-back/out.tsx': { read: desk, send: desk },
+  'routes/take-back/tasks.tsx': { read: desk, send: desk },
   'routes/take-back/verdict.ts': { read: desk },
   'routes/take-back/check.tsx': { read: desk, send: desk },
   'routes/people/staff-list.tsx': { read: one, send: one },
@@ -136,11 +146,23 @@ describe('who may go where', () => {
       { ...newOwnGame(), name: { en: 'Ferry Load', es: 'Carga' }, goal: { en: 'Load.', es: 'Suban.' } },
       world.people.coordinator.id,
     ))!;
+    const run = await startMaking(world.at, {
+      batches: [],
+      helpers: 1,
+      laminators: 1,
+      cutters: 1,
+      startedOn: '2026-11-01',
+      startedBy: null,
+      newTag: () => '',
+      newLinkKey: () => '',
+    });
     const fill = (path: string): string =>
       path
         .replace(':gameId', 'two-tone-spill')
         .replace(':kitId', world.kitId)
         .replace(':ownId', ownId)
+        .replace(':material', 'cube')
+        .replace(':runId', 'makingId' in run ? run.makingId : '')
         .replace(':familyId', world.families[0]!.id)
         .replace(':loanId', loan.ok ? loan.loanId : '')
         .replace(':copyId', world.copies[0]!.id)

@@ -90,6 +90,11 @@ describe('a build run', () => {
       const [copyId, now] = [address.searchParams.get('copy')!, address.searchParams.get('step')!];
       const tag = run.copies.find(({ id }) => id === copyId)!.tag;
       const field = page.getByLabel(now === 'label' ? 'Scan the label' : 'Scan the bag, or press Enter');
+      // The address is there a moment before the page: what is typed belongs to the bag that is shown.
+      await page
+        .locator(`form:has(input[name=copy][value='${copyId}']):has(input[name=step][value='${now}'])`)
+        .first()
+        .waitFor();
       await field.and(page.locator(':focus')).waitFor();
       if (presses === 0) await expectAccessible(page);
       if (now === 'count two-colour-counter' && !weighed) {

@@ -51,7 +51,7 @@ describe('from choosing a game to hearing how it was played', () => {
     await page.getByRole('button', { name: 'One more: Players' }).click();
     await expect
       .poll(() => page.getByRole('list', { name: 'The tray' }).innerText())
-      .toMatch(/3\s+record sheets/);
+      .toMatch(/18\s+record sheets/);
     await expectAccessible(page);
     await page.getByRole('button', { name: 'Save this kit' }).click();
     await page.getByRole('heading', { name: 'Turned over', level: 1 }).waitFor();

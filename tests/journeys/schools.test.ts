@@ -9,6 +9,7 @@ import { addOwnGame, listOwnGames } from '~/data/queries/games';
 import { listCopies } from '~/data/queries/copies';
 import { findKit, listKits, listVariants } from '~/data/queries/kits';
 import { listClosed, listOut } from '~/data/queries/lending';
+import { listMakings } from '~/data/queries/making';
 import { listAnswers } from '~/data/queries/listening';
 import { addPrintJob } from '~/data/queries/print';
 import { findPersonByName } from '~/data/queries/people';
@@ -80,6 +81,7 @@ describe('a school of the district', () => {
       ':copyId': copies.slice(0, 2).map(({ id }) => id),
       ':kitId': kits.map(({ id }) => id),
       ':loanId': [out[0]!.id, closed[0]!.id],
+      ':runId': (await listMakings(at)).map(({ id }) => id),
       ':ownId': games.map(({ id }) => id),
       ':gameId': games.map(({ id }) => ownGameId(id)),
       ':jobId': [job],
@@ -139,6 +141,11 @@ describe('a school of the district', () => {
       variant: variants[0]!.id,
       variantIds: kit.variants[0]!.id,
       run: copies[0]!.buildRunId,
+      batch: copies[0]!.buildRunId,
+      step: 'check',
+      from: copies[0]!.id,
+      into: copies[1]!.id,
+      what: 'clean',
       answer: answers[0]!.answer.id,
       shared: shown!.id,
       school: at.schoolId,
@@ -239,7 +246,7 @@ describe('a school of the district', () => {
     // Two baskets go up the hill.
     await open(page, '/district/move');
     await expectAccessible(page);
-    const going = (await listCopies(at)).filter((copy) => !copy.loan).slice(0, 2);
+    const going = (await listCopies(at)).filter((copy) => !copy.loan && copy.readyAt).slice(0, 2);
     await page.getByLabel('They go to').selectOption({ label: 'Lantern Hill Elementary' });
     await page.getByRole('button', { name: 'Move the ticked copies' }).click();
     await page.getByText('Tick the copies that go there.').waitFor();

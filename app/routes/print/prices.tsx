@@ -131,7 +131,8 @@ function Boxes({ loaderData, actionData }: Route.ComponentProps) {
       key={name}
       name={name}
       label={printingSchema.properties[name].title!}
-      value={value[name]}
+      // What was kept by an earlier edition of the form knows fewer boxes.
+      value={value[name] ?? typed(name, USUAL_PRINTING[name])}
       onChange={(text) => set((old) => ({ ...old, [name]: text }))}
       error={errors[name]}
       labelHidden={labelHidden}
@@ -176,6 +177,7 @@ function Boxes({ loaderData, actionData }: Route.ComponentProps) {
               <Row $gap="0.8rem 1.6rem">
                 {TIMES.map((name) => box(name))}
                 {box('durableLoans')}
+                {box('hourCents')}
               </Row>
               <Row>
                 <Button type="submit" isPending={busy}>
