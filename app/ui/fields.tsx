@@ -388,7 +388,7 @@ export const Suggest = ({
   <ComboBox
     name={name}
     formValue="key"
-    items={options.map((id) => ({ id }))}
+    defaultItems={options.map((id) => ({ id }))}
     selectedKey={value}
     onSelectionChange={(key) => key !== null && onChange(String(key))}
     isInvalid={Boolean(error)}

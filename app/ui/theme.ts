@@ -36,6 +36,8 @@ export const GlobalStyle = createGlobalStyle`
   }
   *, *::before, *::after { box-sizing: border-box; }
   html { background: ${color.paper}; color: ${color.ink}; font: 400 16px/1.5 ${type.body}; -webkit-text-size-adjust: 100%; accent-color: ${color.fern}; }
+  /* What is come to by Tab, a link or typing stands clear of the scan line at the foot. */
+  html { scroll-padding-block: 1rem 6.5rem; }
   body { margin: 0; min-height: 100vh; }
   h1, h2, h3 { font-family: ${type.display}; font-variant-numeric: lining-nums; font-weight: 400; line-height: 1.2; margin: 0; text-wrap: balance; }
   h1 { font-size: 1.9rem; } h2 { font-size: 1.35rem; } h3 { font-size: 1.1rem; }
