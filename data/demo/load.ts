@@ -261,9 +261,11 @@ export async function loadDemoWhenEmpty(
   };
   const sixes = await copiesOf(sixKit, 6, daysAfter(day, -45));
   const tens = await copiesOf(tenKit, 4, daysAfter(day, -30));
+  const rainyKit = (await listKits(at)).find(({ name }) => name === 'Rainy afternoon')!;
+  const rainy = await copiesOf(rainyKit.id, 2, daysAfter(day, -28));
   await markPrinted(
     at,
-    [...sixes, ...tens.slice(0, 2)].map((one) => one.id),
+    [...sixes, ...tens.slice(0, 2), ...rainy].map((one) => one.id),
   );
 
   const loan = async (copy: CopyRow, family: number, lentDaysAgo: number): Promise<string> => {
@@ -283,6 +285,7 @@ export async function loadDemoWhenEmpty(
     copy: CopyRow,
     daysAgo: number,
     missing: Record<string, number> = {},
+    lacks: string[] = [],
   ): Promise<boolean> =>
     takeBack(at, {
       loanId,
@@ -291,6 +294,7 @@ export async function loadDemoWhenEmpty(
         material: part.material,
         expected: part.quantity,
         counted: part.quantity - (missing[part.material] ?? 0),
+        ...(part.material === 'card-deck' ? { lacks } : {}),
       })),
       personId: tobin.id,
     });
@@ -348,6 +352,10 @@ export async function loadDemoWhenEmpty(
     true,
   );
 
+  // Copies that lack something, each in its way: few pieces, most of them, a cup, cards of a deck.
+  await home(await loan(sixes[5]!, 9, 34), sixes[5]!, 14, { 'two-colour-counter': 4 });
+  await home(await loan(tens[1]!, 10, 27), tens[1]!, 8, { cup: 1 });
+  await home(await loan(rainy[0]!, 11, 24), rainy[0]!, 4, {}, ['7h', 'QS']);
   await loan(sixes[3]!, 3, 30); // overdue
   await loan(sixes[4]!, 4, LOAN_DAYS); // due today
   await loan(sixes[2]!, 7, 6);

@@ -334,14 +334,16 @@ export const RecipeMargin = ({ recipe }: { recipe: ShownRecipe }) => (
             label="Everything once"
             number={String(recipe.minutes)}
             unit="minutes expected"
-            reason={`${count(recipe.games, 'game')}, one after the other.`}
+            reason={
+              recipe.games === 1 ? 'Its one game.' : `${count(recipe.games, 'game')}, one after the other.`
+            }
           />
         )}
         {recipe.parts.length > 0 && (
           <Entered
             label="Parts for one copy"
             number={money(recipe.costCents)}
-            reason="At the prices of the catalogue, packs shared out."
+            reason="At the prices of the catalogue, packs shared out, paper included."
           />
         )}
       </Entries>

@@ -274,14 +274,6 @@ export default function KitPage({ loaderData, actionData }: Route.ComponentProps
         )}
         {loaderData.follows && mayChange && <Follows school={loaderData.follows} what="This kit" />}
         <Contents recipe={recipe} />
-        {mayChange && <KitVersions behind={loaderData.behind} problem={errors.behind} />}
-        <KitCost kitId={kit.id} cost={loaderData.cost} finish={kit.finish} />
-        <KitSafety
-          kitId={kit.id}
-          hazards={loaderData.hazards}
-          asked={loaderData.safety}
-          mayKeep={mayChange}
-        />
         <Panel aria-labelledby="build">
           <BuildForm
             formKey={loaderData.formKey}
@@ -292,6 +284,7 @@ export default function KitPage({ loaderData, actionData }: Route.ComponentProps
             kitId={kit.id}
           />
         </Panel>
+        {mayChange && <KitVersions behind={loaderData.behind} problem={errors.behind} />}
         <Panel aria-labelledby="copies">
           <Stack $gap="0.6rem">
             <h2 id="copies">Copies</h2>
@@ -337,6 +330,13 @@ export default function KitPage({ loaderData, actionData }: Route.ComponentProps
             )}
           </Stack>
         </Panel>
+        <KitSafety
+          kitId={kit.id}
+          hazards={loaderData.hazards}
+          asked={loaderData.safety}
+          mayKeep={mayChange}
+        />
+        <KitCost kitId={kit.id} cost={loaderData.cost} finish={kit.finish} />
       </Stack>
       <Stack>
         <RecipeMargin recipe={recipe} />
