@@ -20,12 +20,15 @@ const { loadDemoWhenEmpty, DEMO_PEOPLE } = await import('~/data/demo/load.ts');
 const { hashPassword } = await import('~/server/people/password.ts');
 const { listCopies } = await import('~/data/queries/copies.ts');
 const { listKits } = await import('~/data/queries/kits.ts');
+const { findMaking, listMakings } = await import('~/data/queries/making.ts');
 const { listFamilies } = await import('~/data/queries/families.ts');
 await migrate();
 const { at } = (await loadDemoWhenEmpty(hashPassword))!;
 const copies = await listCopies(at);
 const kits = await listKits(at);
 const families = await listFamilies(at);
+const [run] = await listMakings(at);
+const making = (await findMaking(at, run!.id))!;
 await closeDatabase();
 await step('build', ensureBuild);
 const web = await serve({ port: await freePortFrom(4800), databaseUrl, quiet: true });
@@ -87,7 +90,13 @@ try {
     },
   });
   await shoot('choose-own', '/choose/own/new', { full: true });
-  await shoot('fill-kits', '/fill');
+  await shoot('fill-run', `/fill/runs/${run!.id}`);
+  const [toCount] = making.copies.flatMap(({ id, steps }) =>
+    steps.flatMap((step) =>
+      step.id.startsWith('count ') && step.standing === 'open' ? [{ copy: id, step: step.id }] : [],
+    ),
+  );
+  await shoot('fill-make', `/fill/runs/${run!.id}/make?${new URLSearchParams(toCount)}`);
   await shoot('fill-kit', `/fill/${kits.find((kit) => kit.name === 'Partners of ten')!.id}`);
   await shoot('word-desk', '/word/two-tone-spill');
   await shoot('print-pack', '/print', { full: true });
@@ -96,7 +105,6 @@ try {
       await page.getByRole('combobox', { name: /Scan or type/ }).focus();
     },
   });
-  await shoot('lend-families', '/lend/families');
   await shoot('take-back', `/take-back/${out.loan!.id}`);
   await shoot('listen', '/listen');
   await shoot('fill-store', '/fill/store');

@@ -365,14 +365,33 @@ export const addOffer = (
 export const removeOffer = async (at: SchoolHandle, id: string): Promise<void> =>
   void (await at.delete(stockOffer).where(and(ours(at, stockOffer), eq(stockOffer.id, id))));
 
-/** What one piece of a material weighs, where it was learned on the scale. */
-export async function weightOf(at: SchoolHandle, material: string): Promise<LearnedUnit | undefined> {
-  const [found] = await at
-    .select({ unitG: stockItem.unitG, unitSdG: stockItem.unitSdG, sample: stockItem.weighed })
+/** What one piece of each of these materials weighs, where it was learned on the scale. */
+export async function weightsOf(
+  at: SchoolHandle,
+  materials: readonly string[],
+): Promise<Readonly<Partial<Record<string, LearnedUnit>>>> {
+  if (materials.length === 0) return {};
+  const rows = await at
+    .select({
+      material: stockItem.material,
+      unitG: sql<number>`${stockItem.unitG}`,
+      unitSdG: sql<number>`${stockItem.unitSdG}`,
+      sample: sql<number>`${stockItem.weighed}`,
+    })
     .from(stockItem)
-    .where(and(ours(at, stockItem), eq(stockItem.material, material), sql`${stockItem.unitG} is not null`));
-  return found as LearnedUnit | undefined;
+    .where(
+      and(
+        ours(at, stockItem),
+        inArray(stockItem.material, [...materials]),
+        sql`${stockItem.unitG} is not null`,
+      ),
+    );
+  return Object.fromEntries(rows.map(({ material, ...unit }) => [material, unit]));
 }
+
+/** The same of one material. */
+export const weightOf = async (at: SchoolHandle, material: string): Promise<LearnedUnit | undefined> =>
+  (await weightsOf(at, [material]))[material];
 
 /** What one piece of a material weighs, as it was learned on the scale; null forgets it. */
 export const learnWeight = (at: SchoolHandle, material: string, learned: LearnedUnit | null): Promise<void> =>

@@ -6,7 +6,7 @@ import { updateFamily, findFamily, familyFields } from '~/data/queries/families'
 import { findKit, listKits } from '~/data/queries/kits';
 import { listOut, takeBack } from '~/data/queries/lending';
 import { addAnswer } from '~/data/queries/listening';
-import { countStock, onHandNow } from '~/data/queries/store';
+import { countStock, learnWeight, onHandNow } from '~/data/queries/store';
 import { everything } from '../owner';
 import { addVariant, lendOut } from '../world';
 import { sql } from 'drizzle-orm';
@@ -39,11 +39,15 @@ describe('what bags need', () => {
     await page.getByRole('button', { name: 'Take it back' }).click();
     await page.getByText('Se perdió una ficha.').waitFor();
 
-    // The return: one counter short, something dirty, something strange in it.
+    await learnWeight(world.at, 'two-colour-counter', { unitG: 1.2, unitSdG: 0.02, sample: 50 });
+    // The return: a pile on the scale says that one counter is short; besides, something dirty, something strange in it.
     await open(page, `/take-back/${loanId}`);
     const counters = page.getByRole('textbox', { name: 'two-color counters that came back' });
-    await counters.fill('5');
-    await counters.press('Tab');
+    const reading = page.getByRole('textbox', { name: 'Now it shows (g)' });
+    await reading.fill('6');
+    await reading.press('Tab');
+    await page.getByText('5 two-color counters. 1 too few.').waitFor();
+    await expect.poll(() => counters.inputValue()).toBe('5');
     await page.getByText('Something is dirty').click();
     await page.getByLabel('Something that does not belong to it').fill('a toy car');
     await expectAccessible(page);

@@ -7,6 +7,7 @@ import { daysBetween, dueWords, showDay } from '~/core/lending/due';
 import { showTag } from '~/core/kits/tag';
 import { findCopy } from '~/data/queries/copies';
 import { changeDue, findLoan, takeBack } from '~/data/queries/lending';
+import { weightsOf } from '~/data/queries/store';
 import { readDay } from '~/server/days';
 import { byIntent } from '~/server/forms';
 import { isId } from '~/server/ids';
@@ -15,12 +16,13 @@ import { requireRole } from '~/server/people/session';
 import { notFound } from '~/server/refusals';
 import { today } from '~/server/today';
 import { Button, ButtonLink, useSending } from '~/app/ui/Button';
-import { NumberBox, TextBox, TickBox } from '~/app/ui/fields';
+import { NumberBox, Pick, TextBox, TickBox } from '~/app/ui/fields';
 import { Said } from '~/app/ui/Notices';
 import { Entered, Entries, Faint, Heading, Margin, Row, Panel, Stack, State, Workplace } from '~/app/ui/Page';
 import { Table } from '~/app/ui/Table';
 import { useReadyAction } from '~/app/desk/ScanLine';
 import { Verdict } from '~/app/desk/Verdict';
+import { OnTheScale } from '~/app/desk/OnTheScale';
 import { useVerdict } from '~/app/desk/useVerdict';
 import { KeptHere } from '~/app/ui/Changes';
 import { useRemembered } from '~/app/ui/remember';
@@ -36,6 +38,10 @@ export async function loader({ request, params }: Route.LoaderArgs) {
   return {
     loan,
     parts: countedParts(copy.parts),
+    weights: await weightsOf(
+      at,
+      countedParts(copy.parts).map(({ material }) => material),
+    ),
     games: copy.plan.variants.map(({ name }) => name),
     today: today(at),
   };
@@ -121,6 +127,7 @@ export default function Check({ loaderData, actionData }: Route.ComponentProps) 
 function Counting({
   loan,
   parts,
+  weights,
   games,
   today,
   errors,
@@ -292,6 +299,11 @@ function Counting({
           </Entries>
           <Faint>Paper stays with the family and is not counted.</Faint>
         </Margin>
+        <ByWeight
+          parts={parts}
+          weights={weights}
+          onCount={(material, counted) => set((old) => ({ ...old, [material]: counted }))}
+        />
         {verdict && missing.length > 0 && <Verdict verdict={verdict} names={games} />}
         <Panel aria-labelledby="due">
           <Form method="post">
@@ -319,5 +331,42 @@ function Counting({
         </Panel>
       </Stack>
     </Workplace>
+  );
+}
+
+/** A pile of pieces is put on the scale, and its number is written into the list. */
+function ByWeight({
+  parts,
+  weights,
+  onCount,
+}: {
+  parts: Route.ComponentProps['loaderData']['parts'];
+  weights: Route.ComponentProps['loaderData']['weights'];
+} & { onCount: (material: string, counted: number) => void }) {
+  const weighable = parts.filter(({ material }) => weights[material]);
+  const [chosen, setChosen] = useState(weighable[0]?.material ?? '');
+  const part = weighable.find(({ material }) => material === chosen);
+  if (!part) return null;
+  const { id, name, plural } = materialOf(part.material);
+  return (
+    <Panel aria-labelledby="weight">
+      <Stack $gap="0.7rem">
+        <h2 id="weight">Count a pile by weight</h2>
+        <Pick
+          name="weighed"
+          label="Part"
+          value={chosen}
+          onChange={setChosen}
+          options={weighable.map(({ material }) => ({ value: material, label: materialOf(material).plural }))}
+        />
+        <OnTheScale
+          key={id}
+          unit={weights[part.material]}
+          material={{ id, name, plural }}
+          wanted={part.quantity}
+          onCount={(counted) => onCount(id, counted)}
+        />
+      </Stack>
+    </Panel>
   );
 }
