@@ -39,6 +39,7 @@ export async function buildCopies(
             kitId: input.kit.id,
             builtOn: input.builtOn,
             plan,
+            finish: input.kit.finish,
             parts,
             builtBy: input.builtBy,
             formKey: input.formKey,

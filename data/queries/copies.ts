@@ -1,6 +1,7 @@
 /** Copies: what each holds, where it is, which are meant. */
 import { and, asc, desc, eq, inArray, isNotNull, isNull, sql } from 'drizzle-orm';
 import type { KitPart, KitPlan } from '~/core/kits/recipe';
+import type { Finish } from '~/core/paper/sheet';
 import type { Language } from '~/core/words/languages';
 import { type SchoolHandle } from '../db';
 import { buildRun, copy, copyCare, family, kit, loan } from '../schema';
@@ -22,6 +23,8 @@ export interface CopyRow {
   readyAt: Date | null;
   /** The build run that makes it, where there is one. */
   makingId: string | null;
+  /** The finish it was made in. */
+  finish: Finish;
   /** The language beside English in which its pack is printed, or is to be. */
   language: Language | null;
   /** It belongs to another school now; this row tells what happened to it here. */
@@ -49,6 +52,7 @@ const copyLines = (at: SchoolHandle) =>
       printedAt: copy.printedAt,
       readyAt: copy.readyAt,
       makingId: buildRun.makingId,
+      finish: buildRun.finish,
       language: copy.language,
       moved: sql<boolean>`${copy.movedAt} is not null`,
       loan: {

@@ -110,14 +110,26 @@ async function runThere(
   personId: string,
 ): Promise<{ runId: string; kitId: string }> {
   const [built] = await tx
-    .select({ builtOn: buildRun.builtOn, plan: buildRun.plan, parts: buildRun.parts })
+    .select({
+      builtOn: buildRun.builtOn,
+      plan: buildRun.plan,
+      parts: buildRun.parts,
+      finish: buildRun.finish,
+    })
     .from(buildRun)
     .where(and(ours(tx, buildRun), eq(buildRun.id, one.buildRunId)));
   const kitId = await kitAlsoAt(tx, there, one.kitId, fromSchool, personId);
   const alike = await there
     .select({ id: buildRun.id, plan: buildRun.plan, parts: buildRun.parts })
     .from(buildRun)
-    .where(and(ours(there, buildRun), eq(buildRun.kitId, kitId), eq(buildRun.builtOn, built!.builtOn)));
+    .where(
+      and(
+        ours(there, buildRun),
+        eq(buildRun.kitId, kitId),
+        eq(buildRun.builtOn, built!.builtOn),
+        eq(buildRun.finish, built!.finish),
+      ),
+    );
   const before = alike.find(({ plan, parts }) => same([plan, parts], [built!.plan, built!.parts]));
   if (before) return { runId: before.id, kitId };
   const [made] = await there

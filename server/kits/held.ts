@@ -1,26 +1,38 @@
 /** What a copy holds by its latest counts, and whether it can go out so. */
 import { isCard } from '~/core/cards/deck';
 import type { KitPart, KitPlan } from '~/core/kits/recipe';
+import type { Finish } from '~/core/paper/sheet';
 import type { CopyVerdict, Held } from '~/core/kits/verdict';
 import { materialOf } from '~/core/materials/catalogue';
 import type { SchoolHandle } from '~/data/db';
 import { latestCounts, type Count } from '~/data/queries/counts';
 import { verdictOf } from '../threads';
 
-/** Paper is written on and kept at home: it is not counted back. */
-export const countedParts = (parts: readonly KitPart[]): KitPart[] =>
-  parts.filter((part) => materialOf(part.material).kind !== 'printed');
+/** What a copy holds, as its row says. */
+type OfCopy = { parts: readonly KitPart[]; finish: Finish };
+
+/**
+ * What is counted when a copy comes home: what lasts. Plain paper is written on and kept at home; laminated boards, cards
+ * and mats come back, and of them all but the sheets that say how to play.
+ */
+export const countedParts = ({ parts, finish }: OfCopy): KitPart[] =>
+  parts.filter(
+    ({ material }) =>
+      materialOf(material).kind !== 'printed' || (finish === 'durable' && material !== 'instruction-sheet'),
+  );
 
 /** What is there of the parts that are counted: as it was counted last, else as it went out. */
-export function heldOf(parts: readonly KitPart[], counts: readonly Count[]): Held {
-  const counted = countedParts(parts);
-  return {
-    held: Object.fromEntries(
-      counted.map(({ material, quantity }) => [
+export function heldOf(copy: OfCopy, counts: readonly Count[]): Held {
+  const there = (printed: boolean): [string, number][] =>
+    countedParts(copy)
+      .filter(({ material }) => (materialOf(material).kind === 'printed') === printed)
+      .map(({ material, quantity }) => [
         material,
         counts.find((one) => one.material === material)?.counted ?? quantity,
-      ]),
-    ),
+      ]);
+  return {
+    held: Object.fromEntries(there(false)),
+    ...(copy.finish === 'durable' ? { printed: Object.fromEntries(there(true)) } : {}),
     deckLacks: counts.flatMap(({ lacks = [] }) => lacks).filter(isCard),
   };
 }
@@ -28,10 +40,12 @@ export function heldOf(parts: readonly KitPart[], counts: readonly Count[]): Hel
 /** What was counted last of a copy, by material, and whether it can go out so: nothing is judged when nothing is missing. */
 export async function stateNow(
   at: SchoolHandle,
-  { id, plan, parts }: { id: string; plan: KitPlan; parts: readonly KitPart[] },
+  copy: OfCopy & { id: string; plan: KitPlan },
 ): Promise<{ holds: Readonly<Partial<Record<string, number>>>; verdict?: CopyVerdict }> {
-  const counts = await latestCounts(at, id);
+  const counts = await latestCounts(at, copy.id);
   const holds = Object.fromEntries(counts.map(({ material, counted }) => [material, counted]));
   const whole = counts.every(({ counted, expected, lacks }) => counted >= expected && !lacks?.length);
-  return whole ? { holds } : { holds, verdict: await verdictOf({ plan, ...heldOf(parts, counts) }) };
+  return whole
+    ? { holds }
+    : { holds, verdict: await verdictOf({ plan: copy.plan, ...heldOf(copy, counts) }) };
 }

@@ -6,6 +6,8 @@ import { listShortages, undoMend } from '~/data/queries/counts';
 import { takeBack, undoReturn } from '~/data/queries/lending';
 import { addAnswer } from '~/data/queries/listening';
 import { tasksOf } from '~/server/kits/care';
+import { countedParts, heldOf } from '~/server/kits/held';
+import { verdictOf } from '~/server/threads';
 import { lendOut, smallSchool, type SmallSchool } from '../world';
 
 let world: SmallSchool;
@@ -146,5 +148,26 @@ describe('two incomplete copies', () => {
         world.people.helper.id,
       ),
     ).toBe(false);
+  });
+});
+
+describe('what is counted when a copy comes home', () => {
+  it('is what lasts: laminated boards and mats too, plain paper not', () => {
+    const [copy] = world.copies;
+    const plain = countedParts(copy!).map(({ material }) => material);
+    const durable = countedParts({ ...copy!, finish: 'durable' }).map(({ material }) => material);
+    expect(plain).not.toContain('mat');
+    expect(durable).toEqual(expect.arrayContaining([...plain, 'mat', 'record-sheet']));
+    expect(durable).not.toContain('instruction-sheet');
+  });
+
+  it('is judged by what is there of it', async () => {
+    const copy = { ...world.copies[0]!, finish: 'durable' as const };
+    const counts = [{ material: 'record-sheet', expected: 2, counted: 0 }];
+    const lost = await verdictOf({ plan: copy.plan, ...heldOf(copy, counts) });
+    const whole = await verdictOf({ plan: copy.plan, ...heldOf(copy, []) });
+    expect(whole.copy).toBe('asItIs');
+    expect(lost.copy).not.toBe('asItIs');
+    expect(lost.restock['record-sheet']).toBeGreaterThan(0);
   });
 });

@@ -37,10 +37,10 @@ export async function loader({ request, params }: Route.LoaderArgs) {
   const copy = (await findCopy(at, { id: loan.copyId }))!;
   return {
     loan,
-    parts: countedParts(copy.parts),
+    parts: countedParts(copy),
     weights: await weightsOf(
       at,
-      countedParts(copy.parts).map(({ material }) => material),
+      countedParts(copy).map(({ material }) => material),
     ),
     games: copy.plan.variants.map(({ name }) => name),
     today: today(at),
@@ -71,7 +71,7 @@ export async function action({ request, params }: Route.ActionArgs) {
       return data({ errors: {} as Record<string, string>, problem }, { status: 409 });
     },
     '': async () => {
-      const parts = countedParts((await findCopy(at, { id: loan.copyId }))!.parts);
+      const parts = countedParts((await findCopy(at, { id: loan.copyId }))!);
       const errors: Record<string, string> = {};
       const counts = parts.map((part) => {
         const text = String(form.get(part.material) ?? '').trim();
@@ -297,7 +297,9 @@ function Counting({
               }
             />
           </Entries>
-          <Faint>Paper stays with the family and is not counted.</Faint>
+          <Faint>
+            Plain paper stays with the family and is not counted; laminated boards, cards and mats are.
+          </Faint>
         </Margin>
         <ByWeight
           parts={parts}

@@ -16,7 +16,7 @@ export async function loader({ request, params }: Route.LoaderArgs): Promise<{ v
   if (!loan) throw notFound('This loan');
   const copy = (await findCopy(at, { id: loan.copyId }))!;
   const search = new URL(request.url).searchParams;
-  const counts = countedParts(copy.parts).map(({ material, quantity }) => {
+  const counts = countedParts(copy).map(({ material, quantity }) => {
     const text = search.get(material) ?? '';
     return {
       material,
@@ -25,5 +25,5 @@ export async function loader({ request, params }: Route.LoaderArgs): Promise<{ v
       lacks: material === 'card-deck' ? [...readCards(search.get('lacks') ?? '').cards] : [],
     };
   });
-  return { verdict: await verdictOf({ plan: copy.plan, ...heldOf(copy.parts, counts) }) };
+  return { verdict: await verdictOf({ plan: copy.plan, ...heldOf(copy, counts) }) };
 }
