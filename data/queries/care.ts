@@ -81,18 +81,19 @@ export async function listUsed(
   most = 200,
 ): Promise<Used[]> {
   const { rows } = await at.execute<Used & Record<string, unknown>>(sql`
+    with done as (
+      select copy_id, max(at) filter (where kind = 'cleaned') as cleaned, max(at) filter (where kind = 'reprinted') as printed
+      from copy_care where school_id = ${at.schoolId} and kind in ('cleaned', 'reprinted') group by copy_id)
     select * from (
       select c.id as "copyId", c.tag, k.name as "kitName", b.finish, b.id as "buildRunId",
-        count(l.id) filter (where e.at > coalesce((select max(s.at) from copy_care s
-          where s.school_id = c.school_id and s.copy_id = c.id and s.kind = 'cleaned'), '-infinity'))::int as "sinceCleaned",
-        count(l.id) filter (where e.at > coalesce((select max(s.at) from copy_care s
-          where s.school_id = c.school_id and s.copy_id = c.id and s.kind = 'reprinted'), '-infinity'))::int as "sincePrinted"
+        count(distinct l.id) filter (where e.at > coalesce(d.cleaned, '-infinity'))::int as "sinceCleaned",
+        count(distinct l.id) filter (where e.at > coalesce(d.printed, '-infinity'))::int as "sincePrinted"
       from copy c
       join kit k on k.school_id = c.school_id and k.id = c.kit_id
       join build_run b on b.school_id = c.school_id and b.id = c.build_run_id
       join loan l on l.school_id = c.school_id and l.copy_id = c.id and l.closed_as = 'returned'
-      join lateral (select max(e.at) as at from loan_event e
-        where e.school_id = l.school_id and e.loan_id = l.id and e.kind = 'returned') e on true
+      join loan_event e on e.school_id = l.school_id and e.loan_id = l.id and e.kind = 'returned'
+      left join done d on d.copy_id = c.id
       where c.school_id = ${at.schoolId} and c.moved_at is null
         and not exists (select from loan o where o.school_id = c.school_id and o.copy_id = c.id and o.closed_as is null)
       group by c.school_id, c.id, c.tag, k.name, b.finish, b.id) used
