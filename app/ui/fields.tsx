@@ -397,7 +397,8 @@ export const Suggest = ({
   >
     <Title>{label}</Title>
     <Suggestions>
-      <Box />
+      {/* Moved clear of the scan line before anything is typed: a list that is open closes when the page moves. */}
+      <Box onFocus={(event) => event.currentTarget.scrollIntoView({ block: 'nearest' })} />
       <Button aria-label="Show all">
         <ChevronDown size={20} aria-hidden />
       </Button>

@@ -157,6 +157,10 @@ describe('a build run', () => {
     await page.getByRole('button', { name: 'Start this run' }).click();
     await page.getByText(/4 copies have a tag/).waitFor();
     const run = await theRun();
+    // Printed in another language than it is meant for: Print says so.
+    await open(page, `/print?copy=${run.copies[0]!.id}&home=ar`);
+    await page.getByText(`${showTag(run.copies[0]!.tag)}: Spanish.`).waitFor();
+    await open(page, `/fill/runs/${run.id}`);
     await page.getByRole('link', { name: 'Who does what when' }).click();
     await page.getByRole('region', { name: 'Helper 1' }).waitFor();
     await expectAccessible(page);

@@ -94,6 +94,12 @@ export async function loader({ request }: Route.LoaderArgs) {
         ? 'This piece belongs to none of the chosen kits. Choose another one.'
         : undefined),
     unchecked,
+    // Copies of a build run are meant for a language of their own.
+    elsewhere: languageOf(search)
+      ? order.copies.flatMap(({ tag, language, printedAt }) =>
+          language && printedAt === null && language !== order.home ? [{ tag, language }] : [],
+        )
+      : [],
     missing: missingIn(order),
     marked: mark !== null,
     markVersion: versions.mark,
@@ -156,6 +162,7 @@ export default function Pack({ loaderData, actionData }: Route.ComponentProps) {
     query,
     unchecked,
     missing,
+    elsewhere,
     link,
     loopback,
     marked,
@@ -279,6 +286,12 @@ export default function Pack({ loaderData, actionData }: Route.ComponentProps) {
               first time on this printer? Print the calibration page.
             </Faint>
           </Stack>
+        )}
+        {elsewhere.length > 0 && (
+          <Said kind="mind" word="Meant for another language">
+            {elsewhere.map(({ tag, language }) => `${showTag(tag)}: ${LANGUAGES[language].name}`).join(', ')}.
+            Choose that language for them, or print them so on purpose.
+          </Said>
         )}
         {missing.length > 0 && (
           <Said kind="mind" word="In English">
