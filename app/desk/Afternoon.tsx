@@ -1,9 +1,13 @@
 /** The picture of an afternoon, and a card for each helper: shared by the afternoon of a kit and by a build run. */
 import styled from 'styled-components';
+import type { FieldErrors } from '~/core/check/check';
+import { handsSchema } from '~/core/kits/forms';
 import { STAGE_IDS, STAGES, stageOf, type StageId } from '~/core/kits/making';
 import type { RunPlan } from '~/core/kits/run-plan';
-import { ASSUMED, clock, jobsOf, type Batch, type Job } from '~/core/pack/afternoon';
+import { ASSUMED, clock, jobsOf, type AfternoonAsked, type Batch, type Job } from '~/core/pack/afternoon';
+import { FINISHES } from '~/core/paper/sheet';
 import { count } from '~/core/words/numbers';
+import { NumberBox, Pick as Choose } from '~/app/ui/fields';
 import { Entered, Entries, Faint, Margin, Panel } from '~/app/ui/Page';
 import { color, type } from '~/app/ui/theme';
 
@@ -214,3 +218,36 @@ export function AfternoonMargin({
     </Margin>
   );
 }
+
+/** Who and what there is to make copies with, and in which finish: the boxes of the forms that plan it. */
+export const HandBoxes = ({
+  how,
+  errors,
+}: {
+  how: Pick<AfternoonAsked, 'helpers' | 'laminators' | 'cutters' | 'finish'>;
+  errors: FieldErrors;
+}) => (
+  <>
+    {(['helpers', 'laminators', 'cutters'] as const).map((name) => {
+      const { title, minimum, maximum } = handsSchema.properties[name];
+      return (
+        <NumberBox
+          key={name}
+          name={name}
+          label={title!}
+          min={minimum!}
+          max={maximum!}
+          defaultValue={how[name]}
+          error={errors[name]}
+        />
+      );
+    })}
+    <Choose
+      name="finish"
+      label="Finish"
+      defaultValue={how.finish}
+      options={Object.entries(FINISHES).map(([value, label]) => ({ value, label }))}
+      error={errors.finish}
+    />
+  </>
+);

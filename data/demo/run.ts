@@ -10,7 +10,8 @@ import type { Language } from '~/core/words/languages';
 import type { SchoolHandle } from '../db';
 import { markPrinted } from '../queries/copies';
 import { findKit, planOf } from '../queries/kits';
-import { beginStep, doStep, findMaking, startMaking } from '../queries/making';
+import { findMaking, startMaking } from '../queries/making';
+import { beginStep, doStep } from '../queries/steps';
 
 /** What the pack of such a kit takes, laminated. */
 const PAPER: readonly MakingStep[] = [

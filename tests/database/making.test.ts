@@ -9,16 +9,8 @@ import { listShortages } from '~/data/queries/counts';
 import { copiesNow } from '~/data/queries/desk';
 import { findKit, planOf } from '~/data/queries/kits';
 import { lend } from '~/data/queries/lending';
-import {
-  beginStep,
-  doStep,
-  findMaking,
-  finishByHand,
-  giveUp,
-  startMaking,
-  undoStep,
-  type MakingNow,
-} from '~/data/queries/making';
+import { findMaking, startMaking, type MakingNow } from '~/data/queries/making';
+import { beginStep, doStep, finishByHand, giveUp, undoStep } from '~/data/queries/steps';
 import { countStock, freeNow, listMoves, onHandNow, reservedNow } from '~/data/queries/store';
 import { claimNext, stepsOfKit } from '~/server/kits/making';
 import { newLinkKey } from '~/server/links';

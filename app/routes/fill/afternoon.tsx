@@ -1,16 +1,15 @@
 import { Form } from 'react-router';
 import { checkForm, type FieldErrors } from '~/core/check/check';
 import { afternoonSchema, type AfternoonAsked } from '~/core/pack/afternoon';
-import { FINISHES } from '~/core/paper/sheet';
 import { findKit } from '~/data/queries/kits';
 import { isId } from '~/server/ids';
 import { stepsOfKit } from '~/server/kits/making';
 import { requireRole } from '~/server/people/session';
 import { notFound } from '~/server/refusals';
 import { afternoonOf } from '~/server/threads';
-import { AfternoonMargin, AfternoonPlan, OnScreen } from '~/app/desk/Afternoon';
+import { AfternoonMargin, AfternoonPlan, OnScreen, HandBoxes } from '~/app/desk/Afternoon';
 import { Button, ButtonLink, useSending } from '~/app/ui/Button';
-import { NumberBox, Pick } from '~/app/ui/fields';
+import { NumberBox } from '~/app/ui/fields';
 import { Said } from '~/app/ui/Notices';
 import { Heading, Panel, Row, Stack, Workplace } from '~/app/ui/Page';
 import type { Route } from './+types/afternoon';
@@ -78,37 +77,7 @@ export default function Afternoon({ loaderData }: Route.ComponentProps) {
                   defaultValue={asked.copies}
                   error={errors.copies}
                 />
-                <NumberBox
-                  name="helpers"
-                  label="Helpers"
-                  min={1}
-                  max={12}
-                  defaultValue={asked.helpers}
-                  error={errors.helpers}
-                />
-                <NumberBox
-                  name="laminators"
-                  label="Laminators"
-                  min={1}
-                  max={4}
-                  defaultValue={asked.laminators}
-                  error={errors.laminators}
-                />
-                <NumberBox
-                  name="cutters"
-                  label="Cutters"
-                  min={1}
-                  max={8}
-                  defaultValue={asked.cutters}
-                  error={errors.cutters}
-                />
-                <Pick
-                  name="finish"
-                  label="Finish"
-                  defaultValue={asked.finish}
-                  options={Object.entries(FINISHES).map(([value, label]) => ({ value, label }))}
-                  error={errors.finish}
-                />
+                <HandBoxes how={asked} errors={errors} />
                 <Button type="submit" isPending={busy}>
                   Plan it so
                 </Button>

@@ -1,19 +1,15 @@
-import { useState } from 'react';
 import { data, Form, Link, redirect, useSearchParams } from 'react-router';
 import { checkForm, type FieldErrors } from '~/core/check/check';
 import { AGE_BANDS } from '~/core/games/kit/types';
-import { buildSchema, kitAbout, MOST_COPIES } from '~/core/kits/forms';
+import { buildSchema, kitAbout } from '~/core/kits/forms';
 import { ASSURANCES } from '~/core/kits/assurance';
-import { buy, packsIn } from '~/core/kits/buy';
-import type { KitPart } from '~/core/kits/recipe';
 import { changeBetween, changeSays } from '~/core/kits/versions';
 import { hazardsOf } from '~/core/kits/safety';
-import { shortFor } from '~/core/kits/store';
 import { materialOf } from '~/core/materials/catalogue';
 import { dueWords, showDay } from '~/core/lending/due';
 import { randomTag, showTag } from '~/core/kits/tag';
 import { PAPERS } from '~/core/paper/sheet';
-import { count, money } from '~/core/words/numbers';
+import { count } from '~/core/words/numbers';
 import { buildCopies, undoBuild } from '~/data/queries/building';
 import { pageOfCopies, tagsOfRun } from '~/data/queries/copies';
 import { findKit, listVariants, planOf } from '~/data/queries/kits';
@@ -34,15 +30,15 @@ import { forUnderThree, keepSafer } from '~/server/kits/safer';
 import { recipeOf } from '~/server/threads';
 import { today } from '~/server/today';
 import { Follows } from '~/app/desk/Follows';
-import { Button, ButtonLink, useSending } from '~/app/ui/Button';
+import { Button, ButtonLink } from '~/app/ui/Button';
 import { Changes, DraftNote, TooLate, type Late } from '~/app/ui/Changes';
-import { NumberBox, TickBox } from '~/app/ui/fields';
 import { Said } from '~/app/ui/Notices';
-import { Empty, Faint, Heading, Row, Panel, Stack, State, Tag, Workplace } from '~/app/ui/Page';
+import { Empty, Heading, Row, Panel, Stack, State, Tag, Workplace } from '~/app/ui/Page';
 import { same } from '~/core/check/merge';
 import { firstOf, Pager, Table } from '~/app/ui/Table';
 import { useDraft } from '~/app/ui/remember';
 import { Contents, kitFields, KitForm, RecipeMargin, recipeOfDraft, shownOf, type KitDraft } from './KitForm';
+import { BuildForm } from './BuildForm';
 import { KitCost } from './KitCost';
 import { KitSafety } from './KitSafety';
 import { KitVersions, type Behind } from './KitVersions';
@@ -344,84 +340,6 @@ export default function KitPage({ loaderData, actionData }: Route.ComponentProps
       </Stack>
     </Workplace>
   );
-}
-
-function BuildForm({
-  formKey,
-  error,
-  parts,
-  onHand,
-  offers,
-  kitId,
-}: {
-  kitId: string;
-  formKey: string;
-  error?: string;
-  parts: readonly KitPart[];
-} & Pick<Route.ComponentProps['loaderData'], 'onHand' | 'offers'>) {
-  const [copies, setCopies] = useState(4);
-  const short = Object.keys(onHand).length ? shortFor(parts, copies, onHand) : [];
-  const busy = useSending();
-  return (
-    <Form method="post">
-      <input type="hidden" name="intent" value="build" />
-      <input type="hidden" name="formKey" value={formKey} />
-      <Stack $gap="0.7rem">
-        <h2 id="build">Build copies</h2>
-        <Row>
-          <NumberBox
-            name="copies"
-            label="How many"
-            min={1}
-            max={MOST_COPIES}
-            value={copies}
-            onChange={setCopies}
-            error={error}
-          />
-          <Button type="submit" isPending={busy}>
-            Build and tag these copies
-          </Button>
-          <ButtonLink quiet href={`/fill/runs/new?kit+${kitId}=${copies}`}>
-            Make them in a build run
-          </ButtonLink>
-          <ButtonLink quiet href={`/fill/${kitId}/afternoon?copies=${copies}`}>
-            Plan the afternoon
-          </ButtonLink>
-        </Row>
-        {short.length > 0 && (
-          <Said kind="mind" word="The store has too little">
-            <ul>
-              {short.map((one) => (
-                <li key={one.material}>
-                  {one.short}{' '}
-                  {one.short === 1 ? materialOf(one.material).name : materialOf(one.material).plural}:{' '}
-                  {one.onHand} of {one.need} are there{buying(one, offers)}.
-                </li>
-              ))}
-            </ul>
-            <TickBox name="anyway" value="yes">
-              Build all the same: what is short comes from elsewhere
-            </TickBox>
-          </Said>
-        )}
-        <Faint>
-          Each copy gets its own tag. Built so, it can be lent at once; a build run leads helpers through
-          every step, and a copy can be lent when it is checked.
-        </Faint>
-      </Stack>
-    </Form>
-  );
-}
-
-/** The cheapest way to buy what is short, in words. */
-function buying(
-  { material, need, onHand }: { material: string; need: number; onHand: number },
-  offers: Route.ComponentProps['loaderData']['offers'],
-): string {
-  const mine = offers.filter((one) => one.material === material);
-  const bought = buy({ need, onHand, offers: mine });
-  if (!('packs' in bought)) return '';
-  return `; buy ${packsIn(bought, mine).join(', ')} for ${money(bought.costCents)}`;
 }
 
 function Change({

@@ -4,7 +4,6 @@ import { shareOut, type Can } from '~/core/kits/can';
 import { MOST_IN_RUN, runSchema } from '~/core/kits/forms';
 import { randomTag } from '~/core/kits/tag';
 import { materialOf } from '~/core/materials/catalogue';
-import { FINISHES } from '~/core/paper/sheet';
 import { LANGUAGES, type Language } from '~/core/words/languages';
 import { count, money } from '~/core/words/numbers';
 import type { SchoolHandle } from '~/data/db';
@@ -20,9 +19,9 @@ import { requireRole } from '~/server/people/session';
 import { secureRandom } from '~/server/random';
 import { afternoonOf, canOf } from '~/server/threads';
 import { today } from '~/server/today';
-import { AfternoonMargin } from '~/app/desk/Afternoon';
+import { AfternoonMargin, HandBoxes } from '~/app/desk/Afternoon';
 import { Button, ButtonLink, useSending } from '~/app/ui/Button';
-import { NumberBox, Pick, TickBox } from '~/app/ui/fields';
+import { NumberBox, TickBox } from '~/app/ui/fields';
 import { Said } from '~/app/ui/Notices';
 import { Empty, Faint, Heading, Margin, Panel, Row, Stack, State, Workplace } from '~/app/ui/Page';
 import { Table } from '~/app/ui/Table';
@@ -218,30 +217,7 @@ export default function NewRun({ loaderData, actionData }: Route.ComponentProps)
                   ))}
                 </Row>
                 <Row $gap="1.2rem">
-                  <NumberBox
-                    name="helpers"
-                    label="Helpers"
-                    min={1}
-                    max={12}
-                    defaultValue={how.helpers}
-                    error={errors.helpers}
-                  />
-                  <NumberBox
-                    name="laminators"
-                    label="Laminators"
-                    min={1}
-                    max={4}
-                    defaultValue={how.laminators}
-                    error={errors.laminators}
-                  />
-                  <NumberBox
-                    name="cutters"
-                    label="Cutters"
-                    min={1}
-                    max={8}
-                    defaultValue={how.cutters}
-                    error={errors.cutters}
-                  />
+                  <HandBoxes how={how} errors={errors} />
                   <NumberBox
                     name="budget"
                     label="Dollars to buy with"
@@ -249,13 +225,6 @@ export default function NewRun({ loaderData, actionData }: Route.ComponentProps)
                     max={100_000}
                     defaultValue={how.budget}
                     error={errors.budget}
-                  />
-                  <Pick
-                    name="finish"
-                    label="Finish"
-                    defaultValue={how.finish}
-                    options={Object.entries(FINISHES).map(([value, label]) => ({ value, label }))}
-                    error={errors.finish}
                   />
                 </Row>
                 <Row>

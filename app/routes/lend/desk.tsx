@@ -5,9 +5,9 @@ import { against, HAZARDS, hazardsOf, hazardWords } from '~/core/kits/safety';
 import { materialOf } from '~/core/materials/catalogue';
 import { daysAfter, daysBetween, dueWords, LOAN_DAYS, showDay } from '~/core/lending/due';
 import { readTag, showTag } from '~/core/kits/tag';
+import { sameName } from '~/core/lending/families';
 import { LANGUAGES } from '~/core/words/languages';
 import { count } from '~/core/words/numbers';
-import { searchable } from '~/core/words/search';
 import { findFamily } from '~/data/queries/families';
 import { findCopy } from '~/data/queries/copies';
 import { copiesAtSchool, pageOfOut } from '~/data/queries/desk';
@@ -44,8 +44,6 @@ import { useReadyAction } from '~/app/desk/ScanLine';
 import type { Route } from './+types/desk';
 
 export const meta: Route.MetaFunction = () => [{ title: 'Lend · Fern Basket' }];
-
-const sameName = (typed: string, name: string): boolean => searchable(typed) === searchable(name);
 
 /** More copies than this are found by scanning them, or on the list of what is out. */
 const IN_SIGHT = 40;
@@ -140,7 +138,7 @@ export async function action({ request }: Route.ActionArgs) {
       const [copy, family] = await Promise.all([findCopy(at, { id: copyId }), findFamily(at, familyId)]);
       const stops = copy && family ? against(hazardsOf(copy.parts), family) : [];
       const decidedBy = String(form.get('decidedBy') ?? '');
-      if (stops.length && !sameName(decidedBy, person.name))
+      if (stops.length && sameName(decidedBy) !== sameName(person.name))
         return data(
           {
             problem: `This basket holds ${hazardWords(stops)}. If it is to go to this family all the same, decide it with your name, ${person.name}. Nothing was lent yet.`,
