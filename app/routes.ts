@@ -27,8 +27,10 @@ export default [
         index('routes/fill/store.tsx'),
         route('count', 'routes/fill/store-count.tsx'),
         route('import', 'routes/fill/store-import.tsx'),
+        route('add', 'routes/fill/store-add.tsx'),
         route(':material', 'routes/fill/store-item.tsx'),
         route(':material/weigh', 'routes/fill/store-weigh.tsx'),
+        route(':material/about', 'routes/fill/store-about.tsx'),
       ]),
       ...prefix('runs', [
         index('routes/fill/runs.tsx'),

@@ -4,7 +4,7 @@ import type { FieldErrors } from '~/core/check/check';
 import { handsSchema } from '~/core/kits/forms';
 import { STAGE_IDS, STAGES, stageOf, type StageId } from '~/core/kits/making';
 import type { RunPlan } from '~/core/kits/run-plan';
-import { ASSUMED, clock, jobsOf, type AfternoonAsked, type Batch, type Job } from '~/core/pack/afternoon';
+import { clock, jobsOf, type AfternoonAsked, type Batch, type Job } from '~/core/pack/afternoon';
 import { FINISHES } from '~/core/paper/sheet';
 import { count } from '~/core/words/numbers';
 import { NumberBox, Pick as Choose } from '~/app/ui/fields';
@@ -154,17 +154,6 @@ export function AfternoonPlan({
   );
 }
 
-/** Why a stage takes so long. */
-const REASONS: Record<StageId, string> = {
-  print: 'From the times under Print, prices and times.',
-  laminate: 'From the times under Print, prices and times.',
-  cut: 'From the times under Print, prices and times.',
-  count: `${ASSUMED.partSeconds} s for a kind of part and ${ASSUMED.pieceSeconds} s for a piece, as we assume.`,
-  bag: 'From the times under Print, prices and times.',
-  label: 'As we assume; it is a part of the time for a bag under Print.',
-  check: 'As we assume.',
-};
-
 /** When it is over, and what each stage of a copy takes. */
 export function AfternoonMargin({
   plan,
@@ -209,7 +198,7 @@ export function AfternoonMargin({
               label={`To ${STAGES[stage].does} one copy`}
               number={differ ? `${Math.min(...each)} to ${most}` : String(most)}
               unit={most === 1 ? 'minute' : 'minutes'}
-              reason={`${differ ? `${names.map((name, i) => `${name} ${each[i]!}`).join(', ')}. ` : ''}${REASONS[stage]}`}
+              reason={`${differ ? `${names.map((name, i) => `${name} ${each[i]!}`).join(', ')}. ` : ''}From your prices and times.`}
             />
           );
         })}

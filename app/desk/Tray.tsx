@@ -1,7 +1,7 @@
 import styled from 'styled-components';
-import { materialOf } from '~/core/materials/catalogue';
 import type { KitPart } from '~/core/kits/recipe';
 import { color } from '~/app/ui/theme';
+import { useCatalogue } from './catalogue';
 
 const Frame = styled.ul`
   display: grid;
@@ -78,24 +78,30 @@ const pieces = (kind: 'one' | 'ten' | 'hundred', n: number) =>
   Array.from({ length: n }, (_, i) => <i key={`${kind} ${i}`} className={kind} />);
 
 /** A kit seen from above: a compartment for each part on a grid, wider where there is much of it. */
-export const Tray = ({ parts }: { parts: readonly KitPart[] }) => (
-  <Frame aria-label="The tray">
-    {parts.map((part) => {
-      const material = materialOf(part.material);
-      const { hundreds, tens, ones } = drawnAs(part.quantity);
-      return (
-        <Compartment key={part.material} style={part.quantity > WIDE ? { gridColumn: 'span 2' } : undefined}>
-          <span className="count">{part.quantity}</span>
-          {material.kind !== 'printed' && (
-            <span className="drawn" aria-hidden>
-              {pieces('hundred', hundreds)}
-              {pieces('ten', tens)}
-              {pieces('one', ones)}
-            </span>
-          )}
-          <span>{part.quantity === 1 ? material.name : material.plural}</span>
-        </Compartment>
-      );
-    })}
-  </Frame>
-);
+export function Tray({ parts }: { parts: readonly KitPart[] }) {
+  const catalogue = useCatalogue();
+  return (
+    <Frame aria-label="The tray">
+      {parts.map((part) => {
+        const material = catalogue.of(part.material);
+        const { hundreds, tens, ones } = drawnAs(part.quantity);
+        return (
+          <Compartment
+            key={part.material}
+            style={part.quantity > WIDE ? { gridColumn: 'span 2' } : undefined}
+          >
+            <span className="count">{part.quantity}</span>
+            {material.kind !== 'printed' && (
+              <span className="drawn" aria-hidden>
+                {pieces('hundred', hundreds)}
+                {pieces('ten', tens)}
+                {pieces('one', ones)}
+              </span>
+            )}
+            <span>{part.quantity === 1 ? material.name : material.plural}</span>
+          </Compartment>
+        );
+      })}
+    </Frame>
+  );
+}

@@ -1,8 +1,8 @@
 import styled from 'styled-components';
 import { shown } from '~/core/games/kit/shown';
 import type { Reckoning } from '~/core/games/kit/types';
-import { materialOf } from '~/core/materials/catalogue';
 import { count, plain } from '~/core/words/numbers';
+import { useCatalogue } from '~/app/desk/catalogue';
 import { Button } from '~/app/ui/Button';
 import { Entered, Entries, Faint, Margin } from '~/app/ui/Page';
 import { Table } from '~/app/ui/Table';
@@ -77,8 +77,9 @@ export function Reckonings({ reckoned, reckoning }: { reckoned: Reckoned; reckon
 }
 
 /** What a play takes: parts with their three quantities, and what to prepare. */
-export const PartsTable = ({ reckoning }: { reckoning: Reckoning }) =>
-  reckoning.parts.length === 0 ? (
+export function PartsTable({ reckoning }: { reckoning: Reckoning }) {
+  const catalogue = useCatalogue();
+  return reckoning.parts.length === 0 ? (
     <p>Nothing at all.</p>
   ) : (
     <Table
@@ -89,7 +90,7 @@ export const PartsTable = ({ reckoning }: { reckoning: Reckoning }) =>
           head: 'Part',
           cell: (part) => (
             <>
-              {materialOf(part.material).plural}
+              {catalogue.of(part.material).plural}
               <Faint>{part.reason}</Faint>
             </>
           ),
@@ -100,3 +101,4 @@ export const PartsTable = ({ reckoning }: { reckoning: Reckoning }) =>
       ]}
     />
   );
+}

@@ -1,10 +1,13 @@
 import { useEffect, useState } from 'react';
 import { Outlet, useNavigation } from 'react-router';
 import styled from 'styled-components';
+import { listMaterials } from '~/data/queries/materials';
 import { waiting } from '~/data/queries/waiting';
+import { catalogueOf } from '~/core/materials/school';
 import { requireRole } from '~/server/people/session';
 import { copiesOf } from '~/server/once';
 import { Fault, faultOf } from '~/app/ui/Fault';
+import { CatalogueContext } from '~/app/desk/catalogue';
 import { Frond } from '~/app/desk/Frond';
 import { ReadyProvider, ScanLine, type ReadyAction } from '~/app/desk/ScanLine';
 import { OtherSchool, useOpenElsewhere } from '~/app/desk/OtherSchool';
@@ -21,6 +24,7 @@ export async function loader({ request }: Route.LoaderArgs) {
     person: { id, name, role },
     school: { id: school.id, name: school.name, among: schools },
     waiting: await waiting(at, await copiesOf(at)),
+    materials: await listMaterials(at),
   };
 }
 
@@ -45,24 +49,26 @@ const Progress = styled.div`
 export default function Staff({ loaderData }: Route.ComponentProps) {
   const [ready, setReady] = useState<ReadyAction>();
   const busy = useNavigation().state === 'loading';
-  const { person, school } = loaderData;
+  const { person, school, materials } = loaderData;
   const elsewhere = useOpenElsewhere(person.id, school.id);
   // What somebody else had left in this browser is not for the eyes of the next person.
   useEffect(() => forgetDrafts(person.id), [person.id]);
   return (
     <PersonContext value={`${person.id}:${school.id}`}>
-      <a className="visually-hidden" href="#work">
-        Skip to the work
-      </a>
-      {busy && <Progress role="progressbar" aria-label="Loading" />}
-      <Frond {...loaderData} />
-      <ReadyProvider value={setReady}>
-        {elsewhere && <OtherSchool here={school} />}
-        <div id="work" inert={elsewhere}>
-          <Outlet />
-        </div>
-      </ReadyProvider>
-      {person.role !== 'reader' && !elsewhere && <ScanLine ready={ready} />}
+      <CatalogueContext value={catalogueOf(materials)}>
+        <a className="visually-hidden" href="#work">
+          Skip to the work
+        </a>
+        {busy && <Progress role="progressbar" aria-label="Loading" />}
+        <Frond {...loaderData} />
+        <ReadyProvider value={setReady}>
+          {elsewhere && <OtherSchool here={school} />}
+          <div id="work" inert={elsewhere}>
+            <Outlet />
+          </div>
+        </ReadyProvider>
+        {person.role !== 'reader' && !elsewhere && <ScanLine ready={ready} />}
+      </CatalogueContext>
     </PersonContext>
   );
 }

@@ -1,5 +1,6 @@
 /** Whether so many copies can be made of what the store has, what to buy, and what can be made now. */
-import { isStored, materialOf } from '~/core/materials/catalogue';
+import { isStored } from '~/core/materials/catalogue';
+import { SHIPPED, type Catalogue } from '~/core/materials/school';
 import { buy, packsIn, type Offer } from './buy';
 import { mostCopies } from './most-copies';
 import { MOST_PIECES, type OnHand } from './store';
@@ -32,22 +33,21 @@ export interface Can {
   withBudget: { copies: Record<string, number>; costCents: number };
 }
 
-/** Answers for these kits, the free stock, the offers and a budget in cents. */
-export async function canMake({
-  kits,
-  free,
-  offers,
-  budgetCents,
-}: {
+export interface CanAsked {
   kits: readonly WantedKit[];
   free: OnHand;
   offers: readonly NamedOffer[];
   budgetCents: number;
-}): Promise<Can> {
+}
+/** Answers for these kits, the free stock, the offers and a budget in cents. */
+export async function canMake(
+  { kits, free, offers, budgetCents }: CanAsked,
+  catalogue: Catalogue = SHIPPED,
+): Promise<Can> {
   const total = new Map<string, number>();
   for (const { parts, copies } of kits)
     for (const { material, quantity } of parts)
-      if (isStored(materialOf(material)))
+      if (isStored(catalogue.of(material)))
         total.set(material, (total.get(material) ?? 0) + Math.ceil(quantity) * copies);
   const needs = [...total].map(([material, need]): Need => {
     const there = free[material] === undefined ? 0 : free[material];

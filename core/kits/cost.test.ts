@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { copyCost, PART_LOANS, pieceCents } from './cost';
+import { copyCost, pieceCents } from './cost';
 
 const offers = [
   { material: 'cube', size: 100, priceCents: 1600 },
@@ -13,11 +13,11 @@ const asked = {
     { material: 'record-sheet', quantity: 12 },
   ],
   offers,
-  finish: 'durable' as const,
   paperCents: 300,
   seconds: 1800,
   hourCents: 1000,
   paperLoans: 30,
+  partLoans: 60,
 };
 
 describe('what a copy costs', () => {
@@ -30,14 +30,14 @@ describe('what a copy costs', () => {
       paperCents: 300,
       labourCents: 500,
       copyCents: 720 + 80 + 300 + 500,
-      loanCents: Math.round(720 / PART_LOANS + 80 + 300 / 30 + 500 / 30),
+      loanCents: Math.round(720 / 60 + 80 + 300 / 30 + 500 / 30),
     });
   });
 
   it('prints plain paper anew for every loan, and pays nobody where nobody is paid', () => {
-    const plain = copyCost({ ...asked, finish: 'plain', hourCents: 0 });
+    const plain = copyCost({ ...asked, paperLoans: 1, hourCents: 0 });
     expect(plain.labourCents).toBe(0);
-    expect(plain.loanCents).toBe(Math.round(720 / PART_LOANS + 80 + 300));
+    expect(plain.loanCents).toBe(Math.round(720 / 60 + 80 + 300));
   });
 
   it('costs a loan no more than a copy, and more parts never less', () => {
@@ -51,7 +51,7 @@ describe('what a copy costs', () => {
           const of = (n: number) =>
             copyCost({
               ...asked,
-              finish: durable ? 'durable' : 'plain',
+              paperLoans: durable ? 30 : 1,
               paperCents,
               parts: [
                 { material: 'cube', quantity: n },

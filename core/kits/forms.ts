@@ -3,6 +3,8 @@ import { Type, type Static } from '@sinclair/typebox';
 import { Line, OneOf, Whole } from '~/core/check/schema';
 import { AGE_BANDS, type AgeBand } from '~/core/games/kit/types';
 import { FINISHES, PAPERS, type Finish, type Paper } from '~/core/paper/sheet';
+import { LANGUAGES, type Language } from '~/core/words/languages';
+import type { Swaps } from './recipe';
 import { ASSURANCES, type Assurance } from './assurance';
 import { LOAN_DAYS, USUAL_PLAYS } from './loan';
 
@@ -13,6 +15,13 @@ export const variantSchema = Type.Object({
   ageBand,
 });
 
+/** Languages beside English, with their names. */
+const nameOfEach = Object.fromEntries(
+  Object.entries(LANGUAGES)
+    .filter(([id]) => id !== 'en')
+    .map(([id, { name }]) => [id, name]),
+) as Record<Language, string>;
+
 export const kitSchema = Type.Object({
   name: Line(60, { title: 'Name of the kit' }),
   ageBand,
@@ -22,6 +31,18 @@ export const kitSchema = Type.Object({
   finish: OneOf<Finish>(FINISHES, { title: 'Finish', default: 'plain' }),
   daysOut: Whole(1, 120, { title: 'Days a loan lasts', default: LOAN_DAYS }),
   playsAWeek: Whole(1, 21, { title: 'Plays a week', default: USUAL_PLAYS }),
+  languages: Type.Array(OneOf<Language>(nameOfEach, { title: 'Language packs' }), {
+    uniqueItems: true,
+    default: [],
+    title: 'Language packs',
+  }),
+  swaps: Type.Unsafe<Swaps>({
+    type: 'object',
+    maxProperties: 20,
+    additionalProperties: { type: 'string', maxLength: 40 },
+    default: {},
+    title: 'What stands in',
+  }),
 });
 export type KitAbout = Static<typeof kitSchema>;
 
@@ -35,7 +56,30 @@ export const kitAbout = ({
   finish,
   daysOut,
   playsAWeek,
-}: KitAbout): KitAbout => ({ name, ageBand, players, paper, assurance, finish, daysOut, playsAWeek });
+  languages,
+  swaps,
+}: KitAbout): KitAbout => ({
+  name,
+  ageBand,
+  players,
+  paper,
+  assurance,
+  finish,
+  daysOut,
+  playsAWeek,
+  languages,
+  swaps,
+});
+
+/** The languages beside English in which packs of a kit are printed at a school with these. */
+export const packLanguages = (
+  { languages }: Pick<KitAbout, 'languages'>,
+  school: readonly string[],
+): Language[] => {
+  const here = (Object.keys(nameOfEach) as Language[]).filter((one) => school.includes(one));
+  const mine = here.filter((one) => languages.includes(one));
+  return mine.length ? mine : here;
+};
 
 /** More games are no basket any more. */
 export const MOST_GAMES = 12;

@@ -13,7 +13,3 @@ export const playsEach = (
   games: number,
   { daysOut, playsAWeek }: { daysOut: number; playsAWeek: number },
 ): number => (games === 0 ? 0 : Math.max(1, Math.ceil((playsAWeek * daysOut) / 7 / games)));
-
-/** Loans after which what can be washed is washed, and after which plain paper is printed again. */
-export const CLEAN_AFTER = 3;
-export const PLAIN_LOANS = 1;

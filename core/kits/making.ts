@@ -1,5 +1,5 @@
 /** Making a copy step by step: what is open, what waits for what, and what a helper does next. */
-import { materialOf, type MaterialId } from '~/core/materials/catalogue';
+import type { AnyMaterialId } from '~/core/materials/catalogue';
 
 export const STAGES = {
   print: { does: 'print', done: 'printed', caution: '' },
@@ -37,7 +37,7 @@ export const AFTER: Record<StageId, readonly StageId[]> = {
 };
 
 /** One step of one copy: a stage, and for counting a material. */
-export type StepId = Exclude<StageId, 'count'> | `count ${MaterialId}`;
+export type StepId = Exclude<StageId, 'count'> | `count ${AnyMaterialId}`;
 
 export interface MakingStep {
   id: StepId;
@@ -49,8 +49,8 @@ export interface MakingStep {
 
 export const stageOf = (id: string): StageId => id.split(' ', 1)[0] as StageId;
 /** The material that a step counts. */
-export const countedBy = (id: string): MaterialId | undefined =>
-  id.startsWith('count ') ? materialOf(id.slice('count '.length)).id : undefined;
+export const countedBy = (id: string): AnyMaterialId | undefined =>
+  id.startsWith('count ') ? (id.slice('count '.length) as AnyMaterialId) : undefined;
 
 /** What can be written down about a step. */
 export const OUTCOMES = ['begun', 'done', 'tooFew', 'broken', 'wrongLabel', 'undone'] as const;

@@ -1,6 +1,6 @@
 /** What goes into one copy of a kit: the parts of its variants, shared where games can share them. */
 import { faultsOf } from '~/core/games/kit/game';
-import { cautions } from '~/core/games/kit/reckoning';
+import { cautionsAbout } from '~/core/games/kit/reckoning';
 import {
   assume,
   type AgeBand,
@@ -10,8 +10,10 @@ import {
   type Reckoning,
 } from '~/core/games/kit/types';
 import { open, type GameRef } from '~/core/own/open';
-import { fitsChokeTube, materialOf, materials, type MaterialId } from '~/core/materials/catalogue';
+import { fitsChokeTube, type AnyMaterialId, type MaterialId } from '~/core/materials/catalogue';
+import { SHIPPED, type Catalogue } from '~/core/materials/school';
 import type { Finish } from '~/core/paper/sheet';
+import { capital } from '~/core/words/numbers';
 import type { Assurance } from './assurance';
 
 export interface KitVariant extends GameRef {
@@ -27,14 +29,24 @@ export interface KitPlan {
   finish?: Finish;
   /** Plays of each game expected in a loan: so many records are needed of a plain finish. One where nothing is said. */
   plays?: number;
+  /** What stands in for a part, by the part it stands in for. */
+  swaps?: Swaps;
   variants: readonly KitVariant[];
 }
+export type Swaps = Readonly<Partial<Record<MaterialId, AnyMaterialId>>>;
 
 export interface KitPart {
-  material: MaterialId;
+  material: AnyMaterialId;
   quantity: number;
   /** One sentence for each game that needs it. */
   reasons: string[];
+}
+
+/** What a game uses of the basket; `instead` of what its steps name, where something stands in for it. */
+export interface VariantPart {
+  material: AnyMaterialId;
+  quantity: number;
+  instead?: MaterialId;
 }
 
 export interface RecipeVariant {
@@ -43,7 +55,7 @@ export interface RecipeVariant {
   /** How many play this game: those of the kit, as far as the game takes them. */
   players: number;
   /** What this game alone uses of the basket. */
-  parts: { material: MaterialId; quantity: number }[];
+  parts: VariantPart[];
 }
 
 export interface Recipe {
@@ -70,11 +82,35 @@ export function forPlayers(variant: KitVariant, players: number): KitVariant {
 export const recordTimes = ({ finish, plays = 1 }: Pick<KitPlan, 'finish' | 'plays'>): number =>
   finish === 'durable' ? 1 : plays;
 
+/** What is in the bag for a part that a game asks for. */
+export const inBagFor = (material: MaterialId, { swaps }: Pick<KitPlan, 'swaps'>): AnyMaterialId =>
+  swaps?.[material] ?? material;
+
+/**
+ * Why a part cannot stand in for others in this kit: a game that needs both would take it for one of them. Undefined
+ * where it can.
+ */
+export function swapFault(plan: KitPlan, catalogue: Catalogue = SHIPPED): string | undefined {
+  for (const [material, by] of Object.entries(plan.swaps ?? {}) as [MaterialId, AnyMaterialId][]) {
+    if (!catalogue.standIns.some((one) => one.for === material && one.by === by))
+      return `${capital(catalogue.of(by).plural)} do not stand in for ${catalogue.of(material).plural} at this school.`;
+    for (const variant of plan.variants) {
+      const needs = open(variant)
+        .needs(plan.ageBand)
+        .parts.map((need) => need.material);
+      const also = needs.find((one) => one !== material && inBagFor(one, plan) === by);
+      if (needs.includes(material) && also)
+        return `${variant.name} needs ${catalogue.of(also).plural} besides ${catalogue.of(material).plural}: ${catalogue.of(by).plural} cannot be both.`;
+    }
+  }
+  return undefined;
+}
+
 /**
  * Reckons a kit. Games are played one after the other: they share what lasts (the largest need counts) and add
  * up what is used up or written on.
  */
-export function recipeOf(plan: KitPlan): Recipe {
+export function recipeOf(plan: KitPlan, catalogue: Catalogue = SHIPPED): Recipe {
   const times = recordTimes(plan);
   const quantity = (need: PartNeed): number =>
     (plan.assurance === 'worst' ? need.worst : need.enough) * (need.material === 'record-sheet' ? times : 1);
@@ -87,13 +123,21 @@ export function recipeOf(plan: KitPlan): Recipe {
       variant,
       reckoning,
       players: Number(opened.params.players ?? Math.min(most, Math.max(fewest, plan.players))),
-      parts: reckoning.parts.map((need) => ({ material: need.material, quantity: quantity(need) })),
+      parts: reckoning.parts.map((need) => {
+        const material = inBagFor(need.material, plan);
+        const instead = material === need.material ? {} : { instead: need.material };
+        return { material, quantity: quantity(need), ...instead };
+      }),
     };
   });
-  const parts: KitPart[] = materials().flatMap((material): KitPart[] => {
+  // What stands in and is not in this school's catalogue came with a copy of another school.
+  const strange = Object.values(plan.swaps ?? {}).filter((id) => !catalogue.all.some((one) => one.id === id));
+  const parts: KitPart[] = [...catalogue.all, ...strange.map(catalogue.of)].flatMap((material): KitPart[] => {
     if (material.kind === 'home') return [];
     const needs = variants.flatMap(({ variant, reckoning }) =>
-      reckoning.parts.filter((need) => need.material === material.id).map((need) => ({ variant, need })),
+      reckoning.parts
+        .filter((need) => inBagFor(need.material, plan) === material.id)
+        .map((need) => ({ variant, need })),
     );
     if (needs.length === 0) return [];
     const shared = material.kind === 'durable';
@@ -106,6 +150,7 @@ export function recipeOf(plan: KitPlan): Recipe {
         quantity: total,
         reasons: [
           ...reasonsOf(needs, shared),
+          ...insteadOf(needs, material.id, catalogue),
           ...(material.id === 'record-sheet' && times > 1
             ? [
                 `So many for each of ${times} plays, as many as are expected in a loan; laminated they are wiped off and used again.`,
@@ -123,16 +168,17 @@ export function recipeOf(plan: KitPlan): Recipe {
     });
     parts.push({ material: 'bag', quantity: 1, reasons: ['To carry it home.'] });
   }
-  const whole = cautions(parts);
+  const whole = cautionsAbout(parts.map(({ material }) => catalogue.of(material)));
   const said = new Set(whole.map((notice) => notice.code));
   const byHand = parts.filter(({ material }) =>
     variants.some(
       ({ variant, parts: own }) =>
-        open(variant).game.byHand.includes(material) && own.some((part) => part.material === material),
+        open(variant).game.byHand.some((one) => one === material) &&
+        own.some((part) => part.material === material),
     ),
   );
   const notices: Notice[] = [
-    ...(byHand.length ? [madeByHand(byHand)] : []),
+    ...(byHand.length ? [madeByHand(byHand, catalogue)] : []),
     ...whole,
     ...variants.flatMap(({ variant, reckoning }) =>
       reckoning.notices
@@ -153,7 +199,8 @@ export function recipeOf(plan: KitPlan): Recipe {
       parts.reduce(
         (total, part) =>
           total +
-          (part.quantity * materialOf(part.material).pack.priceCents) / materialOf(part.material).pack.size,
+          (part.quantity * catalogue.of(part.material).pack.priceCents) /
+            catalogue.of(part.material).pack.size,
         0,
       ),
     ),
@@ -161,16 +208,25 @@ export function recipeOf(plan: KitPlan): Recipe {
 }
 
 /** Paper parts that only their maker can draw. */
-const madeByHand = (parts: readonly KitPart[]): Notice => ({
+const madeByHand = (parts: readonly KitPart[], catalogue: Catalogue): Notice => ({
   code: 'by-hand',
   severity: 'mind',
   text: `The pack cannot draw these paper parts of games of your own. Make them by hand: ${parts
     .map(
       ({ material, quantity }) =>
-        `${quantity} ${quantity === 1 ? materialOf(material).name : materialOf(material).plural}`,
+        `${quantity} ${quantity === 1 ? catalogue.of(material).name : catalogue.of(material).plural}`,
     )
     .join(', ')}.`,
 });
+
+/** What a part stands in for, and what changes then. */
+const insteadOf = (needs: readonly { need: PartNeed }[], by: AnyMaterialId, catalogue: Catalogue): string[] =>
+  [...new Set(needs.map(({ need }) => need.material))]
+    .filter((material) => material !== by)
+    .map((material) => {
+      const changes = catalogue.standIns.find((one) => one.for === material && one.by === by)?.changes ?? '';
+      return `They stand in for ${catalogue.of(material).plural}.${changes ? ` ${changes}` : ''}`;
+    });
 
 /** One sentence for each game, or a single one where all games say the same. */
 function reasonsOf(needs: readonly { variant: KitVariant; need: PartNeed }[], shared: boolean): string[] {
@@ -180,5 +236,7 @@ function reasonsOf(needs: readonly { variant: KitVariant; need: PartNeed }[], sh
 }
 
 /** Whether a part can choke a child under three, for families with the flag. */
-export const hasSmallParts = (parts: readonly { material: MaterialId }[]): boolean =>
-  parts.some((part) => fitsChokeTube(materialOf(part.material)));
+export const hasSmallParts = (
+  parts: readonly { material: AnyMaterialId }[],
+  catalogue: Catalogue = SHIPPED,
+): boolean => parts.some((part) => fitsChokeTube(catalogue.of(part.material)));

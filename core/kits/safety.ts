@@ -5,21 +5,29 @@
 import { faultsOf } from '~/core/games/kit/game';
 import {
   fitsChokeTube,
-  materialOf,
-  materials,
+  type AnyMaterialId,
   type Material,
   type MaterialFlag,
-  type MaterialId,
 } from '~/core/materials/catalogue';
+import { ALLERGENS, SHIPPED, type Catalogue } from '~/core/materials/school';
 import { CHOKE_TUBE_MM, SMALL_BALL_MM } from '~/core/materials/tube';
 import { open } from '~/core/own/open';
 import { listed } from '~/core/words/numbers';
 import { searchable } from '~/core/words/search';
 import { recipeOf, type KitPlan, type KitVariant } from './recipe';
-import { verdict } from './verdict';
+import { verdictOfCopy } from './verdict';
 
 export type HazardId =
-  'smallParts' | 'smallBall' | 'magnet' | 'wheat' | 'latex' | 'nuts' | 'cord' | 'glass' | 'sharp';
+  | 'smallParts'
+  | 'smallBall'
+  | 'magnet'
+  | 'wheat'
+  | 'latex'
+  | 'nuts'
+  | 'allergen'
+  | 'cord'
+  | 'glass'
+  | 'sharp';
 
 interface About {
   title: string;
@@ -81,6 +89,13 @@ export const HAZARDS: Record<HazardId, About> = {
     against: 'allergy',
     holds: made('latex'),
   },
+  allergen: {
+    title: 'Other allergens',
+    threshold: 'Any amount, for a family that names it.',
+    source: 'FALCPA names the major ones; others as this school wrote them',
+    against: 'allergy',
+    holds: ({ allergens }) => allergens.some((one) => !Object.hasOwn(ALLERGENS, one)),
+  },
   cord: {
     title: 'Cords',
     threshold: 'A cord longer than 300 mm can go around a small neck.',
@@ -103,17 +118,26 @@ export const HAZARDS: Record<HazardId, About> = {
 
 export interface Hazard {
   id: HazardId;
-  materials: MaterialId[];
+  materials: AnyMaterialId[];
+  /** Words for what is in them that are not among those everybody knows. */
+  words?: string[];
 }
 
 /** What can hurt among these parts. Printed sheets are left out: their corners are rounded when they are cut. */
-export function hazardsOf(parts: readonly { material: MaterialId }[]): Hazard[] {
+export function hazardsOf(
+  parts: readonly { material: AnyMaterialId }[],
+  catalogue: Catalogue = SHIPPED,
+): Hazard[] {
   return (Object.keys(HAZARDS) as HazardId[]).flatMap((id) => {
     const found = [...new Set(parts.map(({ material }) => material))].filter((material) => {
-      const about = materialOf(material);
+      const about = catalogue.of(material);
       return about.kind !== 'printed' && HAZARDS[id].holds(about);
     });
-    return found.length ? [{ id, materials: found }] : [];
+    if (found.length === 0) return [];
+    const words = found
+      .flatMap((material) => catalogue.of(material).allergens)
+      .filter((one) => !Object.hasOwn(ALLERGENS, one));
+    return [{ id, materials: found, ...(id === 'allergen' ? { words } : {}) }];
   });
 }
 
@@ -151,19 +175,20 @@ const named = (word: string, text: string): boolean =>
 /** What stands against lending to a family, before a person has decided. */
 export const against = (hazards: readonly Hazard[], { underThree, allergens }: FamilyFlags): Hazard[] => {
   const said = searchable(allergens);
-  return hazards.filter(({ id }) =>
+  return hazards.filter(({ id, words }) =>
     HAZARDS[id].against === 'underThree'
       ? underThree
-      : HAZARDS[id].against === 'allergy' && (ALSO[id] ?? []).some((word) => named(word, said)),
+      : HAZARDS[id].against === 'allergy' &&
+        (words?.map(searchable) ?? ALSO[id] ?? []).some((word) => named(word, said)),
   );
 };
 
 /** "Small parts: dice, two-color counters", for each. */
-export const hazardWords = (hazards: readonly Hazard[]): string =>
+export const hazardWords = (hazards: readonly Hazard[], catalogue: Catalogue = SHIPPED): string =>
   listed(
     hazards.map(
       ({ id, materials: of }) =>
-        `${HAZARDS[id].title.toLowerCase()} (${of.map((one) => materialOf(one).plural).join(', ')})`,
+        `${HAZARDS[id].title.toLowerCase()} (${of.map((one) => catalogue.of(one).plural).join(', ')})`,
     ),
   );
 
@@ -180,15 +205,17 @@ export interface SaferKit {
  * The nearest version of a kit without some hazards: each game as it is, or at its nearest setting that needs none of
  * these parts; the others are left out. Undefined when no game is left.
  */
-export function saferKit(plan: KitPlan, without: readonly HazardId[]): SaferKit | undefined {
+export function saferKit(
+  plan: KitPlan,
+  without: readonly HazardId[],
+  catalogue: Catalogue = SHIPPED,
+): SaferKit | undefined {
   const bad = (material: Material): boolean =>
     material.kind !== 'printed' && without.some((id) => HAZARDS[id].holds(material));
   const held = Object.fromEntries(
-    materials()
-      .filter((material) => !bad(material))
-      .map(({ id }) => [id, PLENTY]),
+    catalogue.all.filter((material) => !bad(material)).map(({ id }) => [id, PLENTY]),
   );
-  const { games } = verdict({ variants: plan.variants, players: plan.players, ageBand: plan.ageBand, held });
+  const { games } = verdictOfCopy({ plan, held }, catalogue);
   const safer: SaferKit = { variants: [], changed: [], dropped: [] };
   plan.variants.forEach((variant, i) => {
     const judged = games[i]!;
@@ -203,7 +230,7 @@ export function saferKit(plan: KitPlan, without: readonly HazardId[]): SaferKit 
     } else safer.dropped.push(variant.name);
   });
   if (safer.variants.length === 0) return undefined;
-  const left = recipeOf({ ...plan, variants: safer.variants }).parts;
-  return hazardsOf(left).some(({ id }) => without.includes(id)) ? undefined : safer;
+  const left = recipeOf({ ...plan, variants: safer.variants }, catalogue).parts;
+  return hazardsOf(left, catalogue).some(({ id }) => without.includes(id)) ? undefined : safer;
 }
 const PLENTY = 1_000_000;

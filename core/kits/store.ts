@@ -2,7 +2,8 @@
 import { Type, type Static } from '@sinclair/typebox';
 import { OneOf, Whole } from '~/core/check/schema';
 import type { AtHand } from '~/core/games/shelf/catalogue';
-import { isStored, materialOf, materials, type Material } from '~/core/materials/catalogue';
+import { isStored, type Material } from '~/core/materials/catalogue';
+import { SHIPPED, type Catalogue } from '~/core/materials/school';
 
 /** Why stock moves. Those in `LESS` take away, those in `MORE` add; a count can do either. */
 export const MOVES = {
@@ -58,7 +59,7 @@ export const storeOfferSchema = Type.Object({
 });
 
 /** What a store can have: not what is printed, and not what families find at home. */
-export const storable = (): Material[] => materials().filter(isStored);
+export const storable = (catalogue: Catalogue = SHIPPED): Material[] => catalogue.all.filter(isStored);
 
 /** What is on hand by material; null where there is some that nobody has counted yet. */
 export type OnHand = AtHand;
@@ -74,9 +75,10 @@ export function shortFor(
   parts: readonly { material: string; quantity: number }[],
   copies: number,
   onHand: OnHand,
+  catalogue: Catalogue = SHIPPED,
 ): { material: string; need: number; onHand: number; short: number }[] {
   return parts.flatMap(({ material, quantity }) => {
-    if (!isStored(materialOf(material))) return [];
+    if (!isStored(catalogue.of(material))) return [];
     const need = quantity * copies;
     if (has(onHand, material, need)) return [];
     const there = onHand[material] ?? 0;

@@ -7,10 +7,11 @@ import type { Knob } from '~/core/games/kit/knobs';
 import { suffices } from '~/core/games/kit/reckoning';
 import { read } from '~/core/games/kit/shown';
 import { assume, type AgeBand, type Params, type ParamValue, type PartNeed } from '~/core/games/kit/types';
-import { materialOf, type MaterialId } from '~/core/materials/catalogue';
+import type { AnyMaterialId, MaterialId } from '~/core/materials/catalogue';
+import { SHIPPED, type Catalogue } from '~/core/materials/school';
 import { open, type GameRef } from '~/core/own/open';
 import { capital, count, listed, shareOf } from '~/core/words/numbers';
-import { forPlayers, type KitPlan } from './recipe';
+import { forPlayers, inBagFor, type KitPlan, type Swaps } from './recipe';
 
 const counts = Type.Record(
   Type.String({ minLength: 1, maxLength: 80 }),
@@ -43,10 +44,15 @@ export type VerdictAsked = Static<typeof verdictSchema>;
 
 /** What there is of a copy. */
 export interface Held {
-  held: Readonly<Partial<Record<MaterialId, number>>>;
+  held: Readonly<Partial<Record<AnyMaterialId, number>>>;
   /** Printed parts; where nothing is said, all of them are there. */
   printed?: Readonly<Partial<Record<MaterialId, number>>>;
   deckLacks?: readonly Card[];
+}
+/** The same with what stands in for what, and the school's names of the parts. */
+interface Bag extends Held {
+  swaps?: Swaps;
+  catalogue?: Catalogue;
 }
 
 export type GameVerdict = 'plays' | 'playsWithNote' | 'doesNotPlay';
@@ -63,7 +69,7 @@ export interface CopyVerdict {
   copy: 'asItIs' | 'withNote' | 'mendFirst';
   games: Judged[];
   /** What brings the copy back to its recipe. */
-  restock: Partial<Record<MaterialId, number>>;
+  restock: Partial<Record<AnyMaterialId, number>>;
 }
 
 /** From here on a game plays as it is, and from there with a note. */
@@ -71,15 +77,15 @@ const PLAYS = 0.95;
 const WITH_NOTE = 0.5;
 
 /** How many of a part there are: what is found at home and printed parts that nobody counts are there. */
-function there(material: MaterialId, { held, printed }: Held): number {
-  const { kind } = materialOf(material);
+function there(material: MaterialId, { held, printed, swaps, catalogue = SHIPPED }: Bag): number {
+  const { kind } = catalogue.of(material);
   if (kind === 'home') return Infinity;
   if (kind === 'printed') return printed ? (printed[material] ?? 0) : Infinity;
-  return held[material] ?? 0;
+  return held[inBagFor(material, { swaps })] ?? 0;
 }
 
 /** The chance that all parts suffice: what several needs have in common makes the scarcest decide. */
-const enoughOf = (parts: readonly PartNeed[], held: Held): number =>
+const enoughOf = (parts: readonly PartNeed[], held: Bag): number =>
   parts.reduce((least, need) => Math.min(least, suffices(need, there(need.material, held))), 1);
 
 interface State {
@@ -91,7 +97,7 @@ interface State {
   stopped: boolean;
 }
 
-function stateOf(variant: Variant, held: Held, ageBand: AgeBand): State {
+function stateOf(variant: Variant, held: Bag, ageBand: AgeBand): State {
   const { parts, stopped } = variant.needs(ageBand);
   const lacks = held.deckLacks ?? [];
   const decks = parts.some(({ material }) => material === 'card-deck');
@@ -107,7 +113,7 @@ const playsSo = ({ enough, deck, stopped }: State): boolean =>
   enough >= PLAYS && !stopped && deck?.verdict !== 'doesNotPlay';
 
 /** Judges one game of a copy. */
-export function judge(variant: Variant, held: Held, ageBand: AgeBand = 'g1'): Judged {
+export function judge(variant: Variant, held: Bag, ageBand: AgeBand = 'g1'): Judged {
   const now = stateOf(variant, held, ageBand);
   const { enough, deck } = now;
   const whole = playsSo({ ...now, stopped: false });
@@ -141,13 +147,13 @@ export function judge(variant: Variant, held: Held, ageBand: AgeBand = 'g1'): Ju
 }
 
 /** What is short, a sentence for each part. */
-function missing(parts: readonly PartNeed[], held: Held): string[] {
+function missing(parts: readonly PartNeed[], held: Bag): string[] {
   return parts.flatMap((need) => {
     const { material, enough } = need;
     const have = there(material, held);
     const chance = suffices(need, have);
     if (chance >= PLAYS) return [];
-    const { name, plural } = materialOf(material);
+    const { name, plural } = (held.catalogue ?? SHIPPED).of(inBagFor(material, held));
     const thing = enough === 1 ? name : plural;
     const is = have === 1 ? 'is' : 'are';
     return [
@@ -172,7 +178,7 @@ const changedBy = (variant: Variant, change: Params): Variant | undefined => {
 };
 
 /** The setting that knows which cards are missing, with the cards taken out that would be left over. */
-function knowing(variant: Variant, held: Held, ageBand: AgeBand): Variant | undefined {
+function knowing(variant: Variant, held: Bag, ageBand: AgeBand): Variant | undefined {
   if (!('missing' in variant.params)) return undefined;
   const before = variant.params.missing as readonly Card[];
   const lacks = DECK.filter((card) => before.includes(card) || held.deckLacks?.includes(card));
@@ -192,7 +198,7 @@ function knowing(variant: Variant, held: Held, ageBand: AgeBand): Variant | unde
 const same = (a: Params, b: Params): boolean => JSON.stringify(a) === JSON.stringify(b);
 
 /** The nearest setting that plays with what is there: one knob turned as little as it takes, else the next easier ones. */
-function nearest(variant: Variant, held: Held, ageBand: AgeBand): Variant | undefined {
+function nearest(variant: Variant, held: Bag, ageBand: AgeBand): Variant | undefined {
   const from = (held.deckLacks?.length ? knowing(variant, held, ageBand) : undefined) ?? variant;
   const plays = (one: Variant | undefined): boolean =>
     one !== undefined && playsSo(stateOf(one, held, ageBand));
@@ -289,15 +295,19 @@ function waysOf(knob: Knob, now: ParamValue): { values: ParamValue[]; steps: num
   }
 }
 
-export interface CopyAsked extends Held {
+export interface CopyAsked extends Bag {
   variants: readonly (GameRef & { name?: string; params: Params })[];
   players: number;
   ageBand?: AgeBand;
 }
 
 /** Judges a copy of a kit by what was counted in it; paper is not counted. */
-export function verdictOfCopy({ plan, ...held }: { plan: KitPlan } & Held): CopyVerdict {
-  return verdict({ variants: plan.variants, players: plan.players, ageBand: plan.ageBand, ...held });
+export function verdictOfCopy(
+  { plan, ...held }: { plan: KitPlan } & Held,
+  catalogue: Catalogue = SHIPPED,
+): CopyVerdict {
+  const { variants, players, ageBand, swaps } = plan;
+  return verdict({ variants, players, ageBand, ...held, swaps, catalogue });
 }
 
 /** Judges a copy. */
@@ -317,20 +327,22 @@ export function verdict({ variants, players, ageBand = 'g1', ...held }: CopyAske
 }
 
 /** What the recipe of these games holds and is not there: what lasts is shared, what is used up adds up. */
-function restock(variants: readonly Variant[], held: Held, ageBand: AgeBand): CopyVerdict['restock'] {
+function restock(variants: readonly Variant[], held: Bag, ageBand: AgeBand): CopyVerdict['restock'] {
+  const { catalogue = SHIPPED } = held;
   const wanted = new Map<MaterialId, number>();
   for (const variant of variants)
     for (const { material, enough } of variant.needs(ageBand).parts) {
       const before = wanted.get(material) ?? 0;
       wanted.set(
         material,
-        materialOf(material).kind === 'durable' ? Math.max(before, enough) : before + enough,
+        catalogue.of(material).kind === 'durable' ? Math.max(before, enough) : before + enough,
       );
     }
-  const short = new Map<MaterialId, number>();
+  const short = new Map<AnyMaterialId, number>();
   for (const [material, quantity] of wanted) {
     const lacks = quantity - there(material, held);
-    if (lacks > 0) short.set(material, Math.ceil(lacks));
+    const put = inBagFor(material, held);
+    if (lacks > 0) short.set(put, Math.max(short.get(put) ?? 0, Math.ceil(lacks)));
   }
   // A deck with cards missing is made whole by another one.
   if (wanted.has('card-deck') && held.deckLacks?.length && !short.has('card-deck')) short.set('card-deck', 1);

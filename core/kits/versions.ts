@@ -1,6 +1,6 @@
 /** What brings a copy that was built by an earlier version of its kit up to date. */
 import { same } from '~/core/check/merge';
-import { materialOf } from '~/core/materials/catalogue';
+import { isPrinted, SHIPPED, type Catalogue } from '~/core/materials/school';
 import { count, listed } from '~/core/words/numbers';
 import type { KitPart, KitPlan, KitVariant } from './recipe';
 
@@ -42,21 +42,25 @@ export function changeBetween(before: KitVersion, now: KitVersion): VersionChang
     paper:
       fresh.length + old.length > 0 ||
       before.plan.players !== now.plan.players ||
-      parts.some(({ material }) => materialOf(material).kind === 'printed'),
+      !same(before.plan.swaps ?? {}, now.plan.swaps ?? {}) ||
+      parts.some(({ material }) => isPrinted(material)),
   };
   return parts.length || change.paper ? change : undefined;
 }
 
 /** What is done to each copy, a sentence each. */
-export function changeSays({ parts, added, gone, changed, paper }: VersionChange): string[] {
+export function changeSays(
+  { parts, added, gone, changed, paper }: VersionChange,
+  catalogue: Catalogue = SHIPPED,
+): string[] {
   const pieces = (of: typeof parts): string =>
     listed(
       of.map(({ material, more }) => {
-        const { name, plural } = materialOf(material);
+        const { name, plural } = catalogue.of(material);
         return count(Math.abs(more), name, plural);
       }),
     );
-  const stored = parts.filter(({ material }) => materialOf(material).kind !== 'printed');
+  const stored = parts.filter(({ material }) => !isPrinted(material));
   const more = stored.filter((one) => one.more > 0);
   const less = stored.filter((one) => one.more < 0);
   return [

@@ -13,11 +13,25 @@ export type MaterialFlag = 'cord' | 'magnet' | 'glass' | 'sharp';
 
 /** A material of the shipped catalogue. */
 export type MaterialId = (typeof ROWS)[number][0];
+/** A material that a school added to its own catalogue. */
+export type OwnMaterialId = `own-${string}`;
+export type AnyMaterialId = MaterialId | OwnMaterialId;
 
-export interface Material {
-  id: MaterialId;
-  /** `home`: found at home, never packed. */
-  kind: 'durable' | 'consumable' | 'printed' | 'home';
+/** `home`: found at home, never packed. */
+type Kind = 'durable' | 'consumable' | 'printed' | 'home';
+
+/** What decides over cautions. */
+interface Traits {
+  allergens: readonly string[];
+  washable: boolean;
+  /** What else can hurt. */
+  flags: readonly MaterialFlag[];
+  cautions: readonly MaterialCaution[];
+}
+
+export interface Material<Id extends AnyMaterialId = AnyMaterialId> extends Traits {
+  id: Id;
+  kind: Kind;
   name: string;
   plural: string;
   /** Smallest and largest dimension of one, in mm. */
@@ -29,11 +43,6 @@ export interface Material {
   massG: number;
   /** Pack as it is bought. */
   pack: { size: number; priceCents: number };
-  allergens: readonly string[];
-  washable: boolean;
-  /** What else can hurt. */
-  flags: readonly MaterialFlag[];
-  cautions: readonly MaterialCaution[];
 }
 
 const RULES_DECIDE = "Your district's rules and licensed staff decide.";
@@ -41,10 +50,11 @@ const WHEAT: MaterialCaution = {
   code: 'allergen-wheat',
   text: `Modelling dough is often made with wheat flour: ask about wheat allergy and coeliac disease before it is lent, or choose a dough without wheat. ${RULES_DECIDE}`,
 };
-const BALL: MaterialCaution = {
+/** About a ball of this width. */
+export const ballCaution = (widthMm: number): MaterialCaution => ({
   code: 'ball',
-  text: `Balls must be wider than ${SMALL_BALL_MM} mm where a child under three may be (16 CFR 1500.18): this one is, at 90 mm. Roll, do not throw, indoors. ${RULES_DECIDE}`,
-};
+  text: `Balls must be wider than ${SMALL_BALL_MM} mm where a child under three may be (16 CFR 1500.18): this one is${widthMm > SMALL_BALL_MM ? '' : ' not'}, at ${widthMm} mm. Roll, do not throw, indoors. ${RULES_DECIDE}`,
+});
 const CHALK: MaterialCaution = {
   code: 'chalk-traffic',
   text: `Chalk away from driveways, parked cars and streets, with a grown-up there; ask before chalking where others walk. ${RULES_DECIDE}`,
@@ -60,7 +70,7 @@ const LAMINATE: MaterialCaution = {
 
 type Row<Id extends string = string> = readonly [
   id: Id,
-  kind: Material['kind'],
+  kind: Kind,
   name: string,
   plural: string,
   smallestMm: number,
@@ -68,7 +78,7 @@ type Row<Id extends string = string> = readonly [
   massG: number,
   packSize: number,
   priceCents: number,
-  more?: Partial<Pick<Material, 'allergens' | 'washable' | 'flags' | 'cautions'>> & {
+  more?: Partial<Traits> & {
     form?: Body['form'];
     /** The dimension between the smallest and the largest; as the form has it where nothing is said. */
     middleMm?: number;
@@ -117,7 +127,18 @@ const ROWS = [
   ['small-cup', 'durable', 'small cup', 'small cups', 40, 60, 6, 50, 650, { form: 'rod' }],
   ['peg', 'durable', 'clothespin', 'clothespins', 10, 72, 5, 48, 500, { middleMm: 12 }],
   ['pin', 'durable', 'pin', 'pins', 60, 200, 70, 10, 2600, { form: 'rod' }],
-  ['ball', 'durable', 'soft ball', 'soft balls', 90, 90, 60, 6, 1500, { form: 'ball', cautions: [BALL] }],
+  [
+    'ball',
+    'durable',
+    'soft ball',
+    'soft balls',
+    90,
+    90,
+    60,
+    6,
+    1500,
+    { form: 'ball', cautions: [ballCaution(90)] },
+  ],
   [
     'bean-bag',
     'durable',
@@ -237,12 +258,12 @@ const ROWS = [
 ] as const satisfies readonly Row[];
 
 /** A disc is as wide as long, a rod as thick as high, a ball the same all round; a box is taken to be as thick as high. */
-const bodyOf = (smallest: number, largest: number, form: Body['form'], middle?: number): Body => ({
+export const bodyOf = (smallest: number, largest: number, form: Body['form'], middle?: number): Body => ({
   form,
   sizesMm: [smallest, middle ?? (form === 'disc' ? largest : smallest), largest],
 });
 
-const CATALOGUE: readonly Material[] = (ROWS as readonly Row<MaterialId>[]).map(
+const CATALOGUE: readonly Material<MaterialId>[] = (ROWS as readonly Row<MaterialId>[]).map(
   ([id, kind, name, plural, smallestMm, largestMm, massG, size, priceCents, more]) => ({
     id,
     kind,
@@ -259,16 +280,16 @@ const CATALOGUE: readonly Material[] = (ROWS as readonly Row<MaterialId>[]).map(
     body: bodyOf(smallestMm, largestMm, more?.form ?? 'box', more?.middleMm),
   }),
 );
-const BY_ID = new Map<string, Material>(CATALOGUE.map((material) => [material.id, material]));
+const BY_ID = new Map<string, Material<MaterialId>>(CATALOGUE.map((material) => [material.id, material]));
 
 /** All materials, in the order in which a bag is filled. */
-export const materials = (): readonly Material[] => CATALOGUE;
+export const materials = (): readonly Material<MaterialId>[] => CATALOGUE;
 
 /** Whether a store keeps it: it is neither printed nor found at home. */
 export const isStored = ({ kind }: Material): boolean => kind === 'durable' || kind === 'consumable';
 
-/** The material with this id. Throws RangeError when there is none. */
-export function materialOf(id: string): Material {
+/** The material of the shipped catalogue with this id. Throws RangeError when there is none. */
+export function materialOf(id: string): Material<MaterialId> {
   const found = BY_ID.get(id);
   if (!found) throw new RangeError(`id: there is no material "${id}"`);
   return found;

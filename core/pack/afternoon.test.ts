@@ -43,13 +43,13 @@ const hands = { helpers: 2, laminators: 1, cutters: 1 };
 
 describe('an afternoon of making', () => {
   it('has the stages that the pack asks for, in an order that works', () => {
-    const durable = stagesOf([batch('durable')]);
+    const durable = stagesOf([batch('durable')], USUAL_PRINTING);
     expect(durable.map(({ id }) => id)).toEqual([
       'setUp printer',
       'setUp laminator',
       ...['print', 'laminate', 'cut', 'count', 'bag', 'label', 'check'].map((stage) => `${stage} 1`),
     ]);
-    const plain = stagesOf([batch('plain')]);
+    const plain = stagesOf([batch('plain')], USUAL_PRINTING);
     expect(plain.map(({ id, after }) => [id, after])).toEqual([
       ['setUp printer', []],
       ['print 1', ['setUp printer']],
@@ -76,7 +76,7 @@ describe('an afternoon of making', () => {
   });
 
   it('tells the batches of several kits apart', () => {
-    const { tasks } = planAfternoon([batch('plain', 2), batch('durable', 3)], hands);
+    const { tasks } = planAfternoon([batch('plain', 2), batch('durable', 3)], hands, USUAL_PRINTING);
     const jobs = [1, 2].flatMap((helper) => jobsOf(tasks, helper));
     const made = (of: number, stage: string): number =>
       jobs
@@ -88,7 +88,11 @@ describe('an afternoon of making', () => {
   });
 
   it('gives every helper a card on which every batch stands once, one after the other', () => {
-    const { tasks, makespanSeconds, lowerBoundSeconds } = planAfternoon([batch('durable')], hands);
+    const { tasks, makespanSeconds, lowerBoundSeconds } = planAfternoon(
+      [batch('durable')],
+      hands,
+      USUAL_PRINTING,
+    );
     const cards = [1, 2].map((helper) => jobsOf(tasks, helper));
     let batches = 0;
     for (const jobs of cards) {

@@ -5,7 +5,8 @@ import { handsSchema } from '~/core/kits/forms';
 import { AFTER, STAGE_IDS, stageOf, type MakingStep, type StageId } from '~/core/kits/making';
 import { runPlan, type RunPlan, type Stage, type Task } from '~/core/kits/run-plan';
 import type { KitPart } from '~/core/kits/recipe';
-import { isStored, materialOf } from '~/core/materials/catalogue';
+import { isStored } from '~/core/materials/catalogue';
+import { SHIPPED, type Catalogue } from '~/core/materials/school';
 import { FINISHES, papersOf, type Finish, type Sheet } from '~/core/paper/sheet';
 import { cutsOf, type Printing } from './cost';
 
@@ -16,21 +17,12 @@ export const afternoonSchema = Type.Object({
 });
 export type AfternoonAsked = Static<typeof afternoonSchema>;
 
-/** What no school has measured for us: seconds to begin with, for a piece, for a kind of part, and to look a bag over. */
-export const ASSUMED = {
-  printerSeconds: 60,
-  laminatorSeconds: 240,
-  pieceSeconds: 1,
-  partSeconds: 15,
-  labelSeconds: 20,
-  checkSeconds: 45,
-} as const;
-
 /** The steps of making one copy that takes these pages and parts. A step without work is left out. */
 export function stepsOf(
   pages: readonly Sheet[],
   parts: readonly KitPart[],
   { finish, printing }: { finish: Finish; printing: Printing },
+  catalogue: Catalogue = SHIPPED,
 ): MakingStep[] {
   const printed = pages.filter(({ shapes }) => shapes.length > 0).length;
   const pouches =
@@ -51,15 +43,15 @@ export function stepsOf(
       seconds: straight * printing.cutSeconds + outline * printing.outlineSeconds,
     },
     ...parts
-      .filter(({ material }) => isStored(materialOf(material)))
+      .filter(({ material }) => isStored(catalogue.of(material)))
       .map(({ material, quantity }): MakingStep => ({
         id: `count ${material}`,
         quantity,
-        seconds: ASSUMED.partSeconds + quantity * ASSUMED.pieceSeconds,
+        seconds: printing.partSeconds + quantity * printing.pieceSeconds,
       })),
-    { id: 'bag', quantity: 1, seconds: Math.max(1, printing.bagSeconds - ASSUMED.labelSeconds) },
-    { id: 'label', quantity: 1, seconds: ASSUMED.labelSeconds },
-    { id: 'check', quantity: 1, seconds: ASSUMED.checkSeconds },
+    { id: 'bag', quantity: 1, seconds: Math.max(1, printing.bagSeconds - printing.labelSeconds) },
+    { id: 'label', quantity: 1, seconds: printing.labelSeconds },
+    { id: 'check', quantity: 1, seconds: printing.checkSeconds },
   ];
   return steps.filter(({ quantity }) => quantity > 0);
 }
@@ -74,13 +66,14 @@ export interface Batch {
  * The stages of making these batches: a stage of each, named by its number as in "count 2", and before them one in
  * which a machine is set up, as in "setUp laminator".
  */
-export function stagesOf(batches: readonly Batch[]): Stage[] {
+export function stagesOf(batches: readonly Batch[], ready: Ready): Stage[] {
+  const setUp = setUpOf(ready);
   const all = batches.flatMap(({ steps, copies }, i) => {
     const there = STAGE_IDS.filter((stage) => steps.some(({ id }) => stageOf(id) === stage));
     return there.map((stage): Stage => ({
       id: `${stage} ${i + 1}`,
       after: [
-        ...(stage in SET_UP ? [`setUp ${MACHINES[stage]!}`] : []),
+        ...(setUp[stage] ? [`setUp ${MACHINES[stage]!}`] : []),
         ...AFTER[stage].filter((before) => there.includes(before)).map((before) => `${before} ${i + 1}`),
       ],
       batches: copies,
@@ -90,9 +83,9 @@ export function stagesOf(batches: readonly Batch[]): Stage[] {
       ...(MACHINES[stage] ? { machine: MACHINES[stage] } : {}),
     }));
   });
-  const setUps = Object.entries(SET_UP).flatMap(([stage, secondsEach]): Stage[] => {
+  const setUps = Object.entries(setUp).flatMap(([stage, secondsEach]): Stage[] => {
     const machine = MACHINES[stage as StageId]!;
-    return all.some((one) => one.machine === machine)
+    return secondsEach > 0 && all.some((one) => one.machine === machine)
       ? [{ id: `setUp ${machine}`, after: [], batches: 1, secondsEach, machine }]
       : [];
   });
@@ -100,18 +93,20 @@ export function stagesOf(batches: readonly Batch[]): Stage[] {
 }
 const MACHINES: Partial<Record<StageId, string>> = { print: 'printer', laminate: 'laminator', cut: 'cutter' };
 /** Seconds until a machine is ready, once for all batches. */
-const SET_UP: Partial<Record<StageId, number>> = {
-  print: ASSUMED.printerSeconds,
-  laminate: ASSUMED.laminatorSeconds,
-};
+type Ready = Pick<Printing, 'printerSeconds' | 'laminatorSeconds'>;
+const setUpOf = ({ printerSeconds, laminatorSeconds }: Ready): Partial<Record<StageId, number>> => ({
+  print: printerSeconds,
+  laminate: laminatorSeconds,
+});
 
 /** Who does what when, for so many helpers and machines. */
 export const planAfternoon = (
   batches: readonly Batch[],
   { helpers, laminators, cutters }: Pick<AfternoonAsked, 'helpers' | 'laminators' | 'cutters'>,
+  ready: Ready,
 ): RunPlan =>
   runPlan({
-    stages: stagesOf(batches),
+    stages: stagesOf(batches, ready),
     helpers,
     machines: { printer: 1, laminator: laminators, cutter: cutters },
   });

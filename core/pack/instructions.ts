@@ -3,8 +3,9 @@ import type { Variant } from '~/core/games/kit/game';
 import type { Heard } from '~/core/games/kit/hearing';
 import { isCoaching } from '~/core/games/kit/steps';
 import { NUMBERED_PARTS, placesOf, STEP_PARTS, type Step, type StepPart } from '~/core/games/kit/types';
-import { materialOf, type MaterialId } from '~/core/materials/catalogue';
+import { materialOf } from '~/core/materials/catalogue';
 import { hasHomeStandIn, isEdibleAtHome, MATERIAL_WORDS } from '~/core/materials/words';
+import type { VariantPart } from '~/core/kits/recipe';
 import { FAMILY_WORDS, type FamilyMessage } from '~/core/words/family';
 import type { Args, Messages } from '~/core/words/message';
 import { LANGUAGES, type Language } from '~/core/words/languages';
@@ -28,7 +29,9 @@ export interface InstructionSource {
   variant: Variant;
   players: number;
   minutes: number;
-  parts: readonly { material: MaterialId; quantity: number }[];
+  parts: readonly VariantPart[];
+  /** The names of the parts at this school. */
+  names?: Source;
   /** Languages whose wording of this game no fluent reader has checked. */
   unchecked: readonly Language[];
   /** What might be heard in a play. */
@@ -109,7 +112,7 @@ interface LaidOut {
 function layOut(source: InstructionSource, context: SheetContext, sizePt: number, extras: number): LaidOut {
   const coached = extras > 0;
   const { paper, readings, measure } = context;
-  const { variant, parts } = source;
+  const { variant, parts, names = MATERIAL_WORDS } = source;
   const { game } = variant;
   const { heightMm } = PAPERS[paper];
   const bottom = heightMm - MARGIN_MM - 5;
@@ -203,8 +206,15 @@ function layOut(source: InstructionSource, context: SheetContext, sizePt: number
   }
 
   if (parts.length) heading('inBag');
-  for (const { material, quantity } of parts) {
-    row(text(saying(MATERIAL_WORDS, material, { quantity })), (top) => [
+  for (const { material, quantity, instead } of parts) {
+    const named = saying<Messages>(names, material, { quantity });
+    const inPlace = (reading: Reading): Said => {
+      const part = named(reading);
+      const usual = saying<Messages>(names, instead!, { quantity })(reading);
+      const both = part.language === usual.language ? reading : ENGLISH;
+      return saying(FAMILY_WORDS, 'inPlace', { part: part.text, usual: usual.text })(both);
+    };
+    row(text(instead ? inPlace : named), (top) => [
       {
         kind: 'rect',
         x: marks + 1,
@@ -235,11 +245,12 @@ function layOut(source: InstructionSource, context: SheetContext, sizePt: number
     );
     if (part === 'atHome' && step === steps.findLast((one) => one.part === 'atHome')) {
       if (game.traits.places.includes('car')) row(text(family('inTheCar')), plain);
-      for (const { material, quantity } of parts) {
+      for (const { material: inBag, quantity, instead } of parts) {
+        const material = instead ?? inBag;
         if (!hasHomeStandIn(material) || (extras < 2 && materialOf(material).kind === 'printed')) continue;
         row(
           text((reading) => {
-            const name = saying(MATERIAL_WORDS, material, { quantity })(reading);
+            const name = saying<Messages>(names, inBag, { quantity })(reading);
             const standIn = saying<Messages>(MATERIAL_WORDS, `${material}.standIn`)(reading);
             const said = name.language === reading.language ? reading : ENGLISH;
             return {
@@ -249,7 +260,7 @@ function layOut(source: InstructionSource, context: SheetContext, sizePt: number
           }),
         );
       }
-      if (parts.some(({ material }) => isEdibleAtHome(material)))
+      if (parts.some(({ material, instead }) => isEdibleAtHome(instead ?? material)))
         row(text(family('edible', { years: 3 })), plain);
     }
   }

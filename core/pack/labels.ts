@@ -40,6 +40,8 @@ export interface LabelSource {
   /** The games of the bag, whose first steps stand on it where there is room. */
   begins?: readonly Variant[];
   parts: readonly KitPart[];
+  /** The names of the parts at this school. */
+  names?: Source;
   smallParts: boolean;
 }
 
@@ -369,7 +371,7 @@ function contents(
   const shapes = [...top.shapes];
   for (const { material, quantity } of counted(source)) {
     const row = sideBySide(
-      columnsOf(MATERIAL_WORDS, readings, material, { quantity }),
+      columnsOf<Messages>(source.names ?? MATERIAL_WORDS, readings, material, { quantity }),
       { x: place.x + 5.5, w: place.w - 5.5 },
       y,
       { sizePt },

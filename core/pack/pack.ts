@@ -11,6 +11,7 @@ import {
   type Recipe,
 } from '~/core/kits/recipe';
 import { materialOf } from '~/core/materials/catalogue';
+import { catalogueOf, type Catalogue, type SchoolMaterial } from '~/core/materials/school';
 import { LANGUAGES, type Language } from '~/core/words/languages';
 import { nameOf, type Reading } from '~/core/words/reading';
 import { calibrationSheets } from '~/core/paper/calibration';
@@ -37,6 +38,8 @@ export interface PackOrder {
   /** The school's own picture for its labels, as a data address. */
   mark?: string;
   plan: KitPlan;
+  /** What the school wrote of its materials. */
+  school?: readonly SchoolMaterial[];
   parts: readonly KitPart[];
   copies: readonly PackCopy[];
   items: readonly PackItem[];
@@ -56,7 +59,7 @@ export interface Pack {
 
 /** Lays a pack out. Throws CannotPrint when something does not fit its paper. */
 export function packOf(order: PackOrder, context: SheetContext): Pack {
-  const recipe = recipeOf(order.plan);
+  const recipe = recipeOf(order.plan, catalogueIn(order));
   const inked = (sheets: Sheet[]): Sheet[] =>
     context.finish === 'plain' ? sheets.map((sheet) => ({ ...sheet, shapes: inGrey(sheet.shapes) })) : sheets;
   const parts = inked(partPages(recipe, order, context));
@@ -108,6 +111,7 @@ const instructionPages = (recipe: Recipe, order: PackOrder, context: SheetContex
             players,
             minutes: reckoning.length.minutes.mean,
             parts,
+            names: catalogueIn(order).words,
             unchecked: context.readings
               .map(({ language }) => language)
               .filter((language) => language !== 'en' && !order.checked[variant.gameId]?.includes(language)),
@@ -141,15 +145,28 @@ function partPages(recipe: Recipe, order: PackOrder, context: SheetContext): She
   return [...sheets, ...standInSheets(standIns(order), context)];
 }
 
+const catalogueIn = ({ school = [] }: Pick<PackOrder, 'school'>): Catalogue => catalogueOf(school);
+
 const standIns = ({ parts }: Pick<PackOrder, 'parts'>): KitPart[] =>
   parts.filter(({ material }) => hasStandIn(material));
 
 const labelPages = (order: PackOrder, copies: readonly PackCopy[], context: SheetContext): Sheet[] => {
   const { kitName, schoolName, contact, mark, parts } = order;
-  const smallParts = hasSmallParts(parts);
+  const catalogue = catalogueIn(order);
+  const smallParts = hasSmallParts(parts, catalogue);
   const begins = order.plan.variants.map((one) => open(forPlayers(one, order.plan.players)));
   return labelSheets(
-    copies.map((copy) => ({ kitName, schoolName, contact, mark, parts, smallParts, begins, ...copy })),
+    copies.map((copy) => ({
+      kitName,
+      schoolName,
+      contact,
+      mark,
+      parts,
+      names: catalogue.words,
+      smallParts,
+      begins,
+      ...copy,
+    })),
     order.labels,
     context,
   );

@@ -51,6 +51,7 @@ export const FAMILY_WORDS = source('family', {
   'show.drawing': 'drawing',
   'show.symbols': 'with numbers',
   inBag: 'In the bag',
+  inPlace: '{part} in place of {usual}',
   standIn: '{part}: or {standIn}',
   unchecked: 'Not yet checked by a fluent reader.',
   minutes: 'About {minutes, plural, one {# minute} other {# minutes}}',

@@ -5,6 +5,7 @@ import type { Language } from '~/core/words/languages';
 import { type SchoolHandle, transaction } from '../db';
 import { buildRun, copy, loan } from '../schema';
 import { planOf, type KitWithVariants } from './kits';
+import { catalogueNow } from './materials';
 import { ours } from './ours';
 import { freeNow, lockItems, moveAll, undoMovesFor, type Move, type TooFew } from './store';
 
@@ -29,7 +30,7 @@ export async function buildCopies(
   },
 ): Promise<{ runId: string; tags: string[]; lacks?: TooFew }> {
   const plan = planOf(input.kit);
-  const parts = input.parts ?? recipeOf(plan).parts;
+  const parts = input.parts ?? recipeOf(plan, await catalogueNow(at)).parts;
   return unlessTooFew<{ runId: string; tags: string[]; lacks?: TooFew }>(
     () =>
       transaction(at, async (tx) => {

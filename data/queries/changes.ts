@@ -11,6 +11,7 @@ export type Thing =
   | 'kit'
   | 'own game'
   | 'variant'
+  | 'material'
   | 'store'
   | 'prices'
   | 'picture'

@@ -127,6 +127,7 @@ export const planOf = ({
   finish,
   daysOut,
   playsAWeek,
+  swaps,
   variants,
 }: KitWithVariants): KitPlan => ({
   ageBand,
@@ -134,6 +135,7 @@ export const planOf = ({
   assurance,
   finish,
   plays: playsEach(variants.length, { daysOut, playsAWeek }),
+  ...(Object.keys(swaps).length ? { swaps } : {}),
   variants: variants.map(({ gameId, name, params, own }) => ({
     gameId,
     name,
@@ -142,11 +144,11 @@ export const planOf = ({
   })),
 });
 
-/** What is not said of finish and loan is as usual for a new kit, and stays as it is for another. */
 /** A kit as its form has it. */
 export type KitFields = KitAbout & { variantIds: string[] };
+/** What is not said of finish, loan, languages and stand-ins is as usual for a new kit, and stays as it is for another. */
 export type KitInput = Omit<KitAbout, Loan> & Partial<Pick<KitAbout, Loan>> & { variantIds: string[] };
-type Loan = 'finish' | 'daysOut' | 'playsAWeek';
+type Loan = 'finish' | 'daysOut' | 'playsAWeek' | 'languages' | 'swaps';
 
 /** A variant that was to go into a kit is not there any more. */
 export class VariantGone extends Error {}

@@ -5,6 +5,7 @@ import { alsoAt, transaction, type SchoolHandle } from '../db';
 import { buildRun, copy, loan, partCount, school } from '../schema';
 import { log } from './changes';
 import { record } from './counts';
+import { addKinds, ownKinds } from './materials';
 import { ours } from './ours';
 import { boundTo, type School } from './schools';
 import { kitAlsoAt } from './shareable';
@@ -130,6 +131,13 @@ async function runThere(
         eq(buildRun.finish, built!.finish),
       ),
     );
+  await addKinds(
+    there,
+    await ownKinds(
+      tx,
+      built!.parts.map(({ material }) => material),
+    ),
+  );
   const before = alike.find(({ plan, parts }) => same([plan, parts], [built!.plan, built!.parts]));
   if (before) return { runId: before.id, kitId };
   const [made] = await there

@@ -7,6 +7,7 @@ import { LANGUAGES, type Language } from '~/core/words/languages';
 import type { SchoolHandle } from '../db';
 import { kit, kitVariant, ownGame, person, variant, wordingCheck } from '../schema';
 import { log } from './changes';
+import { addKinds, ownKinds } from './materials';
 import { ours } from './ours';
 
 type KitRow = typeof kit.$inferSelect;
@@ -24,7 +25,11 @@ export async function contentOf(
       .where(and(ours(tx, kit), eq(kit.id, thingId)));
     if (!found) return undefined;
     const variants = (await variantsIn(tx, thingId)).map(sharedVariant);
-    return { name: found.name, content: { kind, ...kitAbout(found), variants } };
+    const materials = await ownKinds(tx, Object.values(found.swaps));
+    return {
+      name: found.name,
+      content: { kind, ...kitAbout(found), variants, ...(materials.length ? { materials } : {}) },
+    };
   }
   if (kind === 'own game') {
     const [found] = await tx
@@ -163,7 +168,7 @@ async function freeName(
 
 async function putKit(
   tx: SchoolHandle,
-  { name, variants, kind: _, ...fields }: Extract<Shared, { kind: 'kit' }>,
+  { name, variants, materials = [], kind: _, ...fields }: Extract<Shared, { kind: 'kit' }>,
   fromSchool: string,
   personId: string | null,
   kitId?: string,
@@ -178,6 +183,7 @@ async function putKit(
       )[0]
     : undefined;
   if (kitId && !before) return kitId;
+  await addKinds(tx, materials);
   const had = kitId ? await variantsIn(tx, kitId) : [];
   const ids: string[] = [];
   for (const one of variants) {

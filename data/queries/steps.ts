@@ -1,12 +1,12 @@
 /** What is done of the copies of a build run, step by step: begun, done, taken back, finished by hand, given up. */
 import { and, asc, eq, inArray, isNull, sql } from 'drizzle-orm';
 import { countedBy, isSettled, standingOf, type Outcome, type StandingStep } from '~/core/kits/making';
-import { materialOf } from '~/core/materials/catalogue';
 import { type SchoolHandle, transaction } from '../db';
 import { buildRun, copy, copyStep, loan, making } from '../schema';
 import { record } from './counts';
 import { lockCopy } from './locks';
 import { eventsOf, type Written } from './making';
+import { catalogueNow } from './materials';
 import { ours } from './ours';
 import { moveAll, onHandNow, undoMovesFor, type TooFew } from './store';
 
@@ -71,13 +71,17 @@ class StoreLacks extends Error {
 }
 
 /** What is said when the ledger of the store has not got what a step takes. */
-async function unlessStoreLacks(what: string, work: () => Promise<Stepped>): Promise<Stepped> {
+async function unlessStoreLacks(
+  at: SchoolHandle,
+  what: string,
+  work: () => Promise<Stepped>,
+): Promise<Stepped> {
   try {
     return await work();
   } catch (error) {
     if (!(error instanceof StoreLacks)) throw error;
     const { material, onHand, need } = error.lacks;
-    const { plural } = materialOf(material);
+    const { plural } = (await catalogueNow(at)).of(material);
     return no(
       `The ledger of the store has ${onHand} ${plural} left, and ${what} takes ${need}. Count the ${plural} in the store, or say at that step that there were too few. Nothing was changed.`,
       material,
@@ -89,7 +93,7 @@ async function unlessStoreLacks(what: string, work: () => Promise<Stepped>): Pro
 export const doStep = (
   at: SchoolHandle,
   input: StepInput & { outcome: Exclude<Outcome, 'begun' | 'undone'>; quantity?: number },
-): Promise<Stepped> => unlessStoreLacks('this', () => transaction(at, (tx) => doStepIn(tx, input)));
+): Promise<Stepped> => unlessStoreLacks(at, 'this', () => transaction(at, (tx) => doStepIn(tx, input)));
 
 async function doStepIn(
   tx: SchoolHandle,
@@ -211,7 +215,7 @@ export const undoStep = (at: SchoolHandle, { copyId, step, personId }: StepInput
 
 /** All that is left of a copy was done by hand, without a helper's screen: it is printed, counted and checked. */
 export const finishByHand = (at: SchoolHandle, copyId: string, personId: string | null): Promise<Stepped> =>
-  unlessStoreLacks('this copy', () =>
+  unlessStoreLacks(at, 'this copy', () =>
     transaction(at, async (tx) => {
       await tx
         .update(copy)

@@ -3,6 +3,7 @@ import { and, asc, desc, eq, inArray, sql } from 'drizzle-orm';
 import type { Offer } from '~/core/kits/buy';
 import type { LearnedUnit } from '~/core/kits/weigh';
 import type { MoveKind, OnHand } from '~/core/kits/store';
+import { isOwnMaterial } from '~/core/materials/school';
 import { materialOf } from '~/core/materials/catalogue';
 import { type SchoolHandle, transaction, unlessTaken } from '../db';
 import { person, stockItem, stockMove, stockOffer } from '../schema';
@@ -347,6 +348,8 @@ export async function offersOf(at: SchoolHandle, materials: readonly string[]): 
     const mine = own.filter((one) => one.material === material);
     if (mine.length)
       return mine.map(({ id, name, size, priceCents }) => ({ id, material, name, size, priceCents }));
+    // Nobody has said yet how the school's own kinds of parts are sold.
+    if (isOwnMaterial(material)) return [];
     const { pack } = materialOf(material);
     return [{ id: `catalogue ${material}`, material, name: `pack of ${pack.size}`, ...pack }];
   });

@@ -1,7 +1,7 @@
 /** Copies that were built by an earlier version of their kit, and bringing them up to date. */
 import { and, asc, eq, isNotNull, isNull, sql } from 'drizzle-orm';
 import type { KitPart, KitPlan } from '~/core/kits/recipe';
-import { materialOf } from '~/core/materials/catalogue';
+import { isPrinted } from '~/core/materials/school';
 import { changeBetween } from '~/core/kits/versions';
 import { type SchoolHandle, transaction } from '../db';
 import { buildRun, copy, loan } from '../schema';
@@ -89,7 +89,7 @@ export function bringUpToDate(
         for (const { id } of copies) {
           const held = await latestCounts(tx, id);
           const counts = change.parts
-            .filter(({ material }) => materialOf(material).kind !== 'printed')
+            .filter(({ material }) => !isPrinted(material))
             .map(({ material, more }) => {
               const now = parts.find((part) => part.material === material)?.quantity ?? 0;
               const had = held.find((one) => one.material === material);

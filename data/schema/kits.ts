@@ -13,7 +13,7 @@ import {
   uuid,
 } from 'drizzle-orm/pg-core';
 import { AGE_BANDS, type AgeBand, type Params } from '~/core/games/kit/types';
-import type { KitPart, KitPlan } from '~/core/kits/recipe';
+import type { KitPart, KitPlan, Swaps } from '~/core/kits/recipe';
 import { LOAN_DAYS, USUAL_PLAYS } from '~/core/kits/loan';
 import type { MakingStep } from '~/core/kits/making';
 import { ASSURANCES, type Assurance } from '~/core/kits/assurance';
@@ -64,6 +64,10 @@ export const kit = pgTable(
     /** How long a loan lasts, and how often a week a family is taken to play: what is used up is reckoned for it. */
     daysOut: integer().notNull().default(LOAN_DAYS),
     playsAWeek: integer().notNull().default(USUAL_PLAYS),
+    /** Languages beside English in which its packs are printed; all of the school where none is said. */
+    languages: text().array().$type<Language[]>().notNull().default([]),
+    /** What stands in for a part, by the part it stands in for. */
+    swaps: jsonb().$type<Swaps>().notNull().default({}),
     version: version(),
     createdAt: timestamp({ withTimezone: true }).notNull().defaultNow(),
   },

@@ -5,6 +5,7 @@ import {
   foreignKey,
   index,
   integer,
+  jsonb,
   pgTable,
   primaryKey,
   text,
@@ -12,6 +13,8 @@ import {
   uniqueIndex,
   uuid,
 } from 'drizzle-orm/pg-core';
+import type { AnyMaterialId } from '~/core/materials/catalogue';
+import type { Names, SchoolMaterialFields } from '~/core/materials/school';
 import { MOVES, type MoveKind } from '~/core/kits/store';
 import { version } from './version';
 import { oneOf } from './one-of';
@@ -44,6 +47,21 @@ export const stockItem = pgTable(
     ),
     check('reorder_level_is_possible', sql`${table.reorderAt} >= 0`),
   ],
+);
+
+/** A kind of part as the school has it: one that ships, written over, or one of its own. */
+export const schoolMaterial = pgTable(
+  'school_material',
+  {
+    schoolId: schoolId(),
+    material: text().$type<AnyMaterialId>().notNull(),
+    fields: jsonb().$type<SchoolMaterialFields>().notNull(),
+    names: jsonb().$type<Names>().notNull().default({}),
+    /** Not chosen for anything new since then. */
+    putAwayAt: timestamp({ withTimezone: true }),
+    version: version(),
+  },
+  (table) => [primaryKey({ columns: [table.schoolId, table.material] })],
 );
 
 /** One move of stock; never changed afterwards. What was wrong is undone by its opposite. */

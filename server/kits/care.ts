@@ -1,58 +1,72 @@
 /** What bags need, with its reason: reports of families, what was found, cleaning, worn paper, whole ones out of two. */
 import { pairsThatMakeOne } from '~/core/kits/whole';
-import { CLEAN_AFTER, PLAIN_LOANS } from '~/core/kits/loan';
-import { materialOf } from '~/core/materials/catalogue';
+import { isPrinted, type Catalogue } from '~/core/materials/school';
 import { listed } from '~/core/words/numbers';
 import type { SchoolHandle } from '~/data/db';
 import { listFound, listReports, listUsed } from '~/data/queries/care';
 import { listCopies, plansOf } from '~/data/queries/copies';
-import { listShortages } from '~/data/queries/counts';
+import { listShortages, type Shortage } from '~/data/queries/counts';
+import { catalogueNow } from '~/data/queries/materials';
 import { schoolPrinting } from '~/data/queries/schools';
 
 /** Parts that want wiping or washing, in words. */
-const washable = (parts: readonly { material: string }[]): string[] =>
+const washable = (parts: readonly { material: string }[], catalogue: Catalogue): string[] =>
   parts
-    .map(({ material }) => materialOf(material))
+    .map(({ material }) => catalogue.of(material))
     .filter(({ kind, washable: can, id }) => kind === 'durable' && can && id !== 'bag')
     .map(({ plural }) => plural);
 
 export async function tasksOf(at: SchoolHandle) {
-  const { durableLoans } = await schoolPrinting(at);
+  const { durableLoans, plainLoans, cleanAfter } = await schoolPrinting(at);
   const [reports, found, used, shortages] = await Promise.all([
     listReports(at),
     listFound(at),
-    listUsed(at, { cleanAfter: CLEAN_AFTER, plainLoans: PLAIN_LOANS, durableLoans }),
+    listUsed(at, { cleanAfter, plainLoans, durableLoans }),
     listShortages(at),
   ]);
-  const [runs, pairs] = await Promise.all([
+  const [runs, pairs, catalogue] = await Promise.all([
     plansOf(at, [...new Set(used.map(({ buildRunId }) => buildRunId))]),
     wholeOnes(at, shortages),
+    catalogueNow(at),
   ]);
   const dirty = new Set(found.filter(({ kind }) => kind === 'dirty').map(({ copyId }) => copyId));
   return {
     reports,
     found,
     clean: used
-      .filter(({ sinceCleaned, copyId }) => sinceCleaned >= CLEAN_AFTER && !dirty.has(copyId))
+      .filter(({ sinceCleaned, copyId }) => sinceCleaned >= cleanAfter && !dirty.has(copyId))
       .flatMap((one) => {
-        const what = washable(runs.get(one.buildRunId)?.parts ?? []);
+        const what = washable(runs.get(one.buildRunId)?.parts ?? [], catalogue);
         return what.length
           ? [{ ...one, why: `${one.sinceCleaned} loans since it was cleaned: wipe or wash ${listed(what)}.` }]
           : [];
       }),
     worn: used
       .filter(
-        ({ sincePrinted, finish }) => sincePrinted >= (finish === 'durable' ? durableLoans : PLAIN_LOANS),
+        ({ sincePrinted, finish }) => sincePrinted >= (finish === 'durable' ? durableLoans : plainLoans),
       )
       .map((one) => ({
         ...one,
         why:
           one.finish === 'durable'
             ? `${one.sincePrinted} loans since its pages were laminated; they are taken to last ${durableLoans}.`
-            : 'Plain paper is written on and stays with the family.',
+            : plainLoans > 1
+              ? `${one.sincePrinted} loans since its pages were printed; plain paper is taken to last ${plainLoans}.`
+              : 'Plain paper is written on and stays with the family.',
       })),
     pairs,
+    lost: lostPaper(shortages),
   };
+}
+
+/** Copies that lack printed parts: only what is lost is printed. */
+function lostPaper(shortages: readonly Shortage[]) {
+  const lost = shortages.filter(
+    ({ material, counted, expected }) => isPrinted(material) && counted < expected,
+  );
+  return [
+    ...new Map(lost.map(({ copyId, tag, kitName }) => [copyId, { copyId, tag, kitName }])).values(),
+  ].map((copy) => ({ ...copy, lacks: lost.filter(({ copyId }) => copyId === copy.copyId) }));
 }
 
 /** Pairs of incomplete copies at school of which one makes the other whole. */

@@ -3,8 +3,9 @@ import { isCard } from '~/core/cards/deck';
 import type { KitPart, KitPlan } from '~/core/kits/recipe';
 import type { Finish } from '~/core/paper/sheet';
 import type { CopyVerdict, Held } from '~/core/kits/verdict';
-import { materialOf } from '~/core/materials/catalogue';
+import { isPrinted } from '~/core/materials/school';
 import type { SchoolHandle } from '~/data/db';
+import { listMaterials } from '~/data/queries/materials';
 import { latestCounts, type Count } from '~/data/queries/counts';
 import { verdictOf } from '../threads';
 
@@ -17,15 +18,14 @@ type OfCopy = { parts: readonly KitPart[]; finish: Finish };
  */
 export const countedParts = ({ parts, finish }: OfCopy): KitPart[] =>
   parts.filter(
-    ({ material }) =>
-      materialOf(material).kind !== 'printed' || (finish === 'durable' && material !== 'instruction-sheet'),
+    ({ material }) => !isPrinted(material) || (finish === 'durable' && material !== 'instruction-sheet'),
   );
 
 /** What is there of the parts that are counted: as it was counted last, else as it went out. */
 export function heldOf(copy: OfCopy, counts: readonly Count[]): Held {
   const there = (printed: boolean): [string, number][] =>
     countedParts(copy)
-      .filter(({ material }) => (materialOf(material).kind === 'printed') === printed)
+      .filter(({ material }) => isPrinted(material) === printed)
       .map(({ material, quantity }) => [
         material,
         counts.find((one) => one.material === material)?.counted ?? quantity,
@@ -42,10 +42,10 @@ export async function stateNow(
   at: SchoolHandle,
   copy: OfCopy & { id: string; plan: KitPlan },
 ): Promise<{ holds: Readonly<Partial<Record<string, number>>>; verdict?: CopyVerdict }> {
-  const counts = await latestCounts(at, copy.id);
+  const [counts, school] = await Promise.all([latestCounts(at, copy.id), listMaterials(at)]);
   const holds = Object.fromEntries(counts.map(({ material, counted }) => [material, counted]));
   const whole = counts.every(({ counted, expected, lacks }) => counted >= expected && !lacks?.length);
   return whole
     ? { holds }
-    : { holds, verdict: await verdictOf({ plan: copy.plan, ...heldOf(copy, counts) }) };
+    : { holds, verdict: await verdictOf({ plan: copy.plan, school, ...heldOf(copy, counts) }) };
 }

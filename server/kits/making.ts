@@ -4,6 +4,7 @@ import { nextStep, type NextAsked, type StepId } from '~/core/kits/making';
 import type { KitPart } from '~/core/kits/recipe';
 import type { Finish } from '~/core/paper/sheet';
 import type { SchoolHandle } from '~/data/db';
+import { catalogueNow, listMaterials } from '~/data/queries/materials';
 import { findMaking } from '~/data/queries/making';
 import { beginStep } from '~/data/queries/steps';
 import { planOf, type KitWithVariants } from '~/data/queries/kits';
@@ -18,8 +19,9 @@ export async function stepsOfKit(
   finish: Finish,
 ): Promise<Making & { parts: KitPart[] }> {
   const plan = planOf(kit);
+  const written = await listMaterials(at);
   const [{ parts }, printing, school] = await Promise.all([
-    recipeOf(plan),
+    recipeOf({ plan, school: written }),
     schoolPrinting(at),
     findSchool(at),
   ]);
@@ -28,6 +30,7 @@ export async function stepsOfKit(
       kitName: kit.name,
       schoolName: school.name,
       plan,
+      school: written,
       parts,
       copies: [{ tag: '22222', link: 'https://localhost/p/plan' }],
       items: ['instructions', 'parts', 'records'],
@@ -75,20 +78,31 @@ export async function costOfKit(
   at: SchoolHandle,
   kit: KitWithVariants,
   offers: CostAsked['offers'],
-): Promise<(CopyCost & { problem?: undefined; paperLoans: number }) | { problem: string }> {
-  const [made, printing] = await Promise.all([stepsOfKit(at, kit, kit.finish), schoolPrinting(at)]);
+): Promise<
+  (CopyCost & { problem?: undefined; paperLoans: number; partLoans: number }) | { problem: string }
+> {
+  const [made, printing, catalogue] = await Promise.all([
+    stepsOfKit(at, kit, kit.finish),
+    schoolPrinting(at),
+    catalogueNow(at),
+  ]);
   if (made.problem !== undefined) return { problem: made.problem };
-  const { hourCents, durableLoans: paperLoans } = printing;
+  const { hourCents, partLoans } = printing;
+  const paperLoans = kit.finish === 'durable' ? printing.durableLoans : printing.plainLoans;
   return {
     paperLoans,
-    ...copyCost({
-      parts: made.parts,
-      offers,
-      finish: kit.finish,
-      paperCents: made.paperCents,
-      seconds: made.steps.reduce((sum, { seconds }) => sum + seconds, 0),
-      hourCents,
-      paperLoans,
-    }),
+    partLoans,
+    ...copyCost(
+      {
+        parts: made.parts,
+        offers,
+        paperCents: made.paperCents,
+        seconds: made.steps.reduce((sum, { seconds }) => sum + seconds, 0),
+        hourCents,
+        paperLoans,
+        partLoans,
+      },
+      catalogue,
+    ),
   };
 }

@@ -5,16 +5,20 @@ import { kitAbout } from '~/core/kits/forms';
 import type { KitPart } from '~/core/kits/recipe';
 import type { SchoolHandle } from '~/data/db';
 import { createVariant, planOf, saveKit, type KitWithVariants } from '~/data/queries/kits';
+import { listMaterials } from '~/data/queries/materials';
+import { catalogueOf } from '~/core/materials/school';
 import { saferOf } from '../threads';
 
 /** What stands against families with a child under three, and the nearest version without it; undefined where none is. */
 export async function forUnderThree(
+  at: SchoolHandle,
   kit: KitWithVariants,
   parts: readonly KitPart[],
 ): Promise<{ stops: Hazard[]; safer?: SaferKit }> {
-  const stops = against(hazardsOf(parts), { underThree: true, allergens: '' });
+  const school = await listMaterials(at);
+  const stops = against(hazardsOf(parts, catalogueOf(school)), { underThree: true, allergens: '' });
   if (stops.length === 0) return { stops };
-  const safer = await saferOf({ plan: planOf(kit), without: stops.map(({ id }) => id) });
+  const safer = await saferOf({ plan: planOf(kit), school, without: stops.map(({ id }) => id) });
   return { stops, ...(safer ? { safer } : {}) };
 }
 

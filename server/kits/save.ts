@@ -3,7 +3,9 @@ import { checkForm, type FieldErrors } from '~/core/check/check';
 import { kitSchema, MOST_GAMES } from '~/core/kits/forms';
 import type { SchoolHandle } from '~/data/db';
 import type { Stale } from '~/data/queries/changes';
-import { changeKit, saveKit, VariantGone, type KitFields } from '~/data/queries/kits';
+import { swapFault } from '~/core/kits/recipe';
+import { catalogueNow } from '~/data/queries/materials';
+import { changeKit, listVariants, saveKit, VariantGone, type KitFields } from '~/data/queries/kits';
 import { UNKNOWN_VERSION, versionIn } from '../forms';
 import { isId } from '../ids';
 
@@ -18,7 +20,16 @@ export async function saveKitForm(
   personId: string,
   id?: string,
 ): Promise<SavedKit> {
-  const checked = checkForm(kitSchema, form);
+  const swaps = Object.fromEntries(
+    [...form].flatMap(([name, by]) =>
+      name.startsWith('swap ') && by ? [[name.slice('swap '.length), by]] : [],
+    ),
+  );
+  const checked = checkForm(kitSchema, {
+    ...Object.fromEntries(form),
+    languages: form.getAll('languages'),
+    swaps,
+  });
   const variantIds = [...new Set(form.getAll('variantIds'))].filter(isId);
   const errors: FieldErrors = checked.ok ? {} : checked.errors;
   if (variantIds.length === 0) errors.variantIds = 'Tick at least one game.';
@@ -28,6 +39,26 @@ export async function saveKitForm(
   if (id && openedOn === undefined) errors[''] = UNKNOWN_VERSION;
   if (!checked.ok || Object.keys(errors).length) return { ok: false, status: 400, errors };
   const input = { ...checked.value, variantIds };
+  if (Object.keys(swaps).length) {
+    const inside = (await listVariants(at)).filter((one) => variantIds.includes(one.id));
+    // What stands in is checked against what the games need; the plan needs nothing else for it.
+    const fault = swapFault(
+      {
+        ageBand: input.ageBand,
+        players: input.players,
+        assurance: input.assurance,
+        swaps: input.swaps,
+        variants: inside.map(({ gameId, name, params, own }) => ({
+          gameId,
+          name,
+          params,
+          ...(own ? { own } : {}),
+        })),
+      },
+      await catalogueNow(at),
+    );
+    if (fault) return { ok: false, status: 400, errors: { swaps: fault } };
+  }
   try {
     const saved = id
       ? await changeKit(at, id, input, openedOn!, personId)

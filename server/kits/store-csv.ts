@@ -1,6 +1,7 @@
 /** The store to and from CSV (RFC 4180). What is exported imports again to the same. */
 import { checkForm } from '~/core/check/check';
 import { countSchema, placeSchema, storable } from '~/core/kits/store';
+import { SHIPPED, type Catalogue } from '~/core/materials/school';
 import type { Brought, StockItem } from '~/data/queries/store';
 import { readRows, writeRows } from '../csv';
 
@@ -27,15 +28,15 @@ export interface StoreRow {
 export type ReadStore = { ok: true; rows: StoreRow[] } | { ok: false; problem: string };
 
 /** A part by its id or by its name, in singular or plural. */
-function materialOfText(text: string): string | undefined {
+function materialOfText(text: string, catalogue: Catalogue): string | undefined {
   const wanted = text.trim().toLowerCase();
-  return storable().find(({ id, name, plural }) =>
+  return storable(catalogue).find(({ id, name, plural }) =>
     [id, name.toLowerCase(), plural.toLowerCase()].includes(wanted),
   )?.id;
 }
 
 /** Reads a file, row by row; a row that is not right says why and leaves the others alone. */
-export function storeFromCsv(text: string): ReadStore {
+export function storeFromCsv(text: string, catalogue: Catalogue = SHIPPED): ReadStore {
   const read = readRows(text, { columns: COLUMNS, needed: ['material', 'onHand'], listOf: 'parts' });
   if (!read.ok) return read;
   const seen = new Map<string, number>();
@@ -43,7 +44,7 @@ export function storeFromCsv(text: string): ReadStore {
     const named = cell('material');
     const refuse = (problem: string): StoreRow => ({ row, material: named.slice(0, 60), problem });
     if (fault) return refuse(fault);
-    const material = materialOfText(named);
+    const material = materialOfText(named, catalogue);
     if (!material) return refuse('There is no such part. Use a name such as “connecting cubes”, or its id.');
     const before = seen.get(material);
     if (before) return refuse(`The same part stands in line ${before}.`);

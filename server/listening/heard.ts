@@ -41,7 +41,7 @@ async function basketOf(at: SchoolHandle, rows: readonly AnswerRow[], most: numb
     level: answer.level,
     minutes: answer.minutes,
   }));
-  const { minutes, variants } = await recipeOf(plan);
+  const { minutes, variants } = await recipeOf({ plan, school: [] });
   const next = nextStep(heard);
   const only = variants.length === 1 ? variants[0] : undefined;
   const rung = next && only?.reckoning.ladder[next.direction];

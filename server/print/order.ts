@@ -14,6 +14,7 @@ import { nameOf } from '~/core/words/reading';
 import { readingOf } from '~/core/words/readings';
 import type { SchoolHandle } from '~/data/db';
 import { listCopies, type CopyRow } from '~/data/queries/copies';
+import { listMaterials } from '~/data/queries/materials';
 import { schoolMark, type School } from '~/data/queries/schools';
 import { checkedLanguages } from '~/data/queries/words';
 import { isId } from '../ids';
@@ -129,7 +130,7 @@ export async function taskOf(
   school: School,
 ): Promise<Task> {
   const { home, paper, finish, cuts, fill, lost } = order;
-  const checked = await checkedLanguages(at, gamesIn(order));
+  const [checked, written] = await Promise.all([checkedLanguages(at, gamesIn(order)), listMaterials(at)]);
   const mark = order.items.includes('labels') ? await schoolMark(at) : null;
   const runs = [...new Set(order.copies.map((copy) => copy.buildRunId))];
   const packs = runs.map((run): PackOrder => {
@@ -141,6 +142,7 @@ export async function taskOf(
       ...(school.contact ? { contact: school.contact } : {}),
       ...(mark ? { mark } : {}),
       plan,
+      ...(written.length ? { school: written } : {}),
       parts,
       items: order.items,
       scope: order.scope,

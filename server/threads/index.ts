@@ -5,7 +5,7 @@ import { Piscina } from 'piscina';
 import type { GameRef } from '~/core/own/open';
 import type { ShelfEntry } from '~/core/games/shelf/catalogue';
 import type { Assumptions, Params, Reckoning } from '~/core/games/kit/types';
-import type { Can, canMake } from '~/core/kits/can';
+import type { Can, CanAsked } from '~/core/kits/can';
 import type { KitPlan, Recipe } from '~/core/kits/recipe';
 import type { HazardId, SaferKit } from '~/core/kits/safety';
 import type { RunPlan } from '~/core/kits/run-plan';
@@ -15,7 +15,7 @@ import type { ReadCsv } from '../families/csv';
 import type { Asked, Pieces, Preview } from '../print/preview';
 import type { Task } from '../print/task';
 import { rememberedBy } from './remembered';
-import type { AfternoonTask, Drawn, Making, MakingTask } from './worker';
+import type { AfternoonTask, AtSchool, Drawn, Making, MakingTask } from './worker';
 
 // The built server has its threads built beside it; tests and commands start them from their sources.
 const filename = resolve(import.meta.env?.PROD ? 'build/threads/worker.js' : 'server/threads/start.mjs');
@@ -46,21 +46,24 @@ export const laidOut = rememberedBy<Asked, Preview>((asked) => reckon('preview',
 /** Pieces that can be printed again by themselves. */
 export const piecesOf = rememberedBy<Pieces, PieceChoice[]>((asked) => reckon('pieces', asked), 16);
 /** What goes into one copy of a kit. */
-export const recipeOf = rememberedBy<KitPlan, Recipe>((plan) => reckon('recipe', plan), 64);
+export const recipeOf = rememberedBy<{ plan: KitPlan } & AtSchool, Recipe>(
+  (asked) => reckon('recipe', asked),
+  64,
+);
 /** Whether a copy can go out again with what it holds. */
-export const verdictOf = rememberedBy<{ plan: KitPlan } & Held, CopyVerdict>(
+export const verdictOf = rememberedBy<{ plan: KitPlan } & Held & AtSchool, CopyVerdict>(
   (asked) => reckon('verdict', asked),
   200,
 );
 /** The steps of making one copy of a kit. */
 export const makingOf = rememberedBy<MakingTask, Making>((asked) => reckon('making', asked), 64);
 /** The nearest version of a kit without some hazards. */
-export const saferOf = rememberedBy<{ plan: KitPlan; without: HazardId[] }, SaferKit | undefined>(
+export const saferOf = rememberedBy<{ plan: KitPlan; without: HazardId[] } & AtSchool, SaferKit | undefined>(
   (asked) => reckon('safer', asked),
   64,
 );
 /** Whether so many copies can be made, what to buy, and what can be made now. */
-export const canOf = rememberedBy<Parameters<typeof canMake>[0], Can>((asked) => reckon('can', asked), 32);
+export const canOf = rememberedBy<CanAsked & AtSchool, Can>((asked) => reckon('can', asked), 32);
 /** An afternoon of making copies. */
 export const afternoonOf = rememberedBy<AfternoonTask, RunPlan>((asked) => reckon('afternoon', asked), 16);
 /** What the shelf says of a game of the school's own. */

@@ -8,9 +8,10 @@ import type { ShelfEntry } from '~/core/games/shelf/catalogue';
 import { entryOf } from '~/core/games/shelf/entry';
 import type { Assumptions, Params, Reckoning } from '~/core/games/kit/types';
 import { recipeOf, type KitPlan, type Recipe } from '~/core/kits/recipe';
+import { catalogueOf, type SchoolMaterial } from '~/core/materials/school';
 import { saferKit, type HazardId, type SaferKit } from '~/core/kits/safety';
 import { verdictOfCopy, type CopyVerdict, type Held } from '~/core/kits/verdict';
-import { canMake, type Can } from '~/core/kits/can';
+import { canMake, type Can, type CanAsked } from '~/core/kits/can';
 import type { MakingStep } from '~/core/kits/making';
 import { planAfternoon, stepsOf, type AfternoonAsked, type Batch } from '~/core/pack/afternoon';
 import { centsOf, workOf, type Printing } from '~/core/pack/cost';
@@ -33,6 +34,7 @@ export type Making =
   { steps: MakingStep[]; paperCents: number; problem?: undefined } | { problem: string };
 export interface AfternoonTask extends Pick<AfternoonAsked, 'helpers' | 'laminators' | 'cutters'> {
   batches: Batch[];
+  printing: Printing;
 }
 
 export type Drawn =
@@ -60,9 +62,15 @@ export const preview = (asked: Asked): Preview => layOut(asked);
 export const families = ({ text, existing }: { text: string; existing: string[] }): ReadCsv =>
   familiesFromCsv(text, existing);
 export const pieces = (asked: Pieces): PieceChoice[] => piecesIn(asked);
-export const recipe = (plan: KitPlan): Recipe => recipeOf(plan);
+/** What a school wrote of its materials, beside what is asked. */
+export interface AtSchool {
+  school: readonly SchoolMaterial[];
+}
+export const recipe = ({ plan, school }: { plan: KitPlan } & AtSchool): Recipe =>
+  recipeOf(plan, catalogueOf(school));
 /** Whether a copy can go out again with what it holds. */
-export const verdict = (asked: { plan: KitPlan } & Held): CopyVerdict => verdictOfCopy(asked);
+export const verdict = ({ school, ...asked }: { plan: KitPlan } & Held & AtSchool): CopyVerdict =>
+  verdictOfCopy(asked, catalogueOf(school));
 /** The steps of making one copy of a kit; a sentence where its pack cannot be laid out. */
 export function making({ order, context, printing }: MakingTask): Making {
   try {
@@ -71,7 +79,7 @@ export function making({ order, context, printing }: MakingTask): Making {
     const { costCents } = workOf(pages, { finish, twoSided: true, copies: 0, printing });
     const wiping = finish === 'durable' ? centsOf(printing, 'marker') + centsOf(printing, 'cloth') : 0;
     return {
-      steps: stepsOf(pages, order.parts, { finish, printing }),
+      steps: stepsOf(pages, order.parts, { finish, printing }, catalogueOf(order.school ?? [])),
       paperCents: costCents + Math.round(wiping),
     };
   } catch (error) {
@@ -84,12 +92,18 @@ export function making({ order, context, printing }: MakingTask): Making {
   }
 }
 /** The nearest version of a kit without some hazards. */
-export const safer = ({ plan, without }: { plan: KitPlan; without: HazardId[] }): SaferKit | undefined =>
-  saferKit(plan, without);
+export const safer = ({
+  plan,
+  without,
+  school,
+}: { plan: KitPlan; without: HazardId[] } & AtSchool): SaferKit | undefined =>
+  saferKit(plan, without, catalogueOf(school));
 /** Whether so many copies can be made, and what to buy. */
-export const can = (asked: Parameters<typeof canMake>[0]): Promise<Can> => canMake(asked);
+export const can = ({ school, ...asked }: CanAsked & AtSchool): Promise<Can> =>
+  canMake(asked, catalogueOf(school));
 /** Who does what when. */
-export const afternoon = ({ batches, ...how }: AfternoonTask): RunPlan => planAfternoon(batches, how);
+export const afternoon = ({ batches, printing, ...how }: AfternoonTask): RunPlan =>
+  planAfternoon(batches, how, printing);
 
 export const shelf = (): ShelfEntry[] => SHELF.map(entryOf);
 export const entry = (ref: GameRef): ShelfEntry => entryOf(gameFor(ref));

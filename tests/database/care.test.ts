@@ -1,5 +1,5 @@
 import { beforeEach, describe, expect, it } from 'vitest';
-import { CLEAN_AFTER } from '~/core/kits/loan';
+import { USUAL_PRINTING } from '~/core/pack/cost';
 import { listFound, makeWhole, undoCare, writeCare } from '~/data/queries/care';
 import { markPrinted } from '~/data/queries/copies';
 import { listShortages, undoMend } from '~/data/queries/counts';
@@ -88,7 +88,7 @@ describe('what bags need', () => {
   });
 
   it('wants cleaning after so many loans, until it was cleaned', async () => {
-    for (let i = 0; i < CLEAN_AFTER; i++) {
+    for (let i = 0; i < USUAL_PRINTING.cleanAfter; i++) {
       expect((await tasksOf(world.at)).clean).toEqual([]);
       await home(1);
     }
@@ -164,8 +164,8 @@ describe('what is counted when a copy comes home', () => {
   it('is judged by what is there of it', async () => {
     const copy = { ...world.copies[0]!, finish: 'durable' as const };
     const counts = [{ material: 'record-sheet', expected: 2, counted: 0 }];
-    const lost = await verdictOf({ plan: copy.plan, ...heldOf(copy, counts) });
-    const whole = await verdictOf({ plan: copy.plan, ...heldOf(copy, []) });
+    const lost = await verdictOf({ school: [], plan: copy.plan, ...heldOf(copy, counts) });
+    const whole = await verdictOf({ school: [], plan: copy.plan, ...heldOf(copy, []) });
     expect(whole.copy).toBe('asItIs');
     expect(lost.copy).not.toBe('asItIs');
     expect(lost.restock['record-sheet']).toBeGreaterThan(0);

@@ -59,6 +59,8 @@ const ACCESS: Record<
   'routes/fill/store-count.tsx': { read: desk, send: desk },
   'routes/fill/store-import.tsx': { read: one, send: one },
   'routes/fill/store-item.tsx': { read: desk, send: desk },
+  'routes/fill/store-add.tsx': { read: one, send: one },
+  'routes/fill/store-about.tsx': { read: one, send: one },
   'routes/fill/store-csv.ts': { read: desk },
   'routes/fill/store-weigh.tsx': { read: desk, send: desk },
   'routes/fill/scale.tsx': { read: desk, send: desk },

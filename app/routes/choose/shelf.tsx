@@ -12,7 +12,6 @@ import {
 } from '~/core/games/shelf/catalogue';
 import { SKILLS } from '~/core/games/kit/skills';
 import { AGE_BANDS, GAME_FAMILIES, PLACES, type GameFamily } from '~/core/games/kit/types';
-import { materialOf } from '~/core/materials/catalogue';
 import { isClosed } from '~/core/own/closed';
 import { ownGameId, storedId } from '~/core/own/ids';
 import { nameOf, say, ENGLISH } from '~/core/words/reading';
@@ -22,6 +21,7 @@ import { freeNow } from '~/data/queries/store';
 import { listVariants } from '~/data/queries/kits';
 import { ownEntry, shelfEntries } from '~/server/games/shelf';
 import { requireRole } from '~/server/people/session';
+import { useCatalogue } from '~/app/desk/catalogue';
 import { Button, ButtonLink } from '~/app/ui/Button';
 import { NumberBox, Pick, TextBox, TickBox } from '~/app/ui/fields';
 import { Said } from '~/app/ui/Notices';
@@ -366,7 +366,7 @@ export default function Shelf({ loaderData }: Route.ComponentProps) {
 }
 
 /** A game as it stands on its plank, with its minutes and skills as computed for the preset that was asked for. */
-const OnShelf = ({
+function OnShelf({
   entry: { gameId, name, drawing },
   preset,
   lacks,
@@ -374,29 +374,32 @@ const OnShelf = ({
   entry: ShelfEntry;
   preset: PresetEntry;
   lacks: string[];
-}) => (
-  <Standing>
-    <Link
-      to={`/choose/${gameId}?preset=${preset.id}`}
-      aria-labelledby={`${gameId}-name`}
-      aria-describedby={`${gameId}-about`}
-    >
-      <span className="thing">
-        <GameDrawing shapes={drawing} width={150} />
-      </span>
-      <span className="label">
-        <strong id={`${gameId}-name`}>{name}</strong>
-        <span id={`${gameId}-about`}>
-          {count(preset.minutes, 'minute')}, {AGE_BANDS[preset.ageBand]}
-          <br />
-          {preset.skills.slice(0, 2).join(', ')}
+}) {
+  const catalogue = useCatalogue();
+  return (
+    <Standing>
+      <Link
+        to={`/choose/${gameId}?preset=${preset.id}`}
+        aria-labelledby={`${gameId}-name`}
+        aria-describedby={`${gameId}-about`}
+      >
+        <span className="thing">
+          <GameDrawing shapes={drawing} width={150} />
         </span>
-        {lacks.length > 0 && (
-          <Faint as="span" className="lacks" style={{ display: 'block' }}>
-            to get: {lacks.map((id) => materialOf(id).plural).join(', ')}
-          </Faint>
-        )}
-      </span>
-    </Link>
-  </Standing>
-);
+        <span className="label">
+          <strong id={`${gameId}-name`}>{name}</strong>
+          <span id={`${gameId}-about`}>
+            {count(preset.minutes, 'minute')}, {AGE_BANDS[preset.ageBand]}
+            <br />
+            {preset.skills.slice(0, 2).join(', ')}
+          </span>
+          {lacks.length > 0 && (
+            <Faint as="span" className="lacks" style={{ display: 'block' }}>
+              to get: {lacks.map((id) => catalogue.of(id).plural).join(', ')}
+            </Faint>
+          )}
+        </span>
+      </Link>
+    </Standing>
+  );
+}

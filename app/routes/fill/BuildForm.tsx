@@ -6,8 +6,8 @@ import type { NamedOffer } from '~/core/kits/can';
 import { MOST_COPIES } from '~/core/kits/forms';
 import type { KitPart } from '~/core/kits/recipe';
 import { shortFor, type OnHand } from '~/core/kits/store';
-import { materialOf } from '~/core/materials/catalogue';
 import { money } from '~/core/words/numbers';
+import { useCatalogue } from '~/app/desk/catalogue';
 import { Button, ButtonLink, useSending } from '~/app/ui/Button';
 import { NumberBox, TickBox } from '~/app/ui/fields';
 import { Said } from '~/app/ui/Notices';
@@ -26,8 +26,9 @@ export function BuildForm({
   error?: string;
   parts: readonly KitPart[];
 } & { onHand: OnHand; offers: readonly NamedOffer[] }) {
+  const catalogue = useCatalogue();
   const [copies, setCopies] = useState(4);
-  const short = Object.keys(onHand).length ? shortFor(parts, copies, onHand) : [];
+  const short = Object.keys(onHand).length ? shortFor(parts, copies, onHand, catalogue) : [];
   const busy = useSending();
   return (
     <Form method="post">
@@ -61,7 +62,7 @@ export function BuildForm({
               {short.map((one) => (
                 <li key={one.material}>
                   {one.short}{' '}
-                  {one.short === 1 ? materialOf(one.material).name : materialOf(one.material).plural}:{' '}
+                  {one.short === 1 ? catalogue.of(one.material).name : catalogue.of(one.material).plural}:{' '}
                   {one.onHand} of {one.need} are there{buying(one, offers)}.
                 </li>
               ))}

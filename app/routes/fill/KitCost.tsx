@@ -1,8 +1,8 @@
 /** What a copy of a kit costs, and what one loan of it costs with wear. */
 import { Link } from 'react-router';
-import { PART_LOANS, type CopyCost } from '~/core/kits/cost';
+import type { CopyCost } from '~/core/kits/cost';
 import { FINISHES, type Finish } from '~/core/paper/sheet';
-import { money } from '~/core/words/numbers';
+import { count, money } from '~/core/words/numbers';
 import { ButtonLink } from '~/app/ui/Button';
 import { Said } from '~/app/ui/Notices';
 import { Faint, Panel, Row, Stack } from '~/app/ui/Page';
@@ -14,7 +14,7 @@ export function KitCost({
   finish,
 }: {
   kitId: string;
-  cost?: (CopyCost & { problem?: undefined; paperLoans: number }) | { problem: string };
+  cost?: (CopyCost & { problem?: undefined; paperLoans: number; partLoans: number }) | { problem: string };
   finish: Finish;
 }) {
   return (
@@ -55,7 +55,7 @@ export function KitCost({
                 {
                   what: 'One loan',
                   cents: cost.loanCents,
-                  why: `With wear: a bought part is taken to last ${PART_LOANS} loans, ${finish === 'durable' ? `a laminated page ${cost.paperLoans}` : 'plain paper one'}; what is used up counts whole.`,
+                  why: `With wear: a bought part is taken to last ${count(cost.partLoans, 'loan')}, a ${finish === 'durable' ? 'laminated' : 'plain'} page ${cost.paperLoans}; what is used up counts whole.`,
                 },
               ]}
               rowKey={({ what }) => what}

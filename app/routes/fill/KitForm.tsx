@@ -2,15 +2,17 @@ import type { GameRef } from '~/core/own/made';
 import { Form } from 'react-router';
 import type { FieldErrors } from '~/core/check/check';
 import { AGE_BANDS, placesOf, type AgeBand, type Params } from '~/core/games/kit/types';
-import { recipeOf, type Recipe } from '~/core/kits/recipe';
+import { recipeOf, type Recipe, type Swaps } from '~/core/kits/recipe';
 import { ASSURANCES, type Assurance } from '~/core/kits/assurance';
 import { ENOUGH_ANSWERS, playsEach } from '~/core/kits/loan';
 import { FINISHES, PAPERS, type Finish, type Paper } from '~/core/paper/sheet';
 import { open } from '~/core/own/open';
 import { FAMILY_WORDS } from '~/core/words/family';
+import { LANGUAGES, type Language } from '~/core/words/languages';
 import { count, money } from '~/core/words/numbers';
 import { ENGLISH, say } from '~/core/words/reading';
-import { materialOf } from '~/core/materials/catalogue';
+import type { AnyMaterialId, MaterialId } from '~/core/materials/catalogue';
+import type { Catalogue } from '~/core/materials/school';
 import { Button, ButtonLink, useSending } from '~/app/ui/Button';
 import { plainValue, type FieldWords } from '~/app/ui/Changes';
 import { Choice, NumberBox, Pick, TextBox, TickBox } from '~/app/ui/fields';
@@ -18,6 +20,7 @@ import { Notices, Said } from '~/app/ui/Notices';
 import { NotSaved } from '~/app/ui/NotSaved';
 import { Empty, Entered, Entries, Faint, Margin, Row, Panel, Stack } from '~/app/ui/Page';
 import { Ordered } from '~/app/ui/Ordered';
+import { useCatalogue } from '~/app/desk/catalogue';
 import { Tray } from '~/app/desk/Tray';
 
 export interface KitDraft {
@@ -29,6 +32,8 @@ export interface KitDraft {
   finish: Finish;
   daysOut: number;
   playsAWeek: number;
+  languages: Language[];
+  swaps: Swaps;
   variantIds: string[];
 }
 
@@ -39,18 +44,40 @@ export interface ChoosableVariant extends GameRef {
   ageBand: AgeBand;
 }
 
+/** What the games of a draft are played with, whatever stands in for it. */
+const materialsOf = (draft: KitDraft, variants: readonly ChoosableVariant[]): MaterialId[] => [
+  ...new Set(
+    draft.variantIds.flatMap((id) => {
+      const found = variants.find((variant) => variant.id === id);
+      return found
+        ? open(found)
+            .needs(draft.ageBand)
+            .parts.map(({ material }) => material)
+        : [];
+    }),
+  ),
+];
+
 /** The recipe of a draft, reckoned as it is changed. */
-export const recipeOfDraft = (draft: KitDraft, variants: readonly ChoosableVariant[]): Recipe =>
-  recipeOf({
-    ageBand: draft.ageBand,
-    players: draft.players,
-    assurance: draft.assurance,
-    finish: draft.finish,
-    plays: playsEach(draft.variantIds.length, draft),
-    variants: draft.variantIds
-      .flatMap((id) => variants.find((variant) => variant.id === id) ?? [])
-      .map(({ gameId, own, name, params }) => ({ gameId, own, name, params })),
-  });
+export const recipeOfDraft = (
+  draft: KitDraft,
+  variants: readonly ChoosableVariant[],
+  catalogue: Catalogue,
+): Recipe =>
+  recipeOf(
+    {
+      ageBand: draft.ageBand,
+      players: draft.players,
+      assurance: draft.assurance,
+      finish: draft.finish,
+      plays: playsEach(draft.variantIds.length, draft),
+      variants: draft.variantIds
+        .flatMap((id) => variants.find((variant) => variant.id === id) ?? [])
+        .map(({ gameId, own, name, params }) => ({ gameId, own, name, params })),
+      swaps: draft.swaps,
+    },
+    catalogue,
+  );
 
 /** The places of a basket's games, each with the games that can be played there. */
 function whereOf(variants: Recipe['variants']): ShownRecipe['where'] {
@@ -87,10 +114,12 @@ const LABELS: Record<string, string> = {
   finish: 'Finish',
   daysOut: 'Days a loan lasts',
   playsAWeek: 'Plays a week',
+  languages: 'Language packs',
+  swaps: 'What stands in',
   variantIds: 'Games',
 };
 /** The fields of a kit in words. */
-export const kitFields = (variants: readonly ChoosableVariant[]): FieldWords => ({
+export const kitFields = (variants: readonly ChoosableVariant[], catalogue: Catalogue): FieldWords => ({
   label: (field) => LABELS[field] ?? field,
   show: (field, value) =>
     field === 'variantIds'
@@ -101,11 +130,19 @@ export const kitFields = (variants: readonly ChoosableVariant[]): FieldWords => 
         ? AGE_BANDS[value as AgeBand]
         : field === 'finish'
           ? FINISHES[value as Finish]
-          : field === 'assurance'
-            ? ASSURANCES[value as Assurance]
-            : field === 'paper'
-              ? PAPERS[value as Paper].name
-              : plainValue(value),
+          : field === 'languages'
+            ? plainValue((value as Language[]).map((one) => LANGUAGES[one].name))
+            : field === 'swaps'
+              ? plainValue(
+                  Object.entries(value as Swaps).map(
+                    ([usual, by]) => `${catalogue.of(by!).plural} for ${catalogue.of(usual).plural}`,
+                  ),
+                )
+              : field === 'assurance'
+                ? ASSURANCES[value as Assurance]
+                : field === 'paper'
+                  ? PAPERS[value as Paper].name
+                  : plainValue(value),
 });
 
 /** What families told of how often they play. */
@@ -125,6 +162,8 @@ interface KitFormProps {
   action: string;
   /** What answers say about plays a week, where there are enough of them. */
   heard?: Heard;
+  /** Languages beside English that the school has. */
+  languages: readonly string[];
 }
 
 /** What a kit is for and what is in it. */
@@ -148,8 +187,10 @@ export function KitForm({
   errors,
   action,
   heard,
+  languages,
 }: KitFormProps) {
   const busy = useSending();
+  const catalogue = useCatalogue();
   const toggle = (id: string, on: boolean): void =>
     onChange({ variantIds: on ? [...draft.variantIds, id] : draft.variantIds.filter((one) => one !== id) });
   const inside = draft.variantIds.flatMap((id) => {
@@ -280,6 +321,45 @@ export function KitForm({
           />
         </Row>
         <Faint>{playsWhy(draft, heard)}</Faint>
+        {languages.length > 1 && (
+          <fieldset style={{ border: 0, margin: 0, padding: 0 }}>
+            <legend style={{ fontWeight: 700, padding: 0 }}>Language packs, beside English</legend>
+            <Row $gap="1.4rem">
+              {(Object.keys(LANGUAGES) as Language[])
+                .filter((one) => one !== 'en' && languages.includes(one))
+                .map((one) => (
+                  <TickBox
+                    key={one}
+                    name="languages"
+                    value={one}
+                    isSelected={draft.languages.includes(one)}
+                    onChange={(on) =>
+                      onChange({
+                        languages: on
+                          ? [...draft.languages, one]
+                          : draft.languages.filter((other) => other !== one),
+                      })
+                    }
+                  >
+                    {LANGUAGES[one].name}
+                  </TickBox>
+                ))}
+            </Row>
+            <Faint>Without a tick, packs can be in every language of the school.</Faint>
+            {errors.languages && (
+              <Said kind="mind" word="Look here">
+                {errors.languages}
+              </Said>
+            )}
+          </fieldset>
+        )}
+        <Swapping
+          draft={draft}
+          variants={variants}
+          catalogue={catalogue}
+          onChange={onChange}
+          error={errors.swaps}
+        />
         <Row>
           <Button type="submit" isPending={busy}>
             {action}
@@ -287,6 +367,57 @@ export function KitForm({
         </Row>
       </Stack>
     </Form>
+  );
+}
+
+/** Parts for which another kind in the store can stand in, and which does. */
+function Swapping({
+  draft,
+  variants,
+  catalogue,
+  onChange,
+  error,
+}: Pick<KitFormProps, 'draft' | 'variants' | 'onChange'> & { catalogue: Catalogue; error?: string }) {
+  const needed = materialsOf(draft, variants);
+  const choices = needed.flatMap((material) => {
+    const by = catalogue.standIns.filter(
+      (one) => one.for === material && (!catalogue.putAway.has(one.by) || draft.swaps[material] === one.by),
+    );
+    return by.length ? [{ material, by }] : [];
+  });
+  if (choices.length === 0) return null;
+  return (
+    <fieldset style={{ border: 0, margin: 0, padding: 0 }}>
+      <legend style={{ fontWeight: 700, padding: 0 }}>What stands in</legend>
+      <Row $gap="1.4rem">
+        {choices.map(({ material, by }) => {
+          const usual = catalogue.of(material).plural;
+          const now = by.find((one) => one.by === draft.swaps[material]);
+          return (
+            <Pick
+              key={material}
+              name={`swap ${material}`}
+              label={`For ${usual}`}
+              value={now?.by ?? ''}
+              onChange={(value) => {
+                const { [material]: _, ...others } = draft.swaps;
+                onChange({ swaps: value ? { ...others, [material]: value as AnyMaterialId } : others });
+              }}
+              options={[
+                { value: '', label: usual },
+                ...by.map((one) => ({ value: one.by, label: catalogue.of(one.by).plural })),
+              ]}
+              hint={now?.changes}
+            />
+          );
+        })}
+      </Row>
+      {error && (
+        <Said kind="mind" word="Look here">
+          {error}
+        </Said>
+      )}
+    </fieldset>
   );
 }
 
@@ -316,37 +447,40 @@ export const Contents = ({ recipe }: { recipe: ShownRecipe }) => (
   </Panel>
 );
 
-export const RecipeMargin = ({ recipe }: { recipe: ShownRecipe }) => (
-  <Stack>
-    <Notices notices={recipe.notices} />
-    <Margin label="Reckonings">
-      <Entries>
-        {recipe.parts.map((part) => (
-          <Entered
-            key={part.material}
-            label={materialOf(part.material).plural}
-            number={String(part.quantity)}
-            reason={part.reasons.join(' ')}
-          />
-        ))}
-        {recipe.parts.length > 0 && (
-          <Entered
-            label="Everything once"
-            number={String(recipe.minutes)}
-            unit="minutes expected"
-            reason={
-              recipe.games === 1 ? 'Its one game.' : `${count(recipe.games, 'game')}, one after the other.`
-            }
-          />
-        )}
-        {recipe.parts.length > 0 && (
-          <Entered
-            label="Parts for one copy"
-            number={money(recipe.costCents)}
-            reason="At the prices of the catalogue, packs shared out, paper included."
-          />
-        )}
-      </Entries>
-    </Margin>
-  </Stack>
-);
+export function RecipeMargin({ recipe }: { recipe: ShownRecipe }) {
+  const catalogue = useCatalogue();
+  return (
+    <Stack>
+      <Notices notices={recipe.notices} />
+      <Margin label="Reckonings">
+        <Entries>
+          {recipe.parts.map((part) => (
+            <Entered
+              key={part.material}
+              label={catalogue.of(part.material).plural}
+              number={String(part.quantity)}
+              reason={part.reasons.join(' ')}
+            />
+          ))}
+          {recipe.parts.length > 0 && (
+            <Entered
+              label="Everything once"
+              number={String(recipe.minutes)}
+              unit="minutes expected"
+              reason={
+                recipe.games === 1 ? 'Its one game.' : `${count(recipe.games, 'game')}, one after the other.`
+              }
+            />
+          )}
+          {recipe.parts.length > 0 && (
+            <Entered
+              label="Parts for one copy"
+              number={money(recipe.costCents)}
+              reason="At the prices of the catalogue, packs shared out, paper included."
+            />
+          )}
+        </Entries>
+      </Margin>
+    </Stack>
+  );
+}

@@ -1,8 +1,8 @@
 /** What can hurt in a kit, with thresholds and sources, whom it must not go to, and its nearest safe version. */
 import { Form } from 'react-router';
 import { against, HAZARDS, hazardWords, type Hazard, type SaferKit } from '~/core/kits/safety';
-import { materialOf } from '~/core/materials/catalogue';
 import { listed } from '~/core/words/numbers';
+import { useCatalogue } from '~/app/desk/catalogue';
 import { Button, ButtonLink, useSending } from '~/app/ui/Button';
 import { Faint, Panel, Row, Stack, State } from '~/app/ui/Page';
 import { Table } from '~/app/ui/Table';
@@ -25,6 +25,7 @@ export function KitSafety({
   mayKeep: boolean;
 }) {
   const busy = useSending();
+  const catalogue = useCatalogue();
   const stops = against(hazards, { underThree: true, allergens: '' });
   const safer = asked?.safer;
   return (
@@ -41,7 +42,7 @@ export function KitSafety({
               { head: 'What', cell: ({ id }) => <strong>{HAZARDS[id].title}</strong> },
               {
                 head: 'Parts',
-                cell: ({ materials }) => materials.map((one) => materialOf(one).plural).join(', '),
+                cell: ({ materials }) => materials.map((one) => catalogue.of(one).plural).join(', '),
               },
               {
                 head: 'Threshold and source',
@@ -73,7 +74,7 @@ export function KitSafety({
             ) : safer ? (
               <>
                 <p>
-                  Without {hazardWords(stops)},{' '}
+                  Without {hazardWords(stops, catalogue)},{' '}
                   {safer.variants.length === 1 ? 'one game' : `${safer.variants.length} games`} can be played:{' '}
                   {listed(safer.variants.map(({ name }) => name))}.
                   {safer.dropped.length > 0 && ` Left out: ${listed(safer.dropped)}.`}
@@ -97,7 +98,7 @@ export function KitSafety({
                 )}
               </>
             ) : (
-              <p>None of its games can be played without {hazardWords(stops)}.</p>
+              <p>None of its games can be played without {hazardWords(stops, catalogue)}.</p>
             )}
           </>
         )}

@@ -2,6 +2,7 @@ import { Form } from 'react-router';
 import { checkForm, type FieldErrors } from '~/core/check/check';
 import { afternoonSchema, type AfternoonAsked } from '~/core/pack/afternoon';
 import { findKit } from '~/data/queries/kits';
+import { schoolPrinting } from '~/data/queries/schools';
 import { isId } from '~/server/ids';
 import { stepsOfKit } from '~/server/kits/making';
 import { requireRole } from '~/server/people/session';
@@ -42,6 +43,7 @@ export async function loader({ request, params }: Route.LoaderArgs) {
       made &&
       (await afternoonOf({
         batches: [made],
+        printing: await schoolPrinting(at),
         helpers: asked.helpers,
         laminators: asked.laminators,
         cutters: asked.cutters,

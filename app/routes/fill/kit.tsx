@@ -5,7 +5,6 @@ import { buildSchema, kitAbout } from '~/core/kits/forms';
 import { ASSURANCES } from '~/core/kits/assurance';
 import { changeBetween, changeSays } from '~/core/kits/versions';
 import { hazardsOf } from '~/core/kits/safety';
-import { materialOf } from '~/core/materials/catalogue';
 import { dueWords, showDay } from '~/core/lending/due';
 import { randomTag, showTag } from '~/core/kits/tag';
 import { PAPERS } from '~/core/paper/sheet';
@@ -19,6 +18,8 @@ import { byIntent } from '~/server/forms';
 import { isId } from '~/server/ids';
 import { saveKitForm } from '~/server/kits/save';
 import { newLinkKey } from '~/server/links';
+import { listMaterials } from '~/data/queries/materials';
+import { catalogueOf } from '~/core/materials/school';
 import { playsHeard } from '~/data/queries/listening';
 import { followed, stopFollowing } from '~/data/queries/sharing';
 import { bringUpToDate, builtBatches } from '~/data/queries/versions';
@@ -30,6 +31,7 @@ import { forUnderThree, keepSafer } from '~/server/kits/safer';
 import { recipeOf } from '~/server/threads';
 import { today } from '~/server/today';
 import { Follows } from '~/app/desk/Follows';
+import { useCatalogue } from '~/app/desk/catalogue';
 import { Button, ButtonLink } from '~/app/ui/Button';
 import { Changes, DraftNote, TooLate, type Late } from '~/app/ui/Changes';
 import { Said } from '~/app/ui/Notices';
@@ -59,11 +61,13 @@ export async function loader({ request, params }: Route.LoaderArgs) {
   const search = new URL(request.url).searchParams;
   const first = firstOf(search, SIZE);
   const run = search.get('run');
+  const written = await listMaterials(at);
+  const catalogue = catalogueOf(written);
   const [page, fresh, recipe, changes, variants, follows, onHand, batches] = await Promise.all([
     pageOfCopies(at, kit.id, first, SIZE),
     isId(run) ? tagsOfRun(at, run) : [],
     // Reckoned beside the thread that answers: a full basket takes a while.
-    recipeOf(planOf(kit)),
+    recipeOf({ plan: planOf(kit), school: written }),
     changesOf(at, 'kit', kit.id),
     listVariants(at),
     followed(at, 'kit', kit.id),
@@ -71,7 +75,7 @@ export async function loader({ request, params }: Route.LoaderArgs) {
     builtBatches(at, kit.id),
   ]);
   // A version without what can hurt is looked for when somebody asks for it: that takes a moment.
-  const safety = search.has('safer') ? await forUnderThree(kit, recipe.parts) : undefined;
+  const safety = search.has('safer') ? await forUnderThree(at, kit, recipe.parts) : undefined;
   const offers = await offersOf(
     at,
     recipe.parts.map(({ material }) => material),
@@ -85,9 +89,9 @@ export async function loader({ request, params }: Route.LoaderArgs) {
     recipe: shownOf(recipe),
     behind: batches.flatMap(({ id, builtOn, home, out, ...before }): Behind[] => {
       const change = changeBetween(before, { plan: planOf(kit), parts: recipe.parts });
-      return change ? [{ id, builtOn, home, out, says: changeSays(change) }] : [];
+      return change ? [{ id, builtOn, home, out, says: changeSays(change, catalogue) }] : [];
     }),
-    hazards: hazardsOf(recipe.parts),
+    hazards: hazardsOf(recipe.parts, catalogue),
     cost,
     heard,
     safety,
@@ -109,6 +113,7 @@ export async function loader({ request, params }: Route.LoaderArgs) {
     onHand,
     offers,
     mayChange: person.role === 'coordinator',
+    languages: person.school.languages.filter((one) => one !== 'en'),
     follows,
     today: today(at),
   };
@@ -121,6 +126,8 @@ export async function action({ request, params }: Route.ActionArgs) {
   const { at } = person;
   const kit = isId(params.kitId) ? await findKit(at, params.kitId) : undefined;
   if (!kit) throw notFound('This kit');
+  const written = await listMaterials(at);
+  const catalogue = catalogueOf(written);
   return byIntent(form, {
     stopFollowing: async () => {
       await stopFollowing(at, 'kit', kit.id, person.id);
@@ -136,20 +143,24 @@ export async function action({ request, params }: Route.ActionArgs) {
     },
     upToDate: async () => {
       const batchId = form.get('batch');
-      const { parts } = await recipeOf(planOf(kit));
+      const { parts } = await recipeOf({ plan: planOf(kit), school: written });
       const { tags, lacks } = isId(batchId)
         ? await bringUpToDate(at, { batchId, kit, parts }, person.id)
         : { tags: [], lacks: undefined };
       if (lacks)
         return refuse(409, false, {
-          behind: `${lacks.onHand} ${materialOf(lacks.material).plural} are free in the store, and these copies take ${lacks.need} more. Buy or count some first.`,
+          behind: `${lacks.onHand} ${catalogue.of(lacks.material).plural} are free in the store, and these copies take ${lacks.need} more. Buy or count some first.`,
         });
       if (tags.length === 0)
         return refuse(409, false, { behind: 'None of these copies is at school and behind any more.' });
       throw redirect(`/fill/${kit.id}?updated=${tags.length}`);
     },
     safer: async () => {
-      const { safer } = await forUnderThree(kit, (await recipeOf(planOf(kit))).parts);
+      const { safer } = await forUnderThree(
+        at,
+        kit,
+        (await recipeOf({ plan: planOf(kit), school: written })).parts,
+      );
       if (!safer) return refuse(409, false, { '': 'No game of this kit is left without these parts.' });
       throw redirect(`/fill/${await keepSafer(at, kit, safer, person.id)}`);
     },
@@ -166,14 +177,14 @@ export async function action({ request, params }: Route.ActionArgs) {
         builtOn: today(at),
         builtBy: person.id,
         formKey,
-        parts: (await recipeOf(planOf(kit))).parts,
+        parts: (await recipeOf({ plan: planOf(kit), school: written })).parts,
         newTag: () => randomTag(secureRandom),
         newLinkKey,
         take: form.get('anyway') === 'yes' ? 'whatIsThere' : 'all',
       });
       if (lacks)
         return refuse(409, true, {
-          copies: `The store has ${lacks.onHand} ${materialOf(lacks.material).plural}, and these copies take ${lacks.need}. Buy or count some first, build fewer, or tick that they come from elsewhere; nothing was built.`,
+          copies: `The store has ${lacks.onHand} ${catalogue.of(lacks.material).plural}, and these copies take ${lacks.need}. Buy or count some first, build fewer, or tick that they come from elsewhere; nothing was built.`,
         });
       throw redirect(`/fill/${kit.id}?run=${runId}`);
     },
@@ -190,6 +201,7 @@ const refuse = (status: number, build: boolean, errors: FieldErrors, late?: Late
   data({ build, errors, late }, { status });
 
 export default function KitPage({ loaderData, actionData }: Route.ComponentProps) {
+  const catalogue = useCatalogue();
   const { kit, copies, fresh, variants, mayChange } = loaderData;
   const [search] = useSearchParams();
   const changing = search.has('change');
@@ -206,6 +218,7 @@ export default function KitPage({ loaderData, actionData }: Route.ComponentProps
         errors={errors}
         late={actionData?.late}
         heard={loaderData.heard}
+        languages={loaderData.languages}
       />
     );
   return (
@@ -233,7 +246,9 @@ export default function KitPage({ loaderData, actionData }: Route.ComponentProps
             live
             action={
               <Row $gap="0.6rem">
-                <ButtonLink href={`/print?run=${run}`}>
+                <ButtonLink
+                  href={`/print?run=${run}${kit.languages.length ? `&home=${kit.languages[0]}` : ''}`}
+                >
                   {`Print ${fresh.length === 1 ? 'its pack' : `${fresh.length} packs`}`}
                 </ButtonLink>
                 <Form method="post">
@@ -259,7 +274,7 @@ export default function KitPage({ loaderData, actionData }: Route.ComponentProps
           <Said kind="done" word="Saved" live>
             Copies built before stay as they were; new ones follow the kit as it is now.
             {search.has('merged') &&
-              ` Somebody else had changed meanwhile, and it stays: ${search.getAll('merged').map(kitFields(variants).label).join(', ')}.`}
+              ` Somebody else had changed meanwhile, and it stays: ${search.getAll('merged').map(kitFields(variants, catalogue).label).join(', ')}.`}
           </Said>
         )}
         {search.has('updated') && (
@@ -306,7 +321,15 @@ export default function KitPage({ loaderData, actionData }: Route.ComponentProps
                     {
                       head: 'Pack',
                       cell: ({ id, printed }) =>
-                        printed ? 'printed' : <Link to={`/print?copy=${id}`}>print it</Link>,
+                        printed ? (
+                          'printed'
+                        ) : (
+                          <Link
+                            to={`/print?copy=${id}${kit.languages.length ? `&home=${kit.languages[0]}` : ''}`}
+                          >
+                            print it
+                          </Link>
+                        ),
                     },
                     {
                       head: 'Where',
@@ -336,7 +359,7 @@ export default function KitPage({ loaderData, actionData }: Route.ComponentProps
       </Stack>
       <Stack>
         <RecipeMargin recipe={recipe} />
-        {mayChange && <Changes rows={loaderData.changes} words={kitFields(variants)} />}
+        {mayChange && <Changes rows={loaderData.changes} words={kitFields(variants, catalogue)} />}
       </Stack>
     </Workplace>
   );
@@ -349,19 +372,21 @@ function Change({
   errors,
   late,
   heard,
-}: Pick<Route.ComponentProps['loaderData'], 'kit' | 'recipe' | 'variants' | 'heard'> & {
+  languages,
+}: Pick<Route.ComponentProps['loaderData'], 'kit' | 'recipe' | 'variants' | 'heard' | 'languages'> & {
   errors: FieldErrors;
   late?: Late<KitDraft>;
 }) {
+  const catalogue = useCatalogue();
   const start: KitDraft = {
     ...kitAbout(kit),
     variantIds: kit.variants.map((variant) => variant.id),
   };
   const draft = useDraft<KitDraft>(`kit ${kit.id}`, { value: start, version: kit.version }, late, errors);
-  const words = kitFields(variants);
+  const words = kitFields(variants, catalogue);
   // What was kept by an earlier edition of the form knows fewer fields.
   const value = { ...start, ...draft.value };
-  const recipe = same(value, start) ? stored : shownOf(recipeOfDraft(value, variants));
+  const recipe = same(value, start) ? stored : shownOf(recipeOfDraft(value, variants, catalogue));
   return (
     <Workplace>
       <Stack>
@@ -388,6 +413,7 @@ function Change({
             errors={errors}
             action="Save the changes"
             heard={heard}
+            languages={languages}
           />
         </Panel>
         <Contents recipe={recipe} />

@@ -5,6 +5,7 @@ import { playsHeard } from '~/data/queries/listening';
 import { saveKitForm } from '~/server/kits/save';
 import { requireRole } from '~/server/people/session';
 import { today } from '~/server/today';
+import { useCatalogue } from '~/app/desk/catalogue';
 import { Heading, Stack, Workplace, Panel } from '~/app/ui/Page';
 import { KeptHere } from '~/app/ui/Changes';
 import { useRemembered } from '~/app/ui/remember';
@@ -16,7 +17,7 @@ export const meta: Route.MetaFunction = () => [{ title: 'New kit · Fern Basket'
 export async function loader({ request }: Route.LoaderArgs) {
   const { at, school } = await requireRole(request, 'coordinator');
   const [variants, heard] = await Promise.all([listVariants(at), playsHeard(at, today(at))]);
-  return { variants, paper: school.paper, heard };
+  return { variants, paper: school.paper, languages: school.languages, heard };
 }
 
 export async function action({ request }: Route.ActionArgs) {
@@ -28,7 +29,8 @@ export async function action({ request }: Route.ActionArgs) {
 }
 
 export default function NewKit({ loaderData, actionData }: Route.ComponentProps) {
-  const { variants, paper, heard } = loaderData;
+  const catalogue = useCatalogue();
+  const { variants, paper, heard, languages } = loaderData;
   const empty: KitDraft = {
     name: '',
     ageBand: 'g1',
@@ -40,6 +42,8 @@ export default function NewKit({ loaderData, actionData }: Route.ComponentProps)
     // What families told, once enough of them have.
     playsAWeek:
       heard.answers >= ENOUGH_ANSWERS ? Math.min(21, Math.max(1, Math.round(heard.playsAWeek))) : USUAL_PLAYS,
+    languages: [],
+    swaps: {},
     variantIds: [],
   };
   const { value: kept, set, forget, restored } = useRemembered<KitDraft>('new kit', empty);
@@ -49,7 +53,7 @@ export default function NewKit({ loaderData, actionData }: Route.ComponentProps)
     set(empty);
     forget();
   };
-  const recipe = shownOf(recipeOfDraft(draft, variants));
+  const recipe = shownOf(recipeOfDraft(draft, variants, catalogue));
   return (
     <Workplace>
       <Stack>
@@ -66,6 +70,7 @@ export default function NewKit({ loaderData, actionData }: Route.ComponentProps)
             errors={actionData?.errors ?? {}}
             action="Save this kit"
             heard={heard}
+            languages={languages}
           />
         </Panel>
         <Contents recipe={recipe} />

@@ -1,4 +1,5 @@
 import { showDay } from '~/core/lending/due';
+import { schoolPrinting } from '~/data/queries/schools';
 import { findMaking } from '~/data/queries/making';
 import { isId } from '~/server/ids';
 import { requireRole } from '~/server/people/session';
@@ -29,7 +30,9 @@ export async function loader({ request, params }: Route.LoaderArgs) {
     helpers,
     names: left.map(({ name }) => name),
     batches,
-    plan: batches.length ? await afternoonOf({ batches, helpers, laminators, cutters }) : undefined,
+    plan: batches.length
+      ? await afternoonOf({ batches, printing: await schoolPrinting(at), helpers, laminators, cutters })
+      : undefined,
   };
 }
 

@@ -11,8 +11,8 @@ import {
   type StepId,
 } from '~/core/kits/making';
 import { readTag, showTag } from '~/core/kits/tag';
-import { materialOf } from '~/core/materials/catalogue';
 import { LANGUAGES } from '~/core/words/languages';
+import type { Catalogue } from '~/core/materials/school';
 import { count } from '~/core/words/numbers';
 import { findMaking } from '~/data/queries/making';
 import { doStep, undoStep } from '~/data/queries/steps';
@@ -24,6 +24,7 @@ import { requireRole } from '~/server/people/session';
 import { notFound } from '~/server/refusals';
 import { OnTheScale } from '~/app/desk/OnTheScale';
 import { Tray } from '~/app/desk/Tray';
+import { useCatalogue } from '~/app/desk/catalogue';
 import { Button, ButtonLink, useSending } from '~/app/ui/Button';
 import { NumberBox, TextBox } from '~/app/ui/fields';
 import { Said } from '~/app/ui/Notices';
@@ -174,13 +175,16 @@ const Large = styled.p`
   }
 `;
 
-const partsOf = (step: StepId, quantity: number): string => {
+const partsOf = (catalogue: Catalogue, step: StepId, quantity: number): string => {
   const material = countedBy(step);
-  return material ? count(quantity, materialOf(material).name, materialOf(material).plural) : '';
+  if (!material) return '';
+  const { name, plural } = catalogue.of(material);
+  return count(quantity, name, plural);
 };
 
 /** What is to be done, in one sentence. */
 function Says({ step, quantity, tag }: { step: StepId; quantity: number; tag: string }) {
+  const catalogue = useCatalogue();
   const bag = <Tag>{showTag(tag)}</Tag>;
   switch (stageOf(step)) {
     case 'laminate':
@@ -198,7 +202,7 @@ function Says({ step, quantity, tag }: { step: StepId; quantity: number; tag: st
     case 'count':
       return (
         <>
-          Count {partsOf(step, quantity)} into the bag {bag}
+          Count {partsOf(catalogue, step, quantity)} into the bag {bag}
         </>
       );
     case 'bag':
@@ -220,6 +224,7 @@ const DONE: Record<StageId, string> = {
 };
 
 export default function Make({ loaderData, actionData }: Route.ComponentProps) {
+  const catalogue = useCatalogue();
   const { runId, now, did, left, stages, stage } = loaderData;
   const busy = useSending();
   return (
@@ -244,8 +249,8 @@ export default function Make({ loaderData, actionData }: Route.ComponentProps) {
             {showTag(did.tag)}:{' '}
             {countedBy(did.step)
               ? did.have === undefined
-                ? `${partsOf(did.step, did.quantity)} counted.`
-                : `${did.have} of ${partsOf(did.step, did.quantity)}.`
+                ? `${partsOf(catalogue, did.step, did.quantity)} counted.`
+                : `${did.have} of ${partsOf(catalogue, did.step, did.quantity)}.`
               : `${STAGES[stageOf(did.step)].done}.`}
           </Said>
         )}
@@ -288,7 +293,8 @@ export default function Make({ loaderData, actionData }: Route.ComponentProps) {
                 <input type="hidden" name="step" value={now.step} />
                 <Stack $gap="0.5rem">
                   <p>
-                    {showTag(now.tag)}: {now.have} of {partsOf(now.step, now.quantity)} were counted.
+                    {showTag(now.tag)}: {now.have} of {partsOf(catalogue, now.step, now.quantity)} were
+                    counted.
                   </p>
                   <Row>
                     <Button type="submit" quiet isPending={busy}>
@@ -340,6 +346,7 @@ function Now({
 }: Pick<Route.ComponentProps['loaderData'], 'place' | 'unit' | 'contents' | 'stage'> & {
   now: NonNullable<Route.ComponentProps['loaderData']['now']>;
 }) {
+  const catalogue = useCatalogue();
   const busy = useSending();
   const { step, quantity, tag } = now;
   const material = countedBy(step);
@@ -400,7 +407,7 @@ function Now({
               {
                 head: 'Part',
                 cell: (one) =>
-                  one.quantity === 1 ? materialOf(one.material).name : materialOf(one.material).plural,
+                  one.quantity === 1 ? catalogue.of(one.material).name : catalogue.of(one.material).plural,
               },
               { head: 'How many', cell: (one) => one.have ?? one.quantity },
               {
@@ -479,8 +486,8 @@ function Now({
               unit={unit}
               material={{
                 id: material,
-                name: materialOf(material).name,
-                plural: materialOf(material).plural,
+                name: catalogue.of(material).name,
+                plural: catalogue.of(material).plural,
               }}
               wanted={quantity}
               onCount={(counted) => counted < quantity && setHave(counted)}

@@ -1,14 +1,15 @@
 import { data, Form, Link, redirect } from 'react-router';
 import { checkForm, type FieldErrors } from '~/core/check/check';
 import { shareOut, type Can } from '~/core/kits/can';
-import { MOST_IN_RUN, runSchema } from '~/core/kits/forms';
+import { MOST_IN_RUN, packLanguages, runSchema } from '~/core/kits/forms';
 import { randomTag } from '~/core/kits/tag';
-import { materialOf } from '~/core/materials/catalogue';
 import { LANGUAGES, type Language } from '~/core/words/languages';
 import { count, money } from '~/core/words/numbers';
 import type { SchoolHandle } from '~/data/db';
+import { catalogueNow, listMaterials } from '~/data/queries/materials';
 import { familiesByLanguage } from '~/data/queries/families';
 import { findKit, listKits, type KitWithVariants } from '~/data/queries/kits';
+import { schoolPrinting } from '~/data/queries/schools';
 import { startMaking } from '~/data/queries/making';
 import { freeNow, offersOf } from '~/data/queries/store';
 import { byIntent } from '~/server/forms';
@@ -20,6 +21,7 @@ import { secureRandom } from '~/server/random';
 import { afternoonOf, canOf } from '~/server/threads';
 import { today } from '~/server/today';
 import { AfternoonMargin, HandBoxes } from '~/app/desk/Afternoon';
+import { useCatalogue } from '~/app/desk/catalogue';
 import { Button, ButtonLink, useSending } from '~/app/ui/Button';
 import { NumberBox, TickBox } from '~/app/ui/fields';
 import { Said } from '~/app/ui/Notices';
@@ -75,9 +77,6 @@ export async function loader({ request }: Route.LoaderArgs) {
   const batches = made.flatMap((one) => ('steps' in one ? [{ steps: one.steps, copies: one.copies }] : []));
   const stored = Object.keys(free).length > 0;
   const ready = made.length > 0 && !problem;
-  const languages = (Object.keys(LANGUAGES) as Language[]).filter(
-    (one) => one !== 'en' && school.languages.includes(one),
-  );
   return {
     kits: kits.map(({ id, name, copies }) => ({ id, name, copies })),
     asked: Object.fromEntries(wanted.map(({ kit, copies }) => [kit.id, copies])),
@@ -94,11 +93,13 @@ export async function loader({ request }: Route.LoaderArgs) {
               ...new Set(made.flatMap(({ parts }) => parts.map((p) => p.material))),
             ]),
             budgetCents: how.budget * 100,
+            school: await listMaterials(at),
           })
         : undefined,
     plan: ready
       ? await afternoonOf({
           batches,
+          printing: await schoolPrinting(at),
           helpers: how.helpers,
           laminators: how.laminators,
           cutters: how.cutters,
@@ -107,17 +108,20 @@ export async function loader({ request }: Route.LoaderArgs) {
     batches,
     ready,
     // Packs are in two languages: those of families that read another than English are shared out among these.
-    shares: made.map(({ kit, copies }) => ({
-      id: kit.id,
-      name: kit.name,
-      copies,
-      languages: languages.length
-        ? shareOut(
-            copies,
-            languages.map((language) => families[language] ?? 0),
-          ).map((share, i) => ({ language: languages[i]!, share }))
-        : [{ language: 'en' as const, share: copies }],
-    })),
+    shares: made.map(({ kit, copies }) => {
+      const languages = packLanguages(kit, school.languages);
+      return {
+        id: kit.id,
+        name: kit.name,
+        copies,
+        languages: languages.length
+          ? shareOut(
+              copies,
+              languages.map((language) => families[language] ?? 0),
+            ).map((share, i) => ({ language: languages[i]!, share }))
+          : [{ language: 'en' as const, share: copies }],
+      };
+    }),
     formKey: crypto.randomUUID(),
   };
 }
@@ -169,7 +173,7 @@ export async function action({ request }: Route.ActionArgs) {
         const { material, onHand, need } = started.lacks;
         return refuse(
           409,
-          `${onHand} ${materialOf(material).plural} are free in the store, and this run takes ${need}. Buy or count some first, make fewer, or tick that they will come; nothing was started.`,
+          `${onHand} ${(await catalogueNow(at)).of(material).plural} are free in the store, and this run takes ${need}. Buy or count some first, make fewer, or tick that they will come; nothing was started.`,
         );
       }
       throw redirect(`/fill/runs/${started.makingId}?started=1`);
@@ -324,6 +328,7 @@ function Answer({
   kits: readonly { id: string; name: string; copies: number }[];
   budget: number;
 }) {
+  const catalogue = useCatalogue();
   const wanted = kits.reduce((sum, { copies }) => sum + copies, 0);
   const sum = (copies: Record<string, number>): number =>
     Object.values(copies).reduce((total, n) => total + n, 0);
@@ -355,7 +360,7 @@ function Answer({
             {
               head: 'Part',
               cell: ({ material }) => (
-                <Link to={`/fill/store/${material}`}>{materialOf(material).plural}</Link>
+                <Link to={`/fill/store/${material}`}>{catalogue.of(material).plural}</Link>
               ),
             },
             { head: 'Taken', cell: ({ need }) => need },

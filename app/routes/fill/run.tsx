@@ -11,7 +11,6 @@ import {
 } from '~/core/kits/making';
 import { showTag } from '~/core/kits/tag';
 import { showDay } from '~/core/lending/due';
-import { materialOf } from '~/core/materials/catalogue';
 import { LANGUAGES, type Language } from '~/core/words/languages';
 import { count, listed } from '~/core/words/numbers';
 import { findMaking, type MakingCopyRow } from '~/data/queries/making';
@@ -20,6 +19,7 @@ import { byIntent } from '~/server/forms';
 import { isId } from '~/server/ids';
 import { requireRole } from '~/server/people/session';
 import { notFound } from '~/server/refusals';
+import { useCatalogue } from '~/app/desk/catalogue';
 import { Button, ButtonLink, useSending } from '~/app/ui/Button';
 import { Pick } from '~/app/ui/fields';
 import { Said } from '~/app/ui/Notices';
@@ -101,6 +101,7 @@ function toPrint(copies: readonly MakingCopyRow[]): [Language | null, MakingCopy
 }
 
 export default function Run({ loaderData: { run, mayEnd }, actionData }: Route.ComponentProps) {
+  const catalogue = useCatalogue();
   const [search] = useSearchParams();
   const busy = useSending();
   const ready = run.copies.filter(({ readyAt }) => readyAt !== null).length;
@@ -241,7 +242,7 @@ export default function Run({ loaderData: { run, mayEnd }, actionData }: Route.C
               <h2 id="short">Counted short</h2>
               <ul>
                 {short.map(({ copy, step }) => {
-                  const material = materialOf(countedBy(step.id)!);
+                  const material = catalogue.of(countedBy(step.id)!);
                   return (
                     <li key={`${copy.id} ${step.id}`}>
                       {showTag(copy.tag)}: {step.have ?? 0} of {step.quantity} {material.plural}

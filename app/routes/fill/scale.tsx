@@ -3,7 +3,7 @@ import styled from 'styled-components';
 import { checkForm, type FieldErrors } from '~/core/check/check';
 import { scaleSchema } from '~/core/kits/forms';
 import { storable } from '~/core/kits/store';
-import { materialOf } from '~/core/materials/catalogue';
+import { catalogueNow } from '~/data/queries/materials';
 import { putOnScale } from '~/data/queries/scale';
 import { requireRole } from '~/server/people/session';
 import { secureRandom } from '~/server/random';
@@ -21,7 +21,7 @@ export async function loader({ request }: Route.LoaderArgs) {
   const { at } = await requireRole(request, 'coordinator', 'helper');
   return {
     reading: await scale.read(at),
-    parts: storable().map(({ id, plural }) => ({ id, plural })),
+    parts: storable(await catalogueNow(at)).map(({ id, plural }) => ({ id, plural })),
   };
 }
 
@@ -32,7 +32,7 @@ export async function action({ request }: Route.ActionArgs) {
   const { at } = await requireRole(request, 'coordinator', 'helper');
   const form = await request.formData();
   const checked = checkForm(scaleSchema, form);
-  const material = storable().find(({ id }) => id === form.get('material'));
+  const material = storable(await catalogueNow(at)).find(({ id }) => id === form.get('material'));
   const errors: FieldErrors = checked.ok ? {} : checked.errors;
   if (!material) errors.material = 'Choose a part.';
   if (!checked.ok || !material) return data({ errors }, { status: 400 });
@@ -42,7 +42,7 @@ export async function action({ request }: Route.ActionArgs) {
     const z =
       Array.from({ length: 12 }, () => secureRandom.whole(0, 1_000_000) / 1_000_000).reduce((a, b) => a + b) -
       6;
-    return materialOf(material.id).massG * (1 + SPREAD * z);
+    return material.massG * (1 + SPREAD * z);
   };
   let grams = cupG;
   for (let i = 0; i < pieces; i++) grams += one();

@@ -1,11 +1,12 @@
 import { data, Form, Link, useSearchParams } from 'react-router';
 import { checkForm, type FieldErrors } from '~/core/check/check';
 import { countSchema, storable } from '~/core/kits/store';
-import { materialOf } from '~/core/materials/catalogue';
+import { catalogueNow } from '~/data/queries/materials';
 import { countStock, listStock, undoMove } from '~/data/queries/store';
 import { byIntent } from '~/server/forms';
 import { isId } from '~/server/ids';
 import { requireRole } from '~/server/people/session';
+import { useCatalogue } from '~/app/desk/catalogue';
 import { Button, ButtonLink, useSending } from '~/app/ui/Button';
 import { NumberBox } from '~/app/ui/fields';
 import { Said } from '~/app/ui/Notices';
@@ -17,8 +18,10 @@ export const meta: Route.MetaFunction = () => [{ title: 'Count the store · Fern
 /** The walk goes place by place, and in a place by the names of the parts; what has no place comes last. */
 export async function loader({ request }: Route.LoaderArgs) {
   const { at } = await requireRole(request, 'coordinator', 'helper');
-  const stock = new Map((await listStock(at)).map((item) => [item.material, item]));
-  const walk = storable()
+  const [items, catalogue] = await Promise.all([listStock(at), catalogueNow(at)]);
+  const stock = new Map(items.map((item) => [item.material, item]));
+  const walk = storable(catalogue)
+    .filter(({ id }) => !catalogue.putAway.has(id) || stock.get(id)?.onHand)
     .map(({ id, plural }) => ({ material: id as string, plural, place: stock.get(id)?.place ?? '' }))
     .sort(
       (a, b) =>
@@ -47,7 +50,7 @@ export async function action({ request }: Route.ActionArgs) {
         : answer({ counted: 'This count could not be taken back: something was moved meanwhile.' });
     },
     '': async () => {
-      const material = storable().find(({ id }) => id === form.get('material'))?.id;
+      const material = storable(await catalogueNow(at)).find(({ id }) => id === form.get('material'))?.id;
       if (!material) return answer({ counted: 'Load this page again; nothing was changed.' });
       const checked = checkForm(countSchema, form);
       if (!checked.ok) return answer(checked.errors);
@@ -58,6 +61,7 @@ export async function action({ request }: Route.ActionArgs) {
 }
 
 export default function Count({ loaderData, actionData }: Route.ComponentProps) {
+  const catalogue = useCatalogue();
   const { walk } = loaderData;
   const [search] = useSearchParams();
   const busy = useSending();
@@ -70,7 +74,7 @@ export default function Count({ loaderData, actionData }: Route.ComponentProps) 
   );
   const next = told ? walk.findIndex(({ material }) => material === told.material) + 1 : now;
   const current = walk[next];
-  const before = told && materialOf(told.material);
+  const before = told && catalogue.of(told.material);
   return (
     <Workplace>
       <Stack>

@@ -1,10 +1,11 @@
 import { data, redirect } from 'react-router';
-import { materialOf } from '~/core/materials/catalogue';
 import { count } from '~/core/words/numbers';
+import { catalogueNow } from '~/data/queries/materials';
 import { bringIn, listStock, type StockItem } from '~/data/queries/store';
 import { listIn } from '~/server/csv';
 import { storeFromCsv, type StoreRow } from '~/server/kits/store-csv';
 import { requireRole } from '~/server/people/session';
+import { useCatalogue } from '~/app/desk/catalogue';
 import { ListImport } from '~/app/ui/ListImport';
 import { State } from '~/app/ui/Page';
 import type { Route } from './+types/store-import';
@@ -29,7 +30,7 @@ export async function action({ request }: Route.ActionArgs) {
   const refuse = (problem: string) => data<Preview>({ problem, text: '', rows: [] }, { status: 400 });
   const list = await listIn(form, 'parts');
   if (!list.ok) return refuse(list.problem);
-  const read = storeFromCsv(list.text);
+  const read = storeFromCsv(list.text, await catalogueNow(at));
   if (!read.ok) return refuse(read.problem);
   const now = new Map((await listStock(at)).map((item) => [item.material, item]));
   if (form.get('intent') !== 'import')
@@ -62,6 +63,7 @@ function willDo({ item, now }: Preview['rows'][number]): string {
 }
 
 export default function ImportStore({ actionData }: Route.ComponentProps) {
+  const catalogue = useCatalogue();
   return (
     <ListImport
       title="Bring a store list in"
@@ -73,7 +75,7 @@ export default function ImportStore({ actionData }: Route.ComponentProps) {
       changes={(row) => willDo(row) !== ''}
       named={{
         head: 'Part',
-        cell: ({ item, material }) => (item ? materialOf(item.material).plural : material),
+        cell: ({ item, material }) => (item ? catalogue.of(item.material).plural : material),
       }}
       willDo={(row) => (
         <>

@@ -1,8 +1,10 @@
 import { data, Form, redirect, useSearchParams } from 'react-router';
 import { checkForm, type FieldErrors } from '~/core/check/check';
 import { moveSchema, placeSchema, storable, storeOfferSchema, WRITTEN } from '~/core/kits/store';
-import { fitsChokeTube, materialOf } from '~/core/materials/catalogue';
+import type { Catalogue } from '~/core/materials/school';
+import { fitsChokeTube, type AnyMaterialId } from '~/core/materials/catalogue';
 import { CHOKE_TUBE_MM } from '~/core/materials/tube';
+import { catalogueNow } from '~/data/queries/materials';
 import { money } from '~/core/words/numbers';
 import {
   addOffer,
@@ -21,6 +23,7 @@ import { byIntent } from '~/server/forms';
 import { isId } from '~/server/ids';
 import { requireRole } from '~/server/people/session';
 import { notFound } from '~/server/refusals';
+import { useCatalogue } from '~/app/desk/catalogue';
 import { Button, ButtonLink, useSending } from '~/app/ui/Button';
 import { NumberBox, Pick, TextBox } from '~/app/ui/fields';
 import { NotSaved } from '~/app/ui/NotSaved';
@@ -31,18 +34,19 @@ import { moveWords } from '~/app/desk/moves';
 import type { Route } from './+types/store-item';
 
 export const meta: Route.MetaFunction = ({ loaderData }) => [
-  { title: `${loaderData ? materialOf(loaderData.material).plural : 'The store'} · Fern Basket` },
+  { title: `${loaderData?.plural ?? 'The store'} · Fern Basket` },
 ];
 
-const materialIn = (id: string): string => {
-  const found = storable().find((one) => one.id === id);
+const materialIn = (catalogue: Catalogue, id: string): AnyMaterialId => {
+  const found = storable(catalogue).find((one) => one.id === id);
   if (!found) throw notFound('This part');
   return found.id;
 };
 
 export async function loader({ request, params }: Route.LoaderArgs) {
   const { at, role } = await requireRole(request, 'coordinator', 'helper');
-  const material = materialIn(params.material);
+  const catalogue = await catalogueNow(at);
+  const material = materialIn(catalogue, params.material);
   const [stock, moves, offers, reserved, unit] = await Promise.all([
     listStock(at),
     listMoves(at, material),
@@ -53,6 +57,7 @@ export async function loader({ request, params }: Route.LoaderArgs) {
   const item = stock.find((one) => one.material === material);
   return {
     material,
+    plural: catalogue.of(material).plural,
     onHand: item?.onHand ?? null,
     reserved: reserved[material] ?? 0,
     unit,
@@ -67,7 +72,7 @@ export async function loader({ request, params }: Route.LoaderArgs) {
 export async function action({ request, params }: Route.ActionArgs) {
   const person = await requireRole(request, 'coordinator', 'helper');
   const { at } = person;
-  const material = materialIn(params.material);
+  const material = materialIn(await catalogueNow(at), params.material);
   const form = await request.formData();
   const here = `/fill/store/${material}`;
   const refuse = (status: number, errors: FieldErrors, problem?: string) =>
@@ -134,6 +139,7 @@ const DONE: Record<string, string> = {
   placed: 'Noted.',
   offered: 'The offer is used from now on.',
   offerGone: 'The offer is gone.',
+  added: 'It is in the store now. Count what is there, and say how it is sold.',
 };
 
 export default function Item({ loaderData, actionData }: Route.ComponentProps) {
@@ -141,7 +147,8 @@ export default function Item({ loaderData, actionData }: Route.ComponentProps) {
   const [search] = useSearchParams();
   const busy = useSending();
   const errors: FieldErrors = actionData?.errors ?? {};
-  const about = materialOf(material);
+  const catalogue = useCatalogue();
+  const about = catalogue.of(material);
   const done = DONE[search.get('done') ?? ''];
   return (
     <Workplace>
@@ -339,15 +346,20 @@ export default function Item({ loaderData, actionData }: Route.ComponentProps) {
           />
           <Entered
             label="One weighs"
-            number={unit ? unit.unitG.toFixed(2) : String(about.massG)}
+            number={unit ? unit.unitG.toFixed(2) : about.massG ? String(about.massG) : '–'}
             unit="g"
-            reason={`${unit ? `Learned from ${unit.sample} of them. ` : 'As packed, nearly. '}${about.smallestMm} to ${about.largestMm} mm.${fitsChokeTube(about) ? ` It fits the small-parts tube (${CHOKE_TUBE_MM} mm wide): not for children under three.` : ''}`}
+            reason={`${about.massG === 0 ? 'Not weighed yet. ' : unit ? `Learned from ${unit.sample} of them. ` : 'As packed, nearly. '}${about.smallestMm} to ${about.largestMm} mm.${fitsChokeTube(about) ? ` It fits the small-parts tube (${CHOKE_TUBE_MM} mm wide): not for children under three.` : ''}`}
           />
         </Entries>
         <Row>
           <ButtonLink quiet href={`/fill/store/${material}/weigh`}>
             Count them by weight
           </ButtonLink>
+          {mayPrice && (
+            <ButtonLink quiet href={`/fill/store/${material}/about`}>
+              What they are
+            </ButtonLink>
+          )}
         </Row>
       </Margin>
     </Workplace>

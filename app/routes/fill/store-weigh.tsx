@@ -3,6 +3,8 @@ import { data, Form, redirect, useSearchParams } from 'react-router';
 import { storable } from '~/core/kits/store';
 import { learnUnit, weigh } from '~/core/kits/weigh';
 import { count } from '~/core/words/numbers';
+import type { SchoolHandle } from '~/data/db';
+import { catalogueNow } from '~/data/queries/materials';
 import { learnWeight, weightOf } from '~/data/queries/store';
 import { byIntent } from '~/server/forms';
 import { requireRole } from '~/server/people/session';
@@ -16,15 +18,15 @@ import type { Route } from './+types/store-weigh';
 
 export const meta: Route.MetaFunction = () => [{ title: 'Learn a weight · Fern Basket' }];
 
-const partOf = (id: string) => {
-  const found = storable().find((one) => one.id === id);
+const partOf = async (at: SchoolHandle, id: string) => {
+  const found = storable(await catalogueNow(at)).find((one) => one.id === id);
   if (!found) throw notFound('This part');
   return found;
 };
 
 export async function loader({ request, params }: Route.LoaderArgs) {
   const { at } = await requireRole(request, 'coordinator', 'helper');
-  const { id, name, plural, massG } = partOf(params.material);
+  const { id, name, plural, massG } = await partOf(at, params.material);
   return { id, name, plural, massG, unit: await weightOf(at, id) };
 }
 
@@ -40,7 +42,7 @@ function readingsIn(text: string): number[] | undefined {
 
 export async function action({ request, params }: Route.ActionArgs) {
   const { at } = await requireRole(request, 'coordinator', 'helper');
-  const { id } = partOf(params.material);
+  const { id } = await partOf(at, params.material);
   const form = await request.formData();
   const number = (name: string): number => {
     const text = String(form.get(name) ?? '').trim();

@@ -1,11 +1,12 @@
 import { Link, useSearchParams } from 'react-router';
 import { buy, packsIn } from '~/core/kits/buy';
 import { storable } from '~/core/kits/store';
-import { materialOf } from '~/core/materials/catalogue';
 import { count, money } from '~/core/words/numbers';
+import { catalogueNow } from '~/data/queries/materials';
 import { listMoves, listStock, offersOf, reservedNow } from '~/data/queries/store';
 import { showTime } from '~/server/changes';
 import { requireRole } from '~/server/people/session';
+import { useCatalogue } from '~/app/desk/catalogue';
 import { ButtonLink } from '~/app/ui/Button';
 import {
   Empty,
@@ -29,20 +30,23 @@ export const meta: Route.MetaFunction = () => [{ title: 'The store · Fern Baske
 
 export async function loader({ request }: Route.LoaderArgs) {
   const { at, role } = await requireRole(request, 'coordinator', 'helper');
-  const [stock, moves, reserved] = await Promise.all([
+  const [stock, moves, reserved, catalogue] = await Promise.all([
     listStock(at),
     listMoves(at, undefined, 8),
     reservedNow(at),
+    catalogueNow(at),
   ]);
   const known = new Map(stock.map((item) => [item.material, item]));
-  const items = storable().map(({ id, plural }) => ({
-    material: id as string,
-    plural,
-    onHand: known.has(id) ? known.get(id)!.onHand : undefined,
-    reserved: reserved[id] ?? 0,
-    place: known.get(id)?.place ?? '',
-    reorderAt: known.get(id)?.reorderAt ?? 0,
-  }));
+  const items = storable(catalogue)
+    .filter(({ id }) => !catalogue.putAway.has(id) || typeof known.get(id)?.onHand === 'number')
+    .map(({ id, plural }) => ({
+      material: id as string,
+      plural,
+      onHand: known.has(id) ? known.get(id)!.onHand : undefined,
+      reserved: reserved[id] ?? 0,
+      place: known.get(id)?.place ?? '',
+      reorderAt: known.get(id)?.reorderAt ?? 0,
+    }));
   const low = items.filter(({ onHand, reorderAt }) => typeof onHand === 'number' && onHand < reorderAt);
   const offers = await offersOf(
     at,
@@ -63,11 +67,15 @@ export async function loader({ request }: Route.LoaderArgs) {
     }),
     moves: moves.map((move) => ({ ...move, at: showTime(at, move.at) })),
     mayImport: role === 'coordinator',
+    putAway: storable(catalogue)
+      .filter(({ id }) => catalogue.putAway.has(id))
+      .map(({ id, plural }) => ({ material: id, plural })),
   };
 }
 
 export default function Store({ loaderData }: Route.ComponentProps) {
-  const { items, low, moves, mayImport } = loaderData;
+  const catalogue = useCatalogue();
+  const { items, low, moves, mayImport, putAway } = loaderData;
   const [search] = useSearchParams();
   const there = items.filter(({ onHand }) => onHand !== undefined);
   const others = items.filter(({ onHand }) => onHand === undefined);
@@ -81,9 +89,14 @@ export default function Store({ loaderData }: Route.ComponentProps) {
             <Row>
               <ButtonLink href="/fill/store/count">Count what is there</ButtonLink>
               {mayImport && (
-                <ButtonLink quiet href="/fill/store/import">
-                  Bring a list in
-                </ButtonLink>
+                <>
+                  <ButtonLink quiet href="/fill/store/import">
+                    Bring a list in
+                  </ButtonLink>
+                  <ButtonLink quiet href="/fill/store/add">
+                    Add a kind of part
+                  </ButtonLink>
+                </>
               )}
             </Row>
           }
@@ -156,6 +169,19 @@ export default function Store({ loaderData }: Route.ComponentProps) {
             </p>
           </Panel>
         )}
+        {mayImport && putAway.length > 0 && (
+          <Panel aria-labelledby="away">
+            <h2 id="away">Put away</h2>
+            <p>
+              {putAway.map(({ material, plural }, i) => (
+                <span key={material}>
+                  {i > 0 && ', '}
+                  <Link to={`/fill/store/${material}/about`}>{plural}</Link>
+                </span>
+              ))}
+            </p>
+          </Panel>
+        )}
         {moves.length > 0 && (
           <Panel aria-labelledby="moves">
             <h2 id="moves">Moved last</h2>
@@ -164,7 +190,7 @@ export default function Store({ loaderData }: Route.ComponentProps) {
               rowKey={({ id }) => id}
               columns={[
                 { head: 'When', cell: ({ at }) => at },
-                { head: 'Part', cell: ({ material }) => materialOf(material).plural },
+                { head: 'Part', cell: ({ material }) => catalogue.of(material).plural },
                 { head: 'What', cell: (move) => moveWords(move) },
                 { head: 'Leaves', cell: ({ leaves }) => leaves },
                 { head: 'By', cell: ({ by }) => by ?? '' },

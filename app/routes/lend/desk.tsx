@@ -2,12 +2,12 @@ import { useState } from 'react';
 import { data, Form, Link, redirect, useSearchParams, useSubmit } from 'react-router';
 import { lackOf } from '~/core/kits/lacking';
 import { against, HAZARDS, hazardsOf, hazardWords } from '~/core/kits/safety';
-import { materialOf } from '~/core/materials/catalogue';
 import { daysAfter, daysBetween, dueWords, LOAN_DAYS, showDay } from '~/core/lending/due';
 import { readTag, showTag } from '~/core/kits/tag';
 import { sameName } from '~/core/lending/families';
 import { LANGUAGES } from '~/core/words/languages';
 import { count } from '~/core/words/numbers';
+import { catalogueNow } from '~/data/queries/materials';
 import { findFamily } from '~/data/queries/families';
 import { findCopy } from '~/data/queries/copies';
 import { copiesAtSchool, pageOfOut } from '~/data/queries/desk';
@@ -56,13 +56,14 @@ export async function loader({ request }: Route.LoaderArgs) {
   const tag = readTag(search.get('copy') ?? '');
   const [familyId, lentId] = [search.get('family'), search.get('lent')];
   const day = todayAtSchool(at);
-  const [copy, family, lent, now, home, out] = await Promise.all([
+  const [copy, family, lent, now, home, out, catalogue] = await Promise.all([
     tag.kind === 'tag' ? findCopy(at, { tag: tag.tag }) : undefined,
     isId(familyId) ? findFamily(at, familyId) : undefined,
     isId(lentId) ? findLoan(at, lentId) : undefined,
     copiesOf(at),
     copiesAtSchool(at, IN_SIGHT),
     pageOfOut(at, 0, NEXT_DUE),
+    catalogueNow(at),
   ]);
   const short = copy ? await listShortages(at, copy.id) : [];
   return {
@@ -74,18 +75,18 @@ export async function loader({ request }: Route.LoaderArgs) {
       makingId: copy.readyAt === null ? copy.makingId : null,
       language: copy.language,
       printed: copy.printedAt !== null,
-      allergens: [...new Set(copy.parts.flatMap((part) => materialOf(part.material).allergens))],
+      allergens: [...new Set(copy.parts.flatMap((part) => catalogue.of(part.material).allergens))],
     },
     stops:
       copy && family
-        ? against(hazardsOf(copy.parts), family).map(({ id, materials }) => ({
+        ? against(hazardsOf(copy.parts, catalogue), family).map(({ id, materials }) => ({
             title: HAZARDS[id].title,
-            parts: materials.map((one) => materialOf(one).plural).join(', '),
+            parts: materials.map((one) => catalogue.of(one).plural).join(', '),
             threshold: HAZARDS[id].threshold,
             source: HAZARDS[id].source,
           }))
         : [],
-    lacking: short.map(lackOf),
+    lacking: short.map((one) => lackOf(one, catalogue)),
     verdict: copy && short.length ? (await stateNow(at, copy)).verdict : undefined,
     games: copy?.plan.variants.map(({ name }) => name) ?? [],
     family: family && {
@@ -136,12 +137,13 @@ export async function action({ request }: Route.ActionArgs) {
           { status: 400 },
         );
       const [copy, family] = await Promise.all([findCopy(at, { id: copyId }), findFamily(at, familyId)]);
-      const stops = copy && family ? against(hazardsOf(copy.parts), family) : [];
+      const catalogue = await catalogueNow(at);
+      const stops = copy && family ? against(hazardsOf(copy.parts, catalogue), family) : [];
       const decidedBy = String(form.get('decidedBy') ?? '');
       if (stops.length && sameName(decidedBy) !== sameName(person.name))
         return data(
           {
-            problem: `This basket holds ${hazardWords(stops)}. If it is to go to this family all the same, decide it with your name, ${person.name}. Nothing was lent yet.`,
+            problem: `This basket holds ${hazardWords(stops, catalogue)}. If it is to go to this family all the same, decide it with your name, ${person.name}. Nothing was lent yet.`,
             dueOn: kept,
           },
           { status: 400 },
@@ -152,7 +154,7 @@ export async function action({ request }: Route.ActionArgs) {
         lentOn: day,
         dueOn,
         personId: person.id,
-        ...(stops.length ? { decided: `${person.name}: ${hazardWords(stops)}` } : {}),
+        ...(stops.length ? { decided: `${person.name}: ${hazardWords(stops, catalogue)}` } : {}),
       });
       if (!result.ok)
         return data(

@@ -8,6 +8,7 @@ import { capital, listed } from '~/core/words/numbers';
 import { showTag } from '~/core/kits/tag';
 import { labelSheets } from '~/core/pack/labels';
 import { MARGIN_MM } from '~/core/paper/sheet';
+import { catalogueNow } from '~/data/queries/materials';
 import { findCopy } from '~/data/queries/copies';
 import { listShortages } from '~/data/queries/counts';
 import { strandOf } from '~/data/queries/lending';
@@ -18,6 +19,7 @@ import { requireRole } from '~/server/people/session';
 import { measure } from '~/server/print/fonts';
 import { notFound } from '~/server/refusals';
 import { today } from '~/server/today';
+import { useCatalogue } from '~/app/desk/catalogue';
 import { ButtonLink } from '~/app/ui/Button';
 import { Entered, Entries, Heading, Margin, Row, Panel, Stack, State, Workplace } from '~/app/ui/Page';
 import { SheetView } from '~/app/game/SheetView';
@@ -34,7 +36,11 @@ export async function loader({ request, params }: Route.LoaderArgs) {
   const { at, school } = await requireRole(request, 'coordinator', 'helper');
   const copy = isId(params.copyId) ? await findCopy(at, { id: params.copyId }) : undefined;
   if (!copy) throw notFound('This copy');
-  const [strand, shortages] = await Promise.all([strandOf(at, copy.id), listShortages(at, copy.id)]);
+  const [strand, shortages, catalogue] = await Promise.all([
+    strandOf(at, copy.id),
+    listShortages(at, copy.id),
+    catalogueNow(at),
+  ]);
   const link = familyLink(request, copy.linkKey);
   const labels = labelSheets(
     [
@@ -44,7 +50,8 @@ export async function loader({ request, params }: Route.LoaderArgs) {
         tag: copy.tag,
         link,
         parts: copy.parts,
-        smallParts: hasSmallParts(copy.parts),
+        names: catalogue.words,
+        smallParts: hasSmallParts(copy.parts, catalogue),
       },
     ],
     {},
@@ -76,6 +83,7 @@ export async function loader({ request, params }: Route.LoaderArgs) {
 }
 
 export default function CopyPage({ loaderData }: Route.ComponentProps) {
+  const catalogue = useCatalogue();
   const { copy, link, labels, strand, shortages, verdict, games, today } = loaderData;
   const lent = strand.filter((event) => event.kind === 'lent').length;
   return (
@@ -156,7 +164,7 @@ export default function CopyPage({ loaderData }: Route.ComponentProps) {
             unit="parts"
             reason={
               shortages.length
-                ? `${capital(listed(shortages.map(lackOf)))}.`
+                ? `${capital(listed(shortages.map((one) => lackOf(one, catalogue))))}.`
                 : 'Complete, as far as it was counted.'
             }
           />

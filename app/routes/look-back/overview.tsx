@@ -11,6 +11,7 @@ import { copiesOf } from '~/server/once';
 import { freeNow } from '~/data/queries/store';
 import { requireRole } from '~/server/people/session';
 import { today } from '~/server/today';
+import { useCatalogue } from '~/app/desk/catalogue';
 import { Button } from '~/app/ui/Button';
 import { Said } from '~/app/ui/Notices';
 import {
@@ -90,6 +91,7 @@ interface Mended {
 }
 
 export default function Overview({ loaderData, actionData }: Route.ComponentProps) {
+  const catalogue = useCatalogue();
   const { since, reach, answered, shortages, first, short } = loaderData;
   const reached = reach.reduce((total, one) => total + one.reached, 0);
   const families = reached + reach.reduce((total, one) => total + one.notYet, 0);
@@ -172,7 +174,7 @@ export default function Overview({ loaderData, actionData }: Route.ComponentProp
                           .filter((one) => one.copyId === copyId)
                           .map((one) => (
                             <div key={one.material}>
-                              <State tone="hand">missing</State> {lackOf(one)}
+                              <State tone="hand">missing</State> {lackOf(one, catalogue)}
                             </div>
                           )),
                     },

@@ -4,10 +4,11 @@ import styled from 'styled-components';
 import { open } from '~/core/own/open';
 import { hearing } from '~/core/games/kit/hearing';
 import { NUMBERED_PARTS, placesOf, STEP_PARTS, type StepPart } from '~/core/games/kit/types';
-import { MATERIAL_WORDS } from '~/core/materials/words';
+import { catalogueOf } from '~/core/materials/school';
 import { FAMILY_WORDS, type FamilyMessage } from '~/core/words/family';
 import { nameOf, say } from '~/core/words/reading';
 import { readingOf } from '~/core/words/readings';
+import { listMaterials } from '~/data/queries/materials';
 import { checkedLanguages } from '~/data/queries/words';
 import { stateNow } from '~/server/kits/held';
 import { familyPage, familyReading } from '~/server/play';
@@ -39,8 +40,9 @@ export async function loader({ request, params, context }: Route.LoaderArgs) {
       { language, reading: familyReading(language), path, refused: page.refused },
       { status: page.status },
     );
+  const school = await listMaterials(page.at);
   const [recipe, { holds, verdict }] = await Promise.all([
-    recipeOf(page.copy.plan),
+    recipeOf({ plan: page.copy.plan, school }),
     stateNow(page.at, page.copy),
   ]);
   const checked = await checkedLanguages(
@@ -59,7 +61,7 @@ export async function loader({ request, params, context }: Route.LoaderArgs) {
       .filter((part) => part.material !== 'instruction-sheet')
       .map((part) => ({ ...part, quantity: holds[part.material] ?? part.quantity }))
       .filter((part) => part.quantity > 0)
-      .map((part) => say(reading, MATERIAL_WORDS, part.material, { quantity: part.quantity })),
+      .map((part) => say(reading, catalogueOf(school).words, part.material, { quantity: part.quantity })),
     games: recipe.variants.map(({ variant: stored, reckoning, players }, i) => {
       const judged = verdict?.games[i];
       // A bag that lacks parts tells its games so that they play with what is there.

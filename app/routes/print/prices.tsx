@@ -142,7 +142,8 @@ function Boxes({ loaderData, actionData }: Route.ComponentProps) {
     <Workplace>
       <Stack>
         <Heading title="What does printing cost you?">
-          Every pack is reckoned with these prices and times. Look at your last bills; an estimate will do.
+          Every pack and every build run is reckoned with these prices and times. Look at your last bills and
+          at a clock; an estimate will do.
         </Heading>
         {late ? (
           <TooLate late={late} draft={draft} words={BOXES} what="these prices" />
@@ -177,6 +178,9 @@ function Boxes({ loaderData, actionData }: Route.ComponentProps) {
               <Row $gap="0.8rem 1.6rem">
                 {TIMES.map((name) => box(name))}
                 {box('durableLoans')}
+                {box('plainLoans')}
+                {box('partLoans')}
+                {box('cleanAfter')}
                 {box('hourCents')}
               </Row>
               <Row>

@@ -1,7 +1,6 @@
 import { useState } from 'react';
 import { data, Form, redirect, useSearchParams, useSubmit } from 'react-router';
 import { readCards } from '~/core/cards/deck';
-import { materialOf } from '~/core/materials/catalogue';
 import { visible } from '~/core/check/keepable';
 import { daysBetween, dueWords, showDay } from '~/core/lending/due';
 import { showTag } from '~/core/kits/tag';
@@ -15,6 +14,7 @@ import { countedParts } from '~/server/kits/held';
 import { requireRole } from '~/server/people/session';
 import { notFound } from '~/server/refusals';
 import { today } from '~/server/today';
+import { useCatalogue } from '~/app/desk/catalogue';
 import { Button, ButtonLink, useSending } from '~/app/ui/Button';
 import { NumberBox, Pick, TextBox, TickBox } from '~/app/ui/fields';
 import { Said } from '~/app/ui/Notices';
@@ -133,6 +133,7 @@ function Counting({
   errors,
   problem,
 }: Route.ComponentProps['loaderData'] & { errors: Record<string, string>; problem?: string }) {
+  const catalogue = useCatalogue();
   const busy = useSending();
   const submit = useSubmit();
   const [search] = useSearchParams();
@@ -217,14 +218,14 @@ function Counting({
                 rows={parts.map((part) => ({ ...part, short: part.quantity - (counts[part.material] ?? 0) }))}
                 rowKey={({ material }) => material}
                 columns={[
-                  { head: 'Part', cell: ({ material }) => materialOf(material).plural },
+                  { head: 'Part', cell: ({ material }) => catalogue.of(material).plural },
                   { head: 'Went out', cell: ({ quantity }) => quantity },
                   {
                     head: 'Came back',
                     cell: ({ material, quantity }) => (
                       <NumberBox
                         name={material}
-                        label={`${materialOf(material).plural} that came back`}
+                        label={`${catalogue.of(material).plural} that came back`}
                         labelHidden
                         min={0}
                         max={999}
@@ -345,11 +346,12 @@ function ByWeight({
   parts: Route.ComponentProps['loaderData']['parts'];
   weights: Route.ComponentProps['loaderData']['weights'];
 } & { onCount: (material: string, counted: number) => void }) {
+  const catalogue = useCatalogue();
   const weighable = parts.filter(({ material }) => weights[material]);
   const [chosen, setChosen] = useState(weighable[0]?.material ?? '');
   const part = weighable.find(({ material }) => material === chosen);
   if (!part) return null;
-  const { id, name, plural } = materialOf(part.material);
+  const { id, name, plural } = catalogue.of(part.material);
   return (
     <Panel aria-labelledby="weight">
       <Stack $gap="0.7rem">
@@ -359,7 +361,10 @@ function ByWeight({
           label="Part"
           value={chosen}
           onChange={setChosen}
-          options={weighable.map(({ material }) => ({ value: material, label: materialOf(material).plural }))}
+          options={weighable.map(({ material }) => ({
+            value: material,
+            label: catalogue.of(material).plural,
+          }))}
         />
         <OnTheScale
           key={id}

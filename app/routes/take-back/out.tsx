@@ -1,6 +1,7 @@
 import { Form, Link, data, useSearchParams } from 'react-router';
 import { dueWords, showDay } from '~/core/lending/due';
 import { showTag } from '~/core/kits/tag';
+import { catalogueNow } from '~/data/queries/materials';
 import { listShortages } from '~/data/queries/counts';
 import { pageOfOut } from '~/data/queries/desk';
 import { findLoan, listClosed, undoReturn, type Undone } from '~/data/queries/lending';
@@ -35,9 +36,11 @@ export async function loader({ request }: Route.LoaderArgs) {
     listClosed(at, 6),
     pageOfOut(at, 0, 1),
   ]);
-  const [short, homeCopy] = home
-    ? await Promise.all([listShortages(at, home.copyId), findCopy(at, { id: home.copyId })])
-    : [[], undefined];
+  const [short, homeCopy, catalogue] = await Promise.all([
+    home ? listShortages(at, home.copyId) : [],
+    home ? findCopy(at, { id: home.copyId }) : undefined,
+    catalogueNow(at),
+  ]);
   return {
     now,
     out,
@@ -45,7 +48,7 @@ export async function loader({ request }: Route.LoaderArgs) {
     longest: longest[0],
     closed: closed.filter((loan) => loan.closedAs === 'returned'),
     home: home?.closedAs === 'returned' ? home : undefined,
-    lacking: short.map(lackOf),
+    lacking: short.map((one) => lackOf(one, catalogue)),
     verdict: homeCopy && short.length ? (await stateNow(at, homeCopy)).verdict : undefined,
     games: homeCopy?.plan.variants.map(({ name }) => name) ?? [],
     today: today(at),

@@ -9,6 +9,7 @@ import { byIntent } from '~/server/forms';
 import { isId } from '~/server/ids';
 import { tasksOf } from '~/server/kits/care';
 import { requireRole } from '~/server/people/session';
+import { useCatalogue } from '~/app/desk/catalogue';
 import { Button, ButtonLink, useSending } from '~/app/ui/Button';
 import { Said } from '~/app/ui/Notices';
 import {
@@ -126,10 +127,11 @@ const bag = ({ copyId, tag, kitName }: { copyId: string; tag: string; kitName: s
 const ACTION = <span className="visually-hidden">Action</span>;
 
 export default function Tasks({ loaderData, actionData }: Route.ComponentProps) {
-  const { reports, found, clean, worn, pairs } = loaderData;
+  const catalogue = useCatalogue();
+  const { reports, found, clean, worn, pairs, lost } = loaderData;
   const [search] = useSearchParams();
   const busy = useSending();
-  const nothing = [reports, found, clean, worn, pairs].every(({ length }) => length === 0);
+  const nothing = [reports, found, clean, worn, pairs, lost].every(({ length }) => length === 0);
   return (
     <Workplace>
       <Stack>
@@ -240,7 +242,8 @@ export default function Tasks({ loaderData, actionData }: Route.ComponentProps) 
                   head: 'What moves',
                   cell: ({ from, lacks }) => (
                     <>
-                      {listed(lacks.map(lackOf))}, from <Tag>{showTag(from.tag)}</Tag>
+                      {listed(lacks.map((one) => lackOf(one, catalogue)))}, from{' '}
+                      <Tag>{showTag(from.tag)}</Tag>
                     </>
                   ),
                 },
@@ -260,6 +263,34 @@ export default function Tasks({ loaderData, actionData }: Route.ComponentProps) 
                         Make it whole
                       </Button>
                     </Form>
+                  ),
+                },
+              ]}
+            />
+          </Panel>
+        )}
+        {lost.length > 0 && (
+          <Panel aria-labelledby="lost">
+            <h2 id="lost">Printed pieces that are missing</h2>
+            <Table
+              rows={lost}
+              rowKey={({ copyId }) => copyId}
+              columns={[
+                { head: 'Bag', cell: bag },
+                {
+                  head: 'What',
+                  cell: ({ lacks }) => listed(lacks.map((one) => lackOf(one, catalogue))),
+                },
+                {
+                  head: ACTION,
+                  cell: ({ copyId, tag }) => (
+                    <ButtonLink
+                      quiet
+                      href={`/print?copy=${copyId}&scope=lost`}
+                      aria-label={`Print only what ${showTag(tag)} lacks`}
+                    >
+                      Print only these
+                    </ButtonLink>
                   ),
                 },
               ]}

@@ -2,6 +2,7 @@
 import { readCards } from '~/core/cards/deck';
 import type { CopyVerdict } from '~/core/kits/verdict';
 import { findCopy } from '~/data/queries/copies';
+import { listMaterials } from '~/data/queries/materials';
 import { findLoan } from '~/data/queries/lending';
 import { isId } from '~/server/ids';
 import { countedParts, heldOf } from '~/server/kits/held';
@@ -25,5 +26,7 @@ export async function loader({ request, params }: Route.LoaderArgs): Promise<{ v
       lacks: material === 'card-deck' ? [...readCards(search.get('lacks') ?? '').cards] : [],
     };
   });
-  return { verdict: await verdictOf({ plan: copy.plan, ...heldOf(copy, counts) }) };
+  return {
+    verdict: await verdictOf({ plan: copy.plan, school: await listMaterials(at), ...heldOf(copy, counts) }),
+  };
 }

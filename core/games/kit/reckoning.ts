@@ -1,7 +1,7 @@
 /** What a reckoning is put together with: figures, needs, notices and what follows from them. */
 import { atMost, entries, mean, point, quantile, type Pmf } from '~/core/chance/pmf';
 import type { Estimate, Simulated } from '~/core/chance/simulate';
-import { fitsChokeTube, materialOf, type MaterialId } from '~/core/materials/catalogue';
+import { fitsChokeTube, materialOf, type Material, type MaterialId } from '~/core/materials/catalogue';
 import { CHOKE_TUBE_MM } from '~/core/materials/tube';
 import { capital } from '~/core/words/numbers';
 import { skillsOf } from './skills';
@@ -179,8 +179,11 @@ export function reckoned(
 }
 
 /** The usual cautions about what is in the bag, each with its threshold and source. */
-export function cautions(parts: readonly { material: MaterialId }[]): Notice[] {
-  const used = parts.map((part) => materialOf(part.material));
+export const cautions = (parts: readonly { material: MaterialId }[]): Notice[] =>
+  cautionsAbout(parts.map((part) => materialOf(part.material)));
+
+/** The same about these materials. */
+export function cautionsAbout(used: readonly Material[]): Notice[] {
   const small = used.filter(fitsChokeTube);
   const list: Notice[] = [];
   if (small.length)

@@ -12,6 +12,7 @@ export const family: Messages = {
   'part.say': 'ما يمكن أن تقولوه',
   'part.caution': 'انتبهوا',
   inBag: 'في الحقيبة',
+  inPlace: '{part} بدلًا من {usual}',
   standIn: '{part}: أو {standIn}',
   unchecked: 'لم يراجع هذا النصَّ بعدُ شخصٌ يتقن اللغة.',
   minutes: 'المدة بالدقائق: نحو {minutes}',

@@ -52,6 +52,7 @@ export const family: Messages = {
   'show.drawing': 'dibujando',
   'show.symbols': 'con números',
   inBag: 'En la bolsa',
+  inPlace: '{part} en lugar de {usual}',
   standIn: '{part}: o bien {standIn}',
   unchecked: 'Texto aún no revisado por una persona que domine el idioma.',
   minutes: 'Unos {minutes, plural, one {# minuto} other {# minutos}}',

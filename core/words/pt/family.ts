@@ -12,6 +12,7 @@ export const family: Messages = {
   'part.say': 'O que podem dizer',
   'part.caution': 'Cuidado',
   inBag: 'No saco',
+  inPlace: '{part} no lugar de {usual}',
   standIn: '{part}: ou {standIn}',
   unchecked: 'Texto ainda não revisto por uma pessoa que domine a língua.',
   minutes: 'Cerca de {minutes, plural, one {# minuto} other {# minutos}}',
