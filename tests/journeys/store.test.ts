@@ -1,11 +1,15 @@
 import { beforeEach, describe, expect, it } from 'vitest';
 import { showTag } from '~/core/kits/tag';
+import { findCopy, pageOfCopies } from '~/data/queries/copies';
+import { findKit } from '~/data/queries/kits';
 import { onHandNow } from '~/data/queries/store';
 import { listShortages } from '~/data/queries/counts';
 import { takeBack } from '~/data/queries/lending';
+import { school } from '~/data/schema';
 import { today } from '~/server/today';
-import { lendOut } from '../world';
-import { expectAccessible, open, signIn, smallSchoolForEach, visitor } from './browser';
+import { everything } from '../owner';
+import { addVariant, lendOut } from '../world';
+import { ADDRESS, expectAccessible, open, signIn, smallSchoolForEach, visitor } from './browser';
 
 const world = smallSchoolForEach();
 let there: () => Promise<Readonly<Record<string, number | null>>>;
@@ -157,6 +161,109 @@ describe('the store', () => {
     await page.getByRole('button', { name: 'Undo this mending' }).click();
     await page.getByText('The parts count as missing again.').waitFor();
     expect((await there())['two-colour-counter']).toBe(5);
+    expect(complaints).toEqual([]);
+  });
+});
+
+describe('the catalogue of the school', () => {
+  it('takes a kind of part of its own, which stands in for another in a kit and on its sheets', async () => {
+    const { page, complaints } = await visitor({ expected: /400/ });
+    await addVariant(world, 'skyline-rolls', 'Towers');
+    await everything()
+      .update(school)
+      .set({ languages: ['en', 'es', 'pt'] });
+    await signIn(page);
+    await open(page, '/fill/store');
+    await page.getByRole('link', { name: 'Add a kind of part' }).click();
+    await page.getByRole('heading', { name: 'Add a kind of part' }).waitFor();
+    await page.getByText(/It fits the small-parts tube/).waitFor();
+    await expectAccessible(page);
+    // Without a name nothing is added, and what was typed stays.
+    const box = (name: string) => page.getByRole('textbox', { name, exact: true });
+    await box('Spanish, for 1').fill('gorrito de bellota');
+    await page.getByRole('button', { name: 'Add it to the store' }).click();
+    await page.getByText('Name of one: write a name').waitFor();
+    expect(await box('Spanish, for 1').inputValue()).toBe('gorrito de bellota');
+    await box('Name of one').fill('acorn cap');
+    await box('Name of several').fill('acorn caps');
+    for (const [name, size] of [
+      ['Smallest (mm)', '20'],
+      ['Middle (mm)', '45'],
+      ['Largest (mm)', '45'],
+    ] as const) {
+      await box(name).fill(size);
+      await box(name).press('Tab');
+    }
+    await page.getByText(/It does not fit the small-parts tube/).waitFor();
+    await page.getByLabel('It can also stand in for').selectOption({ label: 'connecting cubes' });
+    await box('What changes then').fill('They do not lock: towers are lower.');
+    await box('Spanish, for 2').fill('gorritos de bellota');
+    await page.getByText('2 gorritos de bellota').waitFor();
+    await page.getByRole('button', { name: 'Add it to the store' }).click();
+    await page.getByText('It is in the store now.').waitFor();
+    await page.getByRole('heading', { name: 'acorn caps', exact: true }).waitFor();
+    await expectAccessible(page);
+    const id = new URL(page.url()).pathname.split('/').at(-1)!;
+    expect(await there()).toMatchObject({ [id]: null });
+
+    // In a kit they take the place of cubes: the tray, the margin and the store follow.
+    await open(page, `/fill/${world.kitId}?change=1`);
+    await page.getByRole('checkbox', { name: /^Towers/ }).check({ force: true });
+    await page.getByLabel('For connecting cubes').selectOption({ label: 'acorn caps' });
+    await page.getByText('They do not lock: towers are lower.', { exact: true }).waitFor();
+    await page.getByRole('list', { name: 'The tray' }).getByText('acorn caps').waitFor();
+    await page.getByRole('checkbox', { name: 'Portuguese' }).check({ force: true });
+    await expectAccessible(page);
+    await page.getByRole('button', { name: 'Save the changes' }).click();
+    await page.getByText('Copies built before stay as they were').waitFor();
+    expect(await findKit(world.at, world.kitId)).toMatchObject({ swaps: { cube: id }, languages: ['pt'] });
+    const many = page.getByRole('textbox', { name: 'How many' });
+    await many.fill('1');
+    await many.press('Tab');
+    await page.getByRole('button', { name: 'Build and tag these copies' }).click();
+    await page.getByText('One copy has a tag now').waitFor();
+    await page.getByRole('link', { name: 'Print its pack' }).click();
+    await page.waitForURL(/home=pt/);
+    const { copies } = await pageOfCopies(world.at, world.kitId, 0, 50);
+    const built = await Promise.all(copies.map(({ id: one }) => findCopy(world.at, { id: one })));
+    const copy = built.find((one) => one!.plan.variants.length === 2);
+    await page.goto(`${ADDRESS}/p/${copy!.linkKey}?lang=es`);
+    await page.getByText(/gorritos de bellota/).waitFor();
+
+    // Put away, it stands in for nothing new; the kit keeps what it has until somebody changes it.
+    await open(page, `/fill/store/${id}/about`);
+    await page.getByRole('button', { name: 'Put it away' }).click();
+    await page.getByText('It is chosen for nothing new.').waitFor();
+    await open(page, '/fill/store');
+    await page.getByRole('region', { name: 'Put away' }).getByRole('link', { name: 'acorn caps' }).click();
+    await page.getByRole('button', { name: 'Bring it back' }).click();
+    await page.getByText('It can be chosen again.').waitFor();
+    expect(complaints).toEqual([]);
+  });
+
+  it('decides over safety by what the parts are at this school', async () => {
+    const { page, complaints } = await visitor();
+    await signIn(page);
+    const safety = async (): Promise<string> => {
+      await open(page, `/fill/${world.kitId}`);
+      return page.getByRole('region', { name: /Who must not have it|Safety|What can hurt/ }).innerText();
+    };
+    expect(await safety()).toMatch(/Small parts/);
+    await open(page, '/fill/store/two-colour-counter/about');
+    for (const [name, size] of [
+      ['Middle (mm)', '50'],
+      ['Largest (mm)', '50'],
+    ] as const) {
+      const box = page.getByRole('textbox', { name, exact: true });
+      await box.fill(size);
+      await box.press('Tab');
+    }
+    await page.getByRole('button', { name: 'Save', exact: true }).click();
+    await page.getByText('Safety, names and tasks follow it from now on.').waitFor();
+    await page.getByText('Who changed what').click();
+    await page.getByText(/Largest dimension \(mm\): 25 → 50/).waitFor();
+    await expectAccessible(page);
+    expect(await safety()).not.toMatch(/Small parts/);
     expect(complaints).toEqual([]);
   });
 });

@@ -321,7 +321,7 @@ export function KitForm({
           />
         </Row>
         <Faint>{playsWhy(draft, heard)}</Faint>
-        {languages.length > 1 && (
+        {languages.filter((one) => one !== 'en').length > 1 && (
           <fieldset style={{ border: 0, margin: 0, padding: 0 }}>
             <legend style={{ fontWeight: 700, padding: 0 }}>Language packs, beside English</legend>
             <Row $gap="1.4rem">

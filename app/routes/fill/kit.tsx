@@ -113,7 +113,7 @@ export async function loader({ request, params }: Route.LoaderArgs) {
     onHand,
     offers,
     mayChange: person.role === 'coordinator',
-    languages: person.school.languages.filter((one) => one !== 'en'),
+    languages: person.school.languages,
     follows,
     today: today(at),
   };

@@ -13,7 +13,7 @@ import { notFound } from '~/server/refusals';
 import { Button, ButtonLink } from '~/app/ui/Button';
 import { Changes, DraftNote, TooLate, type Late } from '~/app/ui/Changes';
 import { Said } from '~/app/ui/Notices';
-import { Heading, Panel, Stack } from '~/app/ui/Page';
+import { Heading, Panel, Row, Stack, Workplace } from '~/app/ui/Page';
 import { useDraft } from '~/app/ui/remember';
 import { MaterialForm, materialWords } from './MaterialForm';
 import type { Route } from './+types/store-about';
@@ -104,58 +104,62 @@ function OneMaterial({ loaderData, actionData }: Route.ComponentProps) {
   const words = materialWords(others);
   const done = DONE[search.get('done') ?? ''];
   return (
-    <Stack>
-      <Heading
-        title={`What ${written.plural} are`}
-        action={
-          <ButtonLink quiet href={`/fill/store/${written.id}`}>
-            Back to the store
-          </ButtonLink>
-        }
-      >
-        {isOwnMaterial(written.id)
-          ? 'Added by your school.'
-          : 'It ships with the application; what you write here is true of those at your school.'}
-      </Heading>
-      {done && !actionData && (
-        <Said kind="done" word="Done" live>
-          {done}
-        </Said>
-      )}
-      {late ? (
-        <TooLate late={late} draft={draft} words={words} what="this part" />
-      ) : (
-        <DraftNote draft={draft} words={words} />
-      )}
-      <Panel aria-label="The kind of part">
-        <MaterialForm
-          value={draft.value}
-          version={draft.version}
-          onChange={(change) => draft.set((old) => ({ ...old, ...change }))}
-          onSubmit={draft.sent}
-          errors={actionData?.errors ?? {}}
-          shipped={!isOwnMaterial(written.id)}
-          replaceable={others}
-          action="Save"
-        />
-      </Panel>
-      <Panel aria-labelledby="away">
-        <Form method="post">
-          <input type="hidden" name="intent" value={written.putAway ? 'bringBack' : 'putAway'} />
-          <Stack $gap="0.6rem">
-            <h2 id="away">{written.putAway ? 'It is put away' : 'No longer used here?'}</h2>
-            <p>
-              {written.putAway
-                ? 'It is not counted on the walk and stands in for nothing.'
-                : 'Put away, it is not counted on the walk and stands in for nothing; games that need it still say so.'}
-            </p>
-            <Button type="submit" quiet>
-              {written.putAway ? 'Bring it back' : 'Put it away'}
-            </Button>
-          </Stack>
-        </Form>
-        <Changes rows={changes} words={words} />
-      </Panel>
-    </Stack>
+    <Workplace>
+      <Stack>
+        <Heading
+          title={`What ${written.plural} are`}
+          action={
+            <ButtonLink quiet href={`/fill/store/${written.id}`}>
+              Back to the store
+            </ButtonLink>
+          }
+        >
+          {isOwnMaterial(written.id)
+            ? 'Added by your school.'
+            : 'It ships with the application; what you write here is true of those at your school.'}
+        </Heading>
+        {done && !actionData && (
+          <Said kind="done" word="Done" live>
+            {done}
+          </Said>
+        )}
+        {late ? (
+          <TooLate late={late} draft={draft} words={words} what="this part" />
+        ) : (
+          <DraftNote draft={draft} words={words} />
+        )}
+        <Panel aria-label="The kind of part">
+          <MaterialForm
+            value={draft.value}
+            version={draft.version}
+            onChange={(change) => draft.set((old) => ({ ...old, ...change }))}
+            onSubmit={draft.sent}
+            errors={actionData?.errors ?? {}}
+            shipped={!isOwnMaterial(written.id)}
+            replaceable={others}
+            action="Save"
+          />
+        </Panel>
+        <Panel aria-labelledby="away">
+          <Form method="post">
+            <input type="hidden" name="intent" value={written.putAway ? 'bringBack' : 'putAway'} />
+            <Stack $gap="0.6rem">
+              <h2 id="away">{written.putAway ? 'It is put away' : 'No longer used here?'}</h2>
+              <p>
+                {written.putAway
+                  ? 'It is not counted on the walk and stands in for nothing.'
+                  : 'Put away, it is not counted on the walk and stands in for nothing; games that need it still say so.'}
+              </p>
+              <Row>
+                <Button type="submit" quiet>
+                  {written.putAway ? 'Bring it back' : 'Put it away'}
+                </Button>
+              </Row>
+            </Stack>
+          </Form>
+          <Changes rows={changes} words={words} />
+        </Panel>
+      </Stack>
+    </Workplace>
   );
 }

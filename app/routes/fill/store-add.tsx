@@ -7,7 +7,7 @@ import { requireRole } from '~/server/people/session';
 import { secureRandom } from '~/server/random';
 import { ButtonLink } from '~/app/ui/Button';
 import { KeptHere } from '~/app/ui/Changes';
-import { Heading, Panel, Stack } from '~/app/ui/Page';
+import { Heading, Panel, Stack, Workplace } from '~/app/ui/Page';
 import { useRemembered } from '~/app/ui/remember';
 import { MaterialForm } from './MaterialForm';
 import type { Route } from './+types/store-add';
@@ -39,37 +39,39 @@ export default function AddMaterial({ loaderData, actionData }: Route.ComponentP
   const { empty, replaceable: others } = loaderData;
   const { value, set, forget, restored } = useRemembered<MaterialFields>('new material', empty);
   return (
-    <Stack>
-      <Heading
-        title="Add a kind of part"
-        action={
-          <ButtonLink quiet href="/fill/store">
-            The store
-          </ButtonLink>
-        }
-      >
-        What your school has and the catalogue does not know: it can be counted, bought, and stand in for
-        another part.
-      </Heading>
-      {restored && (
-        <KeptHere
-          onDrop={() => {
-            set(empty);
-            forget();
-          }}
-        />
-      )}
-      <Panel aria-label="The kind of part">
-        <MaterialForm
-          value={{ ...empty, ...value }}
-          onChange={(change) => set((old) => ({ ...old, ...change }))}
-          onSubmit={forget}
-          errors={actionData?.errors ?? {}}
-          shipped={false}
-          replaceable={others}
-          action="Add it to the store"
-        />
-      </Panel>
-    </Stack>
+    <Workplace>
+      <Stack>
+        <Heading
+          title="Add a kind of part"
+          action={
+            <ButtonLink quiet href="/fill/store">
+              The store
+            </ButtonLink>
+          }
+        >
+          What your school has and the catalogue does not know: it can be counted, bought, and stand in for
+          another part.
+        </Heading>
+        {restored && (
+          <KeptHere
+            onDrop={() => {
+              set(empty);
+              forget();
+            }}
+          />
+        )}
+        <Panel aria-label="The kind of part">
+          <MaterialForm
+            value={{ ...empty, ...value }}
+            onChange={(change) => set((old) => ({ ...old, ...change }))}
+            onSubmit={forget}
+            errors={actionData?.errors ?? {}}
+            shipped={false}
+            replaceable={others}
+            action="Add it to the store"
+          />
+        </Panel>
+      </Stack>
+    </Workplace>
   );
 }
