@@ -2,7 +2,7 @@
 import styled from 'styled-components';
 import type { FieldErrors } from '~/core/check/check';
 import { handsSchema } from '~/core/kits/forms';
-import { STAGE_IDS, STAGES, stageOf, type StageId } from '~/core/kits/making';
+import { STAGE_IDS, STAGES, stageOf } from '~/core/kits/making';
 import type { RunPlan } from '~/core/kits/run-plan';
 import { clock, jobsOf, type AfternoonAsked, type Batch, type Job } from '~/core/pack/afternoon';
 import { FINISHES } from '~/core/paper/sheet';

@@ -1,7 +1,7 @@
 import styled from 'styled-components';
 import type { KitPart } from '~/core/kits/recipe';
 import { color } from '~/app/ui/theme';
-import { useCatalogue } from './catalogue';
+import { useCatalogue } from '~/app/ui/catalogue';
 
 const Frame = styled.ul`
   display: grid;

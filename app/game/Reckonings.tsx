@@ -2,7 +2,7 @@ import styled from 'styled-components';
 import { shown } from '~/core/games/kit/shown';
 import type { Reckoning } from '~/core/games/kit/types';
 import { count, plain } from '~/core/words/numbers';
-import { useCatalogue } from '~/app/desk/catalogue';
+import { useCatalogue } from '~/app/ui/catalogue';
 import { Button } from '~/app/ui/Button';
 import { Entered, Entries, Faint, Margin } from '~/app/ui/Page';
 import { Table } from '~/app/ui/Table';

@@ -7,7 +7,7 @@ import { catalogueOf } from '~/core/materials/school';
 import { requireRole } from '~/server/people/session';
 import { copiesOf } from '~/server/once';
 import { Fault, faultOf } from '~/app/ui/Fault';
-import { CatalogueContext } from '~/app/desk/catalogue';
+import { CatalogueContext } from '~/app/ui/catalogue';
 import { Frond } from '~/app/desk/Frond';
 import { ReadyProvider, ScanLine, type ReadyAction } from '~/app/desk/ScanLine';
 import { OtherSchool, useOpenElsewhere } from '~/app/desk/OtherSchool';

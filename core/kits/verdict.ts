@@ -2,7 +2,7 @@
 import { Type, type Static } from '@sinclair/typebox';
 import { DECK, deckWithout, readCards, type Card } from '~/core/cards/deck';
 import { Whole } from '~/core/check/schema';
-import { faultsOf, settle, type Variant } from '~/core/games/kit/game';
+import { faultsOf, settle, type Game, type Variant } from '~/core/games/kit/game';
 import type { Knob } from '~/core/games/kit/knobs';
 import { suffices } from '~/core/games/kit/reckoning';
 import { read } from '~/core/games/kit/shown';
@@ -172,10 +172,21 @@ function told(variant: Variant, change: Variant): string {
   return listed(knobs.map((knob) => `“${knob.title}” at ${read(knob, change.params[knob.name]!)}`));
 }
 
-const changedBy = (variant: Variant, change: Params): Variant | undefined => {
-  const params = { ...variant.params, ...change };
-  return Object.keys(faultsOf(variant.game, params)).length ? undefined : settle(variant.game, params);
-};
+/** Settings that were looked at: while a count is typed, the same ones are asked for again and again. */
+const lookedAt = new WeakMap<Game, Map<string, Variant | undefined>>();
+const MOST_LOOKED_AT = 2000;
+
+function changedBy({ game, params: before }: Variant, change: Params): Variant | undefined {
+  const params = { ...before, ...change };
+  const known = lookedAt.get(game) ?? new Map<string, Variant | undefined>();
+  lookedAt.set(game, known);
+  const key = JSON.stringify(params);
+  if (known.has(key)) return known.get(key);
+  if (known.size >= MOST_LOOKED_AT) known.clear();
+  const made = Object.keys(faultsOf(game, params)).length ? undefined : settle(game, params);
+  known.set(key, made);
+  return made;
+}
 
 /** The setting that knows which cards are missing, with the cards taken out that would be left over. */
 function knowing(variant: Variant, held: Bag, ageBand: AgeBand): Variant | undefined {
@@ -312,7 +323,10 @@ export function verdictOfCopy(
 
 /** Judges a copy. */
 export function verdict({ variants, players, ageBand = 'g1', ...held }: CopyAsked): CopyVerdict {
-  const opened = variants.map((one) => open(forPlayers({ name: '', ...one }, players)));
+  const opened = variants.map((one) => {
+    const variant = open(forPlayers({ name: '', ...one }, players));
+    return changedBy(variant, {}) ?? variant;
+  });
   const games = opened.map((variant) => judge(variant, held, ageBand));
   const all = (fits: (verdict: GameVerdict) => boolean): boolean => games.every((one) => fits(one.verdict));
   return {

@@ -14,10 +14,11 @@ const planOf = (ids: readonly string[]): KitPlan => ({
   assurance: 'usual',
   variants: ids.map((gameId) => ({ gameId, name: gameId, params: startOf(gameOf(gameId)) })),
 });
-async function timed(what: string, wantedMs: number, work: () => unknown): Promise<void> {
-  await work();
+/** Measures what is asked the second time, when the code is warm; `again` tells the question that time. */
+async function timed(what: string, wantedMs: number, work: (again: boolean) => unknown): Promise<void> {
+  await work(false);
   const from = performance.now();
-  await work();
+  await work(true);
   row(what, performance.now() - from, wantedMs);
 }
 
@@ -35,10 +36,12 @@ export async function measureStations(): Promise<void> {
     'cup-machine',
   ]);
   const { parts } = recipeOf(plan);
-  await timed('the verdict on a copy of six games, a piece of every part missing', 50, () =>
+  await timed('the verdict on a copy of six games while its count is typed', 50, (again) =>
     verdictOfCopy({
       plan,
-      held: Object.fromEntries(parts.map(({ material, quantity }) => [material, Math.max(0, quantity - 1)])),
+      held: Object.fromEntries(
+        parts.map(({ material, quantity }) => [material, Math.max(0, quantity - (again ? 2 : 1))]),
+      ),
     }),
   );
   const kits = Array.from({ length: 20 }, (_, i) => ({

@@ -21,7 +21,7 @@ import { freeNow } from '~/data/queries/store';
 import { listVariants } from '~/data/queries/kits';
 import { ownEntry, shelfEntries } from '~/server/games/shelf';
 import { requireRole } from '~/server/people/session';
-import { useCatalogue } from '~/app/desk/catalogue';
+import { useCatalogue } from '~/app/ui/catalogue';
 import { Button, ButtonLink } from '~/app/ui/Button';
 import { NumberBox, Pick, TextBox, TickBox } from '~/app/ui/fields';
 import { Said } from '~/app/ui/Notices';

@@ -7,7 +7,7 @@ import { MOST_COPIES } from '~/core/kits/forms';
 import type { KitPart } from '~/core/kits/recipe';
 import { shortFor, type OnHand } from '~/core/kits/store';
 import { money } from '~/core/words/numbers';
-import { useCatalogue } from '~/app/desk/catalogue';
+import { useCatalogue } from '~/app/ui/catalogue';
 import { Button, ButtonLink, useSending } from '~/app/ui/Button';
 import { NumberBox, TickBox } from '~/app/ui/fields';
 import { Said } from '~/app/ui/Notices';

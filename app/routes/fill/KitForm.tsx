@@ -20,7 +20,7 @@ import { Notices, Said } from '~/app/ui/Notices';
 import { NotSaved } from '~/app/ui/NotSaved';
 import { Empty, Entered, Entries, Faint, Margin, Row, Panel, Stack } from '~/app/ui/Page';
 import { Ordered } from '~/app/ui/Ordered';
-import { useCatalogue } from '~/app/desk/catalogue';
+import { useCatalogue } from '~/app/ui/catalogue';
 import { Tray } from '~/app/desk/Tray';
 
 export interface KitDraft {

@@ -2,7 +2,7 @@
 import { Form } from 'react-router';
 import { against, HAZARDS, hazardWords, type Hazard, type SaferKit } from '~/core/kits/safety';
 import { listed } from '~/core/words/numbers';
-import { useCatalogue } from '~/app/desk/catalogue';
+import { useCatalogue } from '~/app/ui/catalogue';
 import { Button, ButtonLink, useSending } from '~/app/ui/Button';
 import { Faint, Panel, Row, Stack, State } from '~/app/ui/Page';
 import { Table } from '~/app/ui/Table';

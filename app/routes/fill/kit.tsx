@@ -31,7 +31,7 @@ import { forUnderThree, keepSafer } from '~/server/kits/safer';
 import { recipeOf } from '~/server/threads';
 import { today } from '~/server/today';
 import { Follows } from '~/app/desk/Follows';
-import { useCatalogue } from '~/app/desk/catalogue';
+import { useCatalogue } from '~/app/ui/catalogue';
 import { Button, ButtonLink } from '~/app/ui/Button';
 import { Changes, DraftNote, TooLate, type Late } from '~/app/ui/Changes';
 import { Said } from '~/app/ui/Notices';

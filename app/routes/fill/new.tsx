@@ -5,7 +5,7 @@ import { playsHeard } from '~/data/queries/listening';
 import { saveKitForm } from '~/server/kits/save';
 import { requireRole } from '~/server/people/session';
 import { today } from '~/server/today';
-import { useCatalogue } from '~/app/desk/catalogue';
+import { useCatalogue } from '~/app/ui/catalogue';
 import { Heading, Stack, Workplace, Panel } from '~/app/ui/Page';
 import { KeptHere } from '~/app/ui/Changes';
 import { useRemembered } from '~/app/ui/remember';

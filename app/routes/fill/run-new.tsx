@@ -21,7 +21,7 @@ import { secureRandom } from '~/server/random';
 import { afternoonOf, canOf } from '~/server/threads';
 import { today } from '~/server/today';
 import { AfternoonMargin, HandBoxes } from '~/app/desk/Afternoon';
-import { useCatalogue } from '~/app/desk/catalogue';
+import { useCatalogue } from '~/app/ui/catalogue';
 import { Button, ButtonLink, useSending } from '~/app/ui/Button';
 import { NumberBox, TickBox } from '~/app/ui/fields';
 import { Said } from '~/app/ui/Notices';

@@ -19,7 +19,7 @@ import { byIntent } from '~/server/forms';
 import { isId } from '~/server/ids';
 import { requireRole } from '~/server/people/session';
 import { notFound } from '~/server/refusals';
-import { useCatalogue } from '~/app/desk/catalogue';
+import { useCatalogue } from '~/app/ui/catalogue';
 import { Button, ButtonLink, useSending } from '~/app/ui/Button';
 import { Pick } from '~/app/ui/fields';
 import { Said } from '~/app/ui/Notices';

@@ -6,7 +6,7 @@ import { countStock, listStock, undoMove } from '~/data/queries/store';
 import { byIntent } from '~/server/forms';
 import { isId } from '~/server/ids';
 import { requireRole } from '~/server/people/session';
-import { useCatalogue } from '~/app/desk/catalogue';
+import { useCatalogue } from '~/app/ui/catalogue';
 import { Button, ButtonLink, useSending } from '~/app/ui/Button';
 import { NumberBox } from '~/app/ui/fields';
 import { Said } from '~/app/ui/Notices';

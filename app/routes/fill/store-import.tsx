@@ -5,7 +5,7 @@ import { bringIn, listStock, type StockItem } from '~/data/queries/store';
 import { listIn } from '~/server/csv';
 import { storeFromCsv, type StoreRow } from '~/server/kits/store-csv';
 import { requireRole } from '~/server/people/session';
-import { useCatalogue } from '~/app/desk/catalogue';
+import { useCatalogue } from '~/app/ui/catalogue';
 import { ListImport } from '~/app/ui/ListImport';
 import { State } from '~/app/ui/Page';
 import type { Route } from './+types/store-import';

@@ -6,7 +6,7 @@ import { catalogueNow } from '~/data/queries/materials';
 import { listMoves, listStock, offersOf, reservedNow } from '~/data/queries/store';
 import { showTime } from '~/server/changes';
 import { requireRole } from '~/server/people/session';
-import { useCatalogue } from '~/app/desk/catalogue';
+import { useCatalogue } from '~/app/ui/catalogue';
 import { ButtonLink } from '~/app/ui/Button';
 import {
   Empty,

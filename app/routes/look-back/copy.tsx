@@ -19,7 +19,7 @@ import { requireRole } from '~/server/people/session';
 import { measure } from '~/server/print/fonts';
 import { notFound } from '~/server/refusals';
 import { today } from '~/server/today';
-import { useCatalogue } from '~/app/desk/catalogue';
+import { useCatalogue } from '~/app/ui/catalogue';
 import { ButtonLink } from '~/app/ui/Button';
 import { Entered, Entries, Heading, Margin, Row, Panel, Stack, State, Workplace } from '~/app/ui/Page';
 import { SheetView } from '~/app/game/SheetView';

@@ -11,7 +11,7 @@ import { copiesOf } from '~/server/once';
 import { freeNow } from '~/data/queries/store';
 import { requireRole } from '~/server/people/session';
 import { today } from '~/server/today';
-import { useCatalogue } from '~/app/desk/catalogue';
+import { useCatalogue } from '~/app/ui/catalogue';
 import { Button } from '~/app/ui/Button';
 import { Said } from '~/app/ui/Notices';
 import {

@@ -9,7 +9,7 @@ import { byIntent } from '~/server/forms';
 import { isId } from '~/server/ids';
 import { tasksOf } from '~/server/kits/care';
 import { requireRole } from '~/server/people/session';
-import { useCatalogue } from '~/app/desk/catalogue';
+import { useCatalogue } from '~/app/ui/catalogue';
 import { Button, ButtonLink, useSending } from '~/app/ui/Button';
 import { Said } from '~/app/ui/Notices';
 import {

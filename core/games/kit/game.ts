@@ -102,13 +102,20 @@ export interface Game {
   readonly audits: boolean;
 }
 
+/** What a setting is played with, whether its rules stop, and the next easier setting. */
+interface Needs {
+  parts: readonly PartNeed[];
+  stopped: boolean;
+  easier?: Params;
+}
+
 /** A game with its parameters set and found right. */
 export interface Variant {
   readonly game: Game;
   readonly params: Params;
   reckon(assumptions: Assumptions, effort?: Effort): Reckoning;
   /** Its parts, whether it cannot be played at all, and the next easier setting: what is asked of many settings at once. */
-  needs(ageBand: AgeBand): { parts: readonly PartNeed[]; stopped: boolean; easier?: Params };
+  needs(ageBand: AgeBand): Needs;
   play(random: Random): Generator<Turn, Outcome | void>;
   steps(): Step[];
   /** The small drawing of a step, where there is one; it shows the numbers that the step says. */
@@ -217,6 +224,7 @@ const may = <F>(can: F | undefined, what: string): F => {
 function variantOf(game: Game, params: Params): Variant {
   const parts = DEFINITIONS.get(game)!;
   let said: Step[] | undefined;
+  const needed = new Map<AgeBand, Needs>();
   return {
     game,
     params,
@@ -234,13 +242,17 @@ function variantOf(game: Game, params: Params): Variant {
       return { ...reckoning, notices: [...excess, ...reckoning.notices] };
     },
     needs: (ageBand) => {
+      const before = needed.get(ageBand);
+      if (before) return before;
       // No part depends on how many plays are simulated.
       const answers = parts.reckon(params, { ...QUICK, plays: 1 }, ageBand);
-      return {
+      const needs: Needs = {
         parts: answers.parts,
         stopped: (answers.notices ?? []).some((notice) => notice && notice.severity === 'stop'),
         easier: answers.ladder.easier?.params,
       };
+      needed.set(ageBand, needs);
+      return needs;
     },
     play: (random) => parts.play(params, random),
     steps: () => {
