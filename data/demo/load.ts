@@ -25,7 +25,7 @@ import { boundTo, makeSchool, nameDistrict, setUpSchool, whoseDoor, type School 
 import { offers, share, take } from '../queries/sharing';
 import { answer } from '../schema';
 import { halfMadeRun } from './run';
-import { fillStore } from './store';
+import { ACORN_CAPS, fillStore } from './store';
 
 interface DemoPerson {
   name: string;
@@ -134,6 +134,8 @@ async function moreGames(at: SchoolHandle, createdBy: string): Promise<void> {
       players: 2,
       paper: 'letter',
       assurance: 'usual',
+      languages: ['es', 'pt'],
+      swaps: { 'hop-stone': ACORN_CAPS },
       variantIds,
     },
     createdBy,

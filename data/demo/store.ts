@@ -1,9 +1,38 @@
 /** The store of the demo: what was counted, where it stands, what was bought and lost since. */
+import type { OwnMaterialId } from '~/core/materials/catalogue';
 import type { SchoolHandle } from '../db';
+import { addMaterial } from '../queries/materials';
 import { addOffer, countStock, learnWeight, moveStock, placeStock } from '../queries/store';
+
+/** Gathered in the school yard; they stand in for flat stones. */
+export const ACORN_CAPS: OwnMaterialId = 'own-acorn-cap-7k3pw';
 
 /** The store: shelf by shelf, with what was bought and lost since it was counted. */
 export async function fillStore(at: SchoolHandle, createdBy: string): Promise<void> {
+  await addMaterial(
+    at,
+    ACORN_CAPS,
+    {
+      name: 'acorn cap',
+      plural: 'acorn caps',
+      kind: 'durable',
+      form: 'disc',
+      smallestMm: 12,
+      middleMm: 24,
+      largestMm: 24,
+      allergens: [],
+      otherAllergens: '',
+      flags: [],
+      washable: false,
+      standsInFor: 'hop-stone',
+      changes: 'They roll: play on a cloth.',
+      names: {
+        es: { one: 'gorrito de bellota', other: 'gorritos de bellota' },
+        pt: { one: 'chapéu de bolota', other: 'chapéus de bolota' },
+      },
+    },
+    createdBy,
+  );
   await countStock(
     at,
     STORE.map(([material, counted]) => ({ material, counted })),
@@ -30,6 +59,7 @@ const STORE: readonly (readonly [material: string, counted: number, place: strin
   ['small-cup', 40, 'Hall cupboard', 20],
   ['pencil', 60, 'Hall cupboard', 24],
   ['hop-stone', 12, 'Hall cupboard', 8],
+  [ACORN_CAPS, 64, 'Hall cupboard', 20],
   ['paper-clip', 90, 'Workroom, shelf 1, green box', 20],
   ['bag', 16, 'Hall cupboard', 10],
 ];
