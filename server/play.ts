@@ -1,24 +1,41 @@
 /** What a family page shows, found by the link of its label. */
 import { FAMILY_WORDS } from '~/core/words/family';
-import { excerpt, type Reading } from '~/core/words/reading';
-import { readingOf } from '~/core/words/readings';
+import { ENGLISH, excerpt, linesOf, type Reading } from '~/core/words/reading';
 import { createCookie } from 'react-router';
 import { mayAnswer } from '~/core/lending/due';
-import { wordedOr, WORDED, type Worded } from '~/core/words/languages';
+import { aboutLanguage, SHIPPED_LANGUAGES, type Language } from '~/core/words/languages';
 import { languageFor } from '~/core/words/trouble';
 import { atSchool, type SchoolHandle } from '~/data/db';
 import { findCopy, type CopyRow } from '~/data/queries/copies';
 import { findLoanOf, lastLoanOf } from '~/data/queries/lending';
 import { boundTo, schoolOfLink } from '~/data/queries/schools';
+import { readingsAt } from '~/data/queries/wording';
+import { readingOf } from '~/core/words/readings';
 import { isId } from './ids';
 import { mayVisit, wrongLink } from './limits';
 import { today } from './today';
 
+/** A language that a family page can be read in. */
+export interface Offered {
+  tag: Language;
+  own: string;
+  direction: 'ltr' | 'rtl';
+}
+
 export type FamilyPage =
-  | { refused: 'busy' | 'unknown'; language: Worded; status: number }
+  | {
+      refused: 'busy' | 'unknown';
+      status: number;
+      language: Language;
+      reading: Reading;
+      languages: Offered[];
+    }
   | {
       refused?: undefined;
-      language: Worded;
+      language: Language;
+      /** All wording in that language, as the school has it. */
+      reading: Reading;
+      languages: Offered[];
       /** The way to the rows of the school that the basket belongs to. */
       at: SchoolHandle;
       copy: CopyRow;
@@ -50,16 +67,31 @@ const opened = (linkKey: string) =>
  */
 export async function familyPage(request: Request, linkKey: string, address: string): Promise<FamilyPage> {
   const search = new URL(request.url).searchParams;
-  const asked = WORDED.find((language) => language === search.get('lang'));
-  const preferred = asked ?? wordedOr(languageFor(request.headers.get('Accept-Language')));
   const school = /^[\w-]{22}$/.test(linkKey) ? await schoolOfLink(linkKey) : undefined;
   const at = school && atSchool(boundTo(school));
+  const readings =
+    school && at ? await readingsAt(at, school.languages) : SHIPPED_LANGUAGES.map((one) => readingOf(one));
+  // Where nothing at all is worded yet there is nothing to choose.
+  const offered = readings.filter(
+    (one) => one.language === 'en' || Object.keys(linesOf(one, FAMILY_WORDS)).length > 0,
+  );
+  const tags = offered.map(({ language }) => language);
+  const asked = tags.find((language) => language === search.get('lang'));
+  const preferred = asked ?? languageFor(request.headers.get('Accept-Language'), tags);
+  const shown = (language: Language) => ({
+    language,
+    reading: offered.find((one) => one.language === language) ?? ENGLISH,
+    languages: tags.map((tag) => {
+      const { own, direction } = aboutLanguage(tag);
+      return { tag, own, direction };
+    }),
+  });
   const copy = at && (await findCopy(at, { linkKey }));
   if (!copy)
     return (await wrongLink(address))
-      ? { refused: 'unknown', language: preferred, status: 404 }
-      : { refused: 'busy', language: preferred, status: 429 };
-  if (!(await mayVisit(copy.id, address))) return { refused: 'busy', language: preferred, status: 429 };
+      ? { refused: 'unknown', status: 404, ...shown(preferred) }
+      : { refused: 'busy', status: 429, ...shown(preferred) };
+  if (!(await mayVisit(copy.id, address))) return { refused: 'busy', status: 429, ...shown(preferred) };
   const cookie = opened(linkKey);
   const last = await lastLoanOf(at, copy.id);
   const kept: unknown = search.has('now') ? undefined : await cookie.parse(request.headers.get('Cookie'));
@@ -74,7 +106,9 @@ export async function familyPage(request: Request, linkKey: string, address: str
       await cookie.serialize(current.id, { secure: new URL(request.url).protocol === 'https:' }),
     );
   return {
-    language: asked ?? (open && !others && last ? wordedOr(last.language) : preferred),
+    ...shown(
+      asked ?? (open && !others && last ? (tags.find((one) => one === last.language) ?? 'en') : preferred),
+    ),
     at,
     copy,
     loanId: open ? current.id : undefined,
@@ -84,8 +118,13 @@ export async function familyPage(request: Request, linkKey: string, address: str
   };
 }
 
-/** What the family pages themselves say in a language. */
-export const familyReading = (language: Worded): Reading => excerpt(readingOf(language), FAMILY_WORDS);
+/** What every family page shows: its own words in its language, and the languages there are. */
+export const shownOf = ({ language, reading, languages }: FamilyPage, path: string) => ({
+  language,
+  reading: excerpt(reading, FAMILY_WORDS),
+  languages,
+  path,
+});
 
 /** Whether an answer that was begun for this loan of the copy may still be sent. */
 export async function mayStillAnswer(at: SchoolHandle, copyId: string, loanId: string): Promise<boolean> {

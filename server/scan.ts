@@ -5,9 +5,9 @@ import { dueWords } from '~/core/lending/due';
 import { readTag, showTag } from '~/core/kits/tag';
 import { readSlip, slipSentence } from '~/core/listening/slip';
 import type { ScanChoice, ScanReading } from '~/core/lending/scan';
-import { LANGUAGES } from '~/core/words/languages';
+import { aboutLanguage } from '~/core/words/languages';
 import { nameOf } from '~/core/words/reading';
-import { readingOf } from '~/core/words/readings';
+import { namesOf } from '~/core/words/readings';
 import type { SchoolHandle } from '~/data/db';
 import { familiesNamed } from '~/data/queries/families';
 import { findCopy } from '~/data/queries/copies';
@@ -99,7 +99,7 @@ export async function readScan(
     const hit = (name: string): boolean => searchable(name).includes(searchable(q));
     if (mayChoose)
       choices.push(
-        ...SHELF.filter((game) => hit(nameOf(game)) || hit(nameOf(game, readingOf('es')))).map((game) => ({
+        ...SHELF.filter((game) => namesOf(game).some(hit)).map((game) => ({
           says: `open the game ${nameOf(game)}`,
           go: `/choose/${game.id}`,
         })),
@@ -124,7 +124,7 @@ export async function readScan(
 async function familyChoices(at: SchoolHandle, q: string, held: Held): Promise<ScanChoice[]> {
   const copy = held.copy ? `&copy=${encodeURIComponent(held.copy)}` : '';
   return (await familiesNamed(at, q, MOST_CHOICES)).map((family) => ({
-    says: `${copy ? 'lend to' : 'choose'} ${family.name} (${LANGUAGES[family.language].name})`,
+    says: `${copy ? 'lend to' : 'choose'} ${family.name} (${aboutLanguage(family.language).name})`,
     go: `/lend?family=${family.id}${copy}`,
   }));
 }

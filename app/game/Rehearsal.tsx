@@ -3,7 +3,7 @@ import styled from 'styled-components';
 import { seeded } from '~/core/chance/random';
 import type { Variant } from '~/core/games/kit/game';
 import type { Turn } from '~/core/games/kit/types';
-import { LANGUAGES } from '~/core/words/languages';
+import { aboutLanguage } from '~/core/words/languages';
 import { say, type Reading } from '~/core/words/reading';
 import { Button } from '~/app/ui/Button';
 import { Choice } from '~/app/ui/fields';
@@ -45,7 +45,7 @@ export function Rehearsal({ variant, readings }: { variant: Variant; readings: r
         label="Language of the rehearsal"
         value={reading.language}
         onChange={(value) => setReading(readings.find(({ language }) => language === value)!)}
-        options={readings.map(({ language }) => ({ value: language, label: LANGUAGES[language].own }))}
+        options={readings.map(({ language }) => ({ value: language, label: aboutLanguage(language).own }))}
       />
       <Turns aria-live="polite" lang={reading.language}>
         {visible.map((turn, i) => (

@@ -1,10 +1,10 @@
 import styled, { css } from 'styled-components';
-import { PT_MM, type FontName, type Ink, type Shape, type Sheet } from '~/core/paper/sheet';
-import { ARABIC } from '~/core/paper/text';
-import { LANGUAGES } from '~/core/words/languages';
-import { color, type as face } from '~/app/ui/theme';
+import { PT_MM, type Ink, type Shape, type Sheet } from '~/core/paper/sheet';
+import { aboutLanguage } from '~/core/words/languages';
+import { color, familiesOf } from '~/app/ui/theme';
 
-const FAMILY: Record<FontName, string> = { body: face.body, bold: face.body, display: face.display };
+/** Letters beside those of the Latin script. */
+const OTHER_SCRIPT = /[^\p{Script=Latin}\p{Script=Common}\p{Script=Inherited}]/u;
 const inked = ({ fill, stroke, strokeMm, dashMm, round }: Ink) => ({
   fill: fill ?? 'none',
   stroke: stroke ?? 'none',
@@ -19,18 +19,18 @@ function Drawn({ shape }: { shape: Shape }) {
   switch (shape.kind) {
     case 'text': {
       // Anchors of shapes are sides of the paper; those of SVG follow the direction of the text.
-      const rtl = shape.language !== undefined && LANGUAGES[shape.language].direction === 'rtl';
-      // In a heading Arabic is bold; the letters beside it have one weight only, and none is made up for them.
-      const boldArabic = shape.font === 'display' && ARABIC.test(shape.text);
+      const rtl = shape.language !== undefined && aboutLanguage(shape.language).direction === 'rtl';
+      // In a heading other scripts are bold; the letters beside them have one weight only, and none is made up for them.
+      const boldScript = shape.font === 'display' && OTHER_SCRIPT.test(shape.text);
       const anchor = rtl ? ({ start: 'end', end: 'start', middle: 'middle' } as const) : undefined;
       return (
         <text
           x={shape.x}
           y={shape.y}
           fontSize={shape.sizePt * PT_MM}
-          fontFamily={FAMILY[shape.font]}
-          fontWeight={shape.font === 'bold' || boldArabic ? 700 : 400}
-          style={boldArabic ? { fontSynthesis: 'none' } : undefined}
+          fontFamily={familiesOf(shape.font === 'display' ? 'display' : 'body', shape.language)}
+          fontWeight={shape.font === 'bold' || boldScript ? 700 : 400}
+          style={boldScript ? { fontSynthesis: 'none' } : undefined}
           textAnchor={anchor ? anchor[shape.anchor] : shape.anchor}
           direction={rtl ? 'rtl' : undefined}
           fill={shape.fill}

@@ -1,7 +1,7 @@
 import type { Heard } from '~/core/games/kit/hearing';
 import { HEARD_WORDS } from '~/core/words/family';
 import { say, type Reading } from '~/core/words/reading';
-import { LANGUAGES, type Language } from '~/core/words/languages';
+import { aboutLanguage, type Language } from '~/core/words/languages';
 import { Table } from '~/app/ui/Table';
 import { Faint, Panel } from '~/app/ui/Page';
 
@@ -33,7 +33,7 @@ export const TellsIt = ({
       rows={steps}
       rowKey={({ id }) => id}
       columns={languages.map((language, i) => ({
-        head: LANGUAGES[language].own,
+        head: aboutLanguage(language).own,
         cell: ({ texts }: ToldStep) => <span lang={language}>{texts[i]}</span>,
       }))}
     />

@@ -22,7 +22,7 @@ export async function loader({ request }: Route.LoaderArgs) {
   const { id, name, role, school, schools } = person;
   return {
     person: { id, name, role },
-    school: { id: school.id, name: school.name, among: schools },
+    school: { id: school.id, name: school.name, among: schools, languages: school.languages },
     waiting: await waiting(at, await copiesOf(at)),
     materials: await listMaterials(at),
   };

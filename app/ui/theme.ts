@@ -18,10 +18,24 @@ export const color = {
   shoreLight: '#E1ECF2',
 } as const;
 
-export const type = {
-  body: `'Atkinson Hyperlegible Next', 'Noto Sans Arabic', sans-serif`,
-  display: `'Young Serif', 'Noto Sans Arabic', serif`,
+const SCRIPTS = `'Noto Sans Arabic', 'Noto Sans Hebrew', 'Noto Sans Devanagari', 'Noto Sans Bengali', 'Noto Sans Ethiopic'`;
+const LATIN = {
+  body: `'Atkinson Hyperlegible Next', 'Noto Sans'`,
+  display: `'Young Serif', 'Noto Sans'`,
 } as const;
+const HAN = `'Noto Sans SC', 'Noto Sans TC'`;
+
+export const type = {
+  body: `${LATIN.body}, ${SCRIPTS}, ${HAN}, sans-serif`,
+  display: `${LATIN.display}, ${SCRIPTS}, ${HAN}, serif`,
+} as const;
+
+/** The fonts of a text in a language: Vietnamese stands in one font with all its letters, each Chinese in its own. */
+export function familiesOf(font: keyof typeof type, language?: string): string {
+  if (language === 'vi') return `'Noto Sans', ${LATIN[font]}, sans-serif`;
+  if (language === 'zh-Hant') return `${LATIN[font]}, 'Noto Sans TC', 'Noto Sans SC', sans-serif`;
+  return type[font];
+}
 
 /** Corners like cut card: none is quite like the next. */
 export const cut = css`
@@ -40,6 +54,8 @@ export const GlobalStyle = createGlobalStyle`
   html { scroll-padding-block: 1rem 6.5rem; }
   body { margin: 0; min-height: 100vh; }
   h1, h2, h3 { font-family: ${type.display}; font-variant-numeric: lining-nums; font-weight: 400; line-height: 1.2; margin: 0; text-wrap: balance; }
+  :lang(vi), :lang(vi) :is(h1, h2, h3) { font-family: ${familiesOf('body', 'vi')}; }
+  :lang(zh-Hant) { font-family: ${familiesOf('body', 'zh-Hant')}; }
   h1 { font-size: 1.9rem; } h2 { font-size: 1.35rem; } h3 { font-size: 1.1rem; }
   p { margin: 0; }
   a { color: ${color.shore}; text-underline-offset: 3px; }

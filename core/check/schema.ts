@@ -51,6 +51,9 @@ export const SomeOf = <const T extends string>(labels: Record<T, string>, about:
     ...about,
   });
 
+/** A language by its tag; the module of languages knows which there are. */
+export const Tongue = (about: About) => Words({ format: 'language', maxLength: 20, ...about });
+
 /** Yes or no. */
 export const YesNo = (about: About) => Truth(about);
 

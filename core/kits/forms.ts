@@ -1,9 +1,9 @@
 /** The forms of variants and kits. */
 import { Type, type Static } from '@sinclair/typebox';
-import { Line, OneOf, Whole } from '~/core/check/schema';
+import { Line, OneOf, Tongue, Whole } from '~/core/check/schema';
 import { AGE_BANDS, type AgeBand } from '~/core/games/kit/types';
 import { FINISHES, PAPERS, type Finish, type Paper } from '~/core/paper/sheet';
-import { LANGUAGES, type Language } from '~/core/words/languages';
+import type { Language } from '~/core/words/languages';
 import type { Swaps } from './recipe';
 import { ASSURANCES, type Assurance } from './assurance';
 import { LOAN_DAYS, USUAL_PLAYS } from './loan';
@@ -15,13 +15,6 @@ export const variantSchema = Type.Object({
   ageBand,
 });
 
-/** Languages beside English, with their names. */
-const nameOfEach = Object.fromEntries(
-  Object.entries(LANGUAGES)
-    .filter(([id]) => id !== 'en')
-    .map(([id, { name }]) => [id, name]),
-) as Record<Language, string>;
-
 export const kitSchema = Type.Object({
   name: Line(60, { title: 'Name of the kit' }),
   ageBand,
@@ -31,7 +24,8 @@ export const kitSchema = Type.Object({
   finish: OneOf<Finish>(FINISHES, { title: 'Finish', default: 'plain' }),
   daysOut: Whole(1, 120, { title: 'Days a loan lasts', default: LOAN_DAYS }),
   playsAWeek: Whole(1, 21, { title: 'Plays a week', default: USUAL_PLAYS }),
-  languages: Type.Array(OneOf<Language>(nameOfEach, { title: 'Language packs' }), {
+  languages: Type.Array(Tongue({ title: 'Language packs' }), {
+    maxItems: 40,
     uniqueItems: true,
     default: [],
     title: 'Language packs',
@@ -76,7 +70,7 @@ export const packLanguages = (
   { languages }: Pick<KitAbout, 'languages'>,
   school: readonly string[],
 ): Language[] => {
-  const here = (Object.keys(nameOfEach) as Language[]).filter((one) => school.includes(one));
+  const here = school.filter((one) => one !== 'en');
   const mine = here.filter((one) => languages.includes(one));
   return mine.length ? mine : here;
 };

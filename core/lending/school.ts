@@ -3,7 +3,7 @@ import { Type } from '@sinclair/typebox';
 import { Line, LongText, OneOf } from '~/core/check/schema';
 import { PAPERS, type Paper } from '~/core/paper/sheet';
 import { newPassword } from '~/core/people/forms';
-import { LANGUAGES, type Language } from '~/core/words/languages';
+import { isLanguage, type Language } from '~/core/words/languages';
 
 const PAPER_LABELS: Record<Paper, string> = { letter: PAPERS.letter.name, a4: PAPERS.a4.name };
 
@@ -42,8 +42,13 @@ export const schoolSchema = Type.Object(about);
 export const districtSchema = Type.Object({ districtName: Line(120, { title: 'Name of the district' }) });
 
 /** The languages of families that a form names; English is the source of all wording. */
-export const languagesIn = (named: readonly unknown[]): Language[] =>
-  (Object.keys(LANGUAGES) as Language[]).filter((code) => code === 'en' || named.includes(code));
+export const languagesIn = (named: readonly unknown[]): Language[] => [
+  ...new Set(['en', ...named.filter(isLanguage)]),
+];
+
+/** The language beside English that stands first where nothing else is asked for; English where there is no other. */
+export const homeOf = (languages: readonly Language[]): Language =>
+  languages.find((one) => one !== 'en') ?? 'en';
 
 export const setUpSchema = Type.Object({
   ...about,

@@ -10,8 +10,9 @@ import { contextOf } from '~/core/paper/testing';
 import { readingOf } from '~/core/words/readings';
 import { say } from '~/core/words/reading';
 import { open } from '~/core/own/open';
+import { formsOf, sampleOf } from '~/core/words/inspect';
 import { materialOf, materials, type AnyMaterialId } from './catalogue';
-import { asWritten, catalogueOf, formsOf, sampleOf, SHIPPED, shownName, type SchoolMaterial } from './school';
+import { asWritten, catalogueOf, SHIPPED, shownName, type SchoolMaterial } from './school';
 
 const caps: SchoolMaterial = {
   ...asWritten(materialOf('token')),

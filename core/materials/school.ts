@@ -4,8 +4,9 @@
  */
 import { Type, type Static } from '@sinclair/typebox';
 import { OneOf } from '~/core/check/schema';
+import { formsOf } from '~/core/words/inspect';
 import { format, literal, type Messages } from '~/core/words/message';
-import { LANGUAGES, type Language } from '~/core/words/languages';
+import type { Language } from '~/core/words/languages';
 import type { Source } from '~/core/words/reading';
 import {
   ballCaution,
@@ -72,24 +73,11 @@ export const schoolMaterialSchema = Type.Object({
 });
 export type SchoolMaterialFields = Static<typeof schoolMaterialSchema>;
 
-/** Languages beside English in which a part has names. */
-export const NAMED_LANGUAGES = (Object.keys(LANGUAGES) as Language[]).filter((one) => one !== 'en');
-
 /** The same with the names in other languages, by plural form. */
 export const materialFormSchema = Type.Object({
   ...schoolMaterialSchema.properties,
   names: Type.Unsafe<Names>(
-    Type.Partial(
-      Type.Object(
-        Object.fromEntries(
-          NAMED_LANGUAGES.map((language) => [
-            language,
-            Type.Record(Type.String(), partName(`Name in ${LANGUAGES[language].name}`)),
-          ]),
-        ),
-        { additionalProperties: false },
-      ),
-    ),
+    Type.Record(Type.String(), Type.Record(Type.String(), partName('A name in another language'))),
   ),
 });
 
@@ -114,17 +102,6 @@ export const isOwnMaterial = (id: string): id is OwnMaterialId => id.startsWith(
 
 /** Whether a part is printed: what a school adds is bought. */
 export const isPrinted = (id: string): boolean => !isOwnMaterial(id) && materialOf(id).kind === 'printed';
-
-/** The plural forms of a language that counts of pieces take: one and several in English, five forms in Arabic. */
-export function formsOf(language: Language): Intl.LDMLPluralRule[] {
-  const rules = new Intl.PluralRules(language);
-  return [...new Set(Array.from({ length: 200 }, (_, i) => rules.select(i + 1)))];
-}
-/** A count that takes a plural form, to show it by. */
-export const sampleOf = (language: Language, form: Intl.LDMLPluralRule): number => {
-  const rules = new Intl.PluralRules(language);
-  return Array.from({ length: 200 }, (_, i) => i + 1).find((n) => rules.select(n) === form)!;
-};
 
 /** Names as one message with the count before them; undefined where the form for all others is missing. */
 function messageOf(
@@ -320,7 +297,7 @@ function wordsOf(school: readonly SchoolMaterial[]): Source {
     const usual = isOwnMaterial(id) ? undefined : materialOf(id);
     if (usual?.name !== name || usual.plural !== plural)
       en[id] = messageOf('en', { one: name, other: plural })!;
-    for (const language of Object.keys(LANGUAGES) as Language[]) {
+    for (const language of Object.keys(names)) {
       const message = language === 'en' ? undefined : messageOf(language, names[language] ?? {});
       if (message !== undefined) (own[language] ??= {})[id] = message;
     }

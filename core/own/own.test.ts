@@ -9,7 +9,7 @@ import { check } from '~/core/games/kit/check';
 import { settle, startOf } from '~/core/games/kit/game';
 import { sample, apart } from '~/core/games/kit/testing';
 import { recipeOf } from '~/core/kits/recipe';
-import { WORDED } from '~/core/words/languages';
+import { SHIPPED_LANGUAGES } from '~/core/words/languages';
 import { nameOf, say } from '~/core/words/reading';
 import { readingOf } from '~/core/words/readings';
 import { checkOwnGame } from './check';
@@ -87,7 +87,7 @@ describe.each(KINDS)('an own game: %s', (_, change) => {
   });
 
   it('tells its steps and its plays in both languages', () => {
-    for (const language of WORDED) {
+    for (const language of SHIPPED_LANGUAGES) {
       for (const step of settle(game, preset!.params).steps())
         expect(say(readingOf(language), game.words, step.id, step.args)).not.toMatch(/[{}]/);
       const [first] = [...settle(game, preset!.params).play(seeded(1))];

@@ -8,7 +8,7 @@ import { hasHomeStandIn, isEdibleAtHome, MATERIAL_WORDS } from '~/core/materials
 import type { VariantPart } from '~/core/kits/recipe';
 import { FAMILY_WORDS, type FamilyMessage } from '~/core/words/family';
 import type { Args, Messages } from '~/core/words/message';
-import { LANGUAGES, type Language } from '~/core/words/languages';
+import { aboutLanguage, type Language } from '~/core/words/languages';
 import { ENGLISH, nameOf, saidIn, say, type Reading, type Source } from '~/core/words/reading';
 import { inEach } from '~/core/paper/cards';
 import { placed } from '~/core/paper/place';
@@ -79,7 +79,7 @@ function columnsOf({ paper, readings }: SheetContext, gutterMm: number) {
   const { widthMm } = PAPERS[paper];
   const left = MARGIN_MM + 2;
   const right = widthMm - left;
-  const rtl = ({ language }: Reading): boolean => LANGUAGES[language].direction === 'rtl';
+  const rtl = ({ language }: Reading): boolean => aboutLanguage(language).direction === 'rtl';
   const mixed = readings.some(rtl) && !readings.every(rtl);
   if (mixed) {
     // Both readings begin in the middle, beside the numbers: one runs to the left, the other to the right.

@@ -1,8 +1,8 @@
 /** What is asked for of a pack, as an address says it: the form of the print page, and what a job keeps. */
 import { Type, type Static } from '@sinclair/typebox';
-import { OneOf, SomeOf, Whole } from '~/core/check/schema';
+import { OneOf, SomeOf, Tongue, Whole } from '~/core/check/schema';
 import { CUTS, FINISHES, PAPERS, type Lost, type Paper } from '~/core/paper/sheet';
-import { LANGUAGES, type Language } from '~/core/words/languages';
+import '~/core/words/languages';
 import { PACK_ITEMS, PACK_SCOPES } from './choices';
 import { LABEL_STOCKS, type LabelStockName } from './stock';
 
@@ -23,7 +23,7 @@ export const orderSchema = Type.Object({
   item: Type.Optional(SomeOf(PACK_ITEMS, { title: 'What is printed' })),
   paper: Type.Optional(OneOf<Paper>(named(PAPERS), { title: 'Paper' })),
   scope: OneOf(PACK_SCOPES, { title: 'Print', default: 'each' }),
-  home: OneOf<Language>(named(LANGUAGES), { title: 'Home language', default: 'es' }),
+  home: Tongue({ title: 'Home language', default: 'es' }),
   sides: OneOf({ two: 'Both sides', one: 'One side' }, { title: 'Sides', default: 'two' }),
   finish: OneOf(FINISHES, { title: 'Finish', default: 'plain' }),
   cuts: OneOf(CUTS, { title: 'Cuts', default: 'shared' }),

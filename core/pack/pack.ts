@@ -12,7 +12,7 @@ import {
 } from '~/core/kits/recipe';
 import { materialOf } from '~/core/materials/catalogue';
 import { catalogueOf, type Catalogue, type SchoolMaterial } from '~/core/materials/school';
-import { LANGUAGES, type Language } from '~/core/words/languages';
+import { aboutLanguage, type Language } from '~/core/words/languages';
 import { nameOf, type Reading } from '~/core/words/reading';
 import { calibrationSheets } from '~/core/paper/calibration';
 import { instructionSheets, missingLines } from './instructions';
@@ -203,6 +203,8 @@ export function missingWording(
   return plan.variants.flatMap((one) => {
     const variant = open(one);
     const lines = missingLines(variant, reading).length;
-    return lines ? [{ game: nameOf(variant.game), language: LANGUAGES[reading.language].name, lines }] : [];
+    return lines
+      ? [{ game: nameOf(variant.game), language: aboutLanguage(reading.language).name, lines }]
+      : [];
   });
 }

@@ -88,7 +88,7 @@ export interface Sheet<Material extends string = string> {
 }
 
 /** Width of a line of text in mm. */
-export type Measure = (text: string, font: FontName, sizePt: number) => number;
+export type Measure = (text: string, font: FontName, sizePt: number, language?: Language) => number;
 
 /** Plain: black and white, used once. Durable: colour, card and pouch, used over and over. */
 export const FINISHES = {

@@ -16,7 +16,8 @@ import {
 export const evenly: Measure = (text, _font, sizePt) => text.length * sizePt * PT_MM * 0.5;
 
 /** Shipped readings of some languages. */
-export const readings = (...languages: readonly Language[]): Reading[] => languages.map(readingOf);
+export const readings = (...languages: readonly Language[]): Reading[] =>
+  languages.map((language) => readingOf(language));
 
 export const contextOf = (change: Partial<SheetContext> = {}): SheetContext => ({
   paper: 'letter',

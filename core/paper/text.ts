@@ -1,6 +1,6 @@
 /** Setting text: words into lines of a given width. Pure, given the measure of the fonts. */
 import LineBreaker from 'linebreak';
-import { LANGUAGES, type Language } from '~/core/words/languages';
+import { aboutLanguage, type Language } from '~/core/words/languages';
 import { INK, PT_MM, type FontName, type Measure, type Shape } from './sheet';
 
 export interface TextStyle {
@@ -10,9 +10,6 @@ export interface TextStyle {
   anchor?: 'start' | 'middle' | 'end';
   language?: Language;
 }
-
-/** The blocks of Arabic script, its own punctuation included: set in a font of its own. */
-export const ARABIC = /[\u0600-\u06FF\u0750-\u077F\u08A0-\u08FF\uFB50-\uFDFF\uFE70-\uFEFC]/;
 
 /** Height of one line, in mm. */
 export const lineMm = (sizePt: number): number => sizePt * PT_MM * 1.28;
@@ -52,10 +49,10 @@ export function breakLines(
   text: string,
   widthMm: number,
   measure: Measure,
-  style: Pick<TextStyle, 'sizePt' | 'font'>,
+  style: Pick<TextStyle, 'sizePt' | 'font' | 'language'>,
 ): string[] {
   const fits = (piece: string): boolean =>
-    measure(piece.trimEnd(), style.font ?? 'body', style.sizePt) <= widthMm;
+    measure(piece.trimEnd(), style.font ?? 'body', style.sizePt, style.language) <= widthMm;
   const lines: string[] = [];
   let current = '';
   const add = (piece: string): void => {
@@ -79,7 +76,7 @@ export function breakLines(
 
 /** The side of the paper on which a language begins; anchors are sides, whatever the language. */
 export const startOf = (language: Language | undefined): 'start' | 'end' =>
-  language && LANGUAGES[language].direction === 'rtl' ? 'end' : 'start';
+  language && aboutLanguage(language).direction === 'rtl' ? 'end' : 'start';
 
 export interface Block {
   shapes: Shape[];

@@ -1,6 +1,7 @@
 /** Questions about messages: what arguments they take, and whether a number is written in them. */
 import type { IntlMessageFormat } from 'intl-messageformat';
-import { compile } from './message';
+import type { Language } from './languages';
+import { compile, localeOf } from './message';
 
 type Ast = ReturnType<IntlMessageFormat['getAst']>;
 
@@ -21,6 +22,61 @@ export function argumentsOf(message: string): string[] {
     if (ARGUMENT_TYPES.has(element.type)) names.add((element as { value: string }).value);
   });
   return [...names].sort();
+}
+
+/** An argument of a message: what its branches are for. */
+export interface Argument {
+  name: string;
+  kind: 'plain' | 'plural' | 'select';
+  /** The branches of a plural or a choice, each once. */
+  options: string[];
+}
+
+const SELECT = 5;
+const PLURAL = 6;
+
+/** The arguments of a message in the order in which they come. Throws SyntaxError when it is not well formed. */
+export function argumentsIn(message: string): Argument[] {
+  const found = new Map<string, Argument>();
+  walk(compile(message, 'en').getAst(), (element) => {
+    if (!ARGUMENT_TYPES.has(element.type)) return;
+    const { value: name } = element as { value: string };
+    const kind = element.type === PLURAL ? 'plural' : element.type === SELECT ? 'select' : 'plain';
+    const options = 'options' in element ? Object.keys(element.options) : [];
+    const before = found.get(name);
+    if (!before) found.set(name, { name, kind, options });
+    else if (kind !== 'plain')
+      found.set(name, { name, kind, options: [...new Set([...before.options, ...options])] });
+  });
+  return [...found.values()];
+}
+
+/** The plural forms that counts of a language take, from one to some hundreds: one and several in English, five in Arabic. */
+export function formsOf(language: Language): Intl.LDMLPluralRule[] {
+  const rules = new Intl.PluralRules(localeOf(language));
+  return [...new Set(Array.from({ length: 200 }, (_, i) => rules.select(i + 1)))];
+}
+/** The smallest count that takes a plural form. */
+export const sampleOf = (language: Language, form: Intl.LDMLPluralRule): number => {
+  const rules = new Intl.PluralRules(localeOf(language));
+  return Array.from({ length: 200 }, (_, i) => i + 1).find((n) => rules.select(n) === form) ?? 1;
+};
+
+/**
+ * Plural forms of a language that a message has no words for, by argument. The exact number one stands for its form; what
+ * only tells exact numbers from all others needs no forms.
+ */
+export function missingForms(message: string, language: Language): { argument: string; form: string }[] {
+  const missing: { argument: string; form: string }[] = [];
+  walk(compile(message, 'en').getAst(), (element) => {
+    if (element.type !== PLURAL) return;
+    const { value: argument, options } = element as { value: string; options: Record<string, unknown> };
+    const named = Object.keys(options);
+    if (named.length > 1 && named.every((form) => form === 'other' || form.startsWith('='))) return;
+    for (const form of formsOf(language))
+      if (!(form in options) && !(form === 'one' && '=1' in options)) missing.push({ argument, form });
+  });
+  return missing;
 }
 
 /** Digits written into the text itself: every number in a sentence must come from an argument. */

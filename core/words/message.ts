@@ -7,13 +7,21 @@ export type Args = Readonly<Record<string, string | number>>;
 /** Messages of one language by their id. */
 export type Messages = Readonly<Record<string, string>>;
 
-/** Digits stay the ones the pieces and cards show. */
-const LOCALES: Readonly<Record<Language, string>> = {
-  en: 'en-US',
-  es: 'es-US',
-  ar: 'ar-u-nu-latn',
-  pt: 'pt-BR',
-};
+/** Where a language is spoken in several ways, the one of families in the Americas. */
+const REGIONS: Readonly<Record<Language, string>> = { en: 'US', es: 'US', pt: 'BR' };
+const locales = new Map<Language, string>();
+/** The locale that plurals and numbers follow; digits stay the ones the pieces and cards show. */
+export function localeOf(language: Language): string {
+  const known = locales.get(language);
+  if (known) return known;
+  const region = REGIONS[language];
+  const made = new Intl.Locale(language, {
+    ...(region ? { region } : {}),
+    numberingSystem: 'latn',
+  }).toString();
+  locales.set(language, made);
+  return made;
+}
 
 const cache = new Map<string, IntlMessageFormat>();
 const MOST_COMPILED = 20_000;
@@ -36,7 +44,7 @@ export function format(message: string, language: Language, args: Args = {}): st
   if (!compiled) {
     // What is typed on a bench passes through here too: begin anew before it fills the memory.
     if (cache.size >= MOST_COMPILED) cache.clear();
-    compiled = compile(message, LOCALES[language]);
+    compiled = compile(message, localeOf(language));
     cache.set(key, compiled);
   }
   return String(compiled.format(args));

@@ -21,17 +21,31 @@ export type Wording = Readonly<Record<string, Messages>>;
 export interface Reading {
   readonly language: Language;
   readonly wording: Wording;
+  /** What the school changed in the English source: it stands where the reading has no wording. */
+  readonly english?: Wording;
 }
 /** The source itself. */
 export const ENGLISH: Reading = { language: 'en', wording: {} };
 
+/** The English message with this id, as the school has it. */
+export const englishOf = (
+  { english }: Pick<Reading, 'english'>,
+  source: Source,
+  id: string,
+): string | undefined => english?.[source.id]?.[id] ?? source.en[id];
+
 /** The message with this id as the reading has it; undefined where it has none and English has to do. */
-export function messageIn({ language, wording }: Reading, source: Source, id: string): string | undefined {
+export function messageIn(
+  { language, wording, english }: Reading,
+  source: Source,
+  id: string,
+): string | undefined {
   const own = source.own?.[language]?.[id] ?? wording[source.id]?.[id];
   if (own !== undefined) return own;
-  const english = source.en[id];
-  if (language === 'en') return english;
-  return english !== undefined && english === (SHARED.en as Messages)[id]
+  const shipped = source.en[id];
+  if (language === 'en') return shipped;
+  // What games say alike is worded once, unless the school says it otherwise in this one.
+  return shipped !== undefined && shipped === (SHARED.en as Messages)[id] && !english?.[source.id]?.[id]
     ? wording[SHARED.id]?.[id]
     : undefined;
 }
@@ -55,7 +69,7 @@ export function say<M extends Messages>(
 ): string {
   const message = messageIn(reading, source, id);
   if (message !== undefined) return format(message, reading.language, args);
-  const english = source.en[id];
+  const english = englishOf(reading, source, id);
   if (english === undefined) throw new RangeError(`id: there is no message "${id}"`);
   return format(english, 'en', args);
 }
@@ -77,4 +91,24 @@ export const linesOf = (reading: Reading, source: Source): Record<string, string
 export const excerpt = (reading: Reading, ...sources: readonly Source[]): Reading => ({
   language: reading.language,
   wording: Object.fromEntries(sources.map((source) => [source.id, linesOf(reading, source)])),
+  ...(reading.english
+    ? {
+        english: Object.fromEntries(
+          sources.flatMap(({ id }) => (reading.english![id] ? [[id, reading.english![id]]] : [])),
+        ),
+      }
+    : {}),
 });
+
+/** What a school changed, by language. */
+export type Revised = Readonly<Partial<Record<Language, Wording>>>;
+
+/** A reading with what the school changed laid over it. */
+export function revised(reading: Reading, changed: Revised): Reading {
+  const mine = changed[reading.language];
+  const english = reading.language === 'en' ? undefined : changed.en;
+  if (!mine && !english) return reading;
+  const wording = { ...reading.wording };
+  for (const [id, messages] of Object.entries(mine ?? {})) wording[id] = { ...wording[id], ...messages };
+  return { language: reading.language, wording, ...(english ? { english } : {}) };
+}

@@ -1,5 +1,5 @@
 /** What the server says when it cannot show a page at all: plain sentences, in every language that families read. */
-import { LANGUAGES, type Language } from './languages';
+import { SHIPPED_LANGUAGES, type Language } from './languages';
 import { readingOf } from './readings';
 import { say, source } from './reading';
 
@@ -43,20 +43,31 @@ export function troubleWords(
   };
 }
 
-/** The home language that a browser asks for, the most wanted first ("pt-BR,pt;q=0.9"); English where none is known. */
-export function languageFor(accept: string | null | undefined): Language {
+/** The first of these languages that a browser asks for ("pt-BR,pt;q=0.9"); English where it wants none of them. */
+export function languageFor(
+  accept: string | null | undefined,
+  offered: readonly Language[] = SHIPPED_LANGUAGES,
+): Language {
   const wanted = (accept ?? '')
     .slice(0, 500)
     .split(',')
     .map((part) => {
       const [tag = '', ...rest] = part.trim().split(';');
       const quality = rest.map((one) => /^\s*q=([\d.]+)\s*$/.exec(one)?.[1]).find(Boolean);
-      return {
-        code: tag.trim().slice(0, 2).toLowerCase(),
-        quality: quality === undefined ? 1 : Number(quality),
-      };
+      return { tag: tag.trim(), quality: quality === undefined ? 1 : Number(quality) };
     })
+    .filter(({ quality }) => quality > 0)
     .sort((a, b) => b.quality - a.quality);
-  const known = wanted.find(({ code, quality }) => quality > 0 && Object.hasOwn(LANGUAGES, code));
-  return (known?.code as Language | undefined) ?? 'en';
+  for (const { tag } of wanted) {
+    const found = offered.find((one) => sameLanguage(one, tag));
+    if (found) return found;
+  }
+  return 'en';
+}
+
+/** Whether what a browser asks for is this language: "zh-CN" is written in simplified Chinese. */
+function sameLanguage(offered: Language, asked: string): boolean {
+  if (!/^[a-z]{2,3}(-[a-z0-9]{2,8}){0,3}$/i.test(asked)) return false;
+  const [mine, theirs] = [offered, asked].map((tag) => new Intl.Locale(tag).maximize());
+  return mine!.language === theirs!.language && mine!.script === theirs!.script;
 }

@@ -3,7 +3,7 @@ import { and, asc, desc, eq, inArray, isNull, notLike, sql } from 'drizzle-orm';
 import { same } from '~/core/check/merge';
 import { kitAbout } from '~/core/kits/forms';
 import type { Shared, SharedKind, SharedVariant, SharedWording } from '~/core/kits/shared';
-import { LANGUAGES, type Language } from '~/core/words/languages';
+import { aboutLanguage, isLanguage } from '~/core/words/languages';
 import type { SchoolHandle } from '../db';
 import { kit, kitVariant, ownGame, person, variant, wordingCheck } from '../schema';
 import { log } from './changes';
@@ -38,8 +38,8 @@ export async function contentOf(
       .where(and(ours(tx, ownGame), eq(ownGame.id, thingId), isNull(ownGame.archivedAt)));
     return found && { name: found.name, content: { kind, definition: found.definition } };
   }
-  const language = LANGUAGES[thingId as Language] as { name: string } | undefined;
-  if (!language) return undefined;
+  if (!isLanguage(thingId)) return undefined;
+  const language = aboutLanguage(thingId);
   const lines = await tx
     .selectDistinctOn([wordingCheck.gameId, wordingCheck.messageId], {
       gameId: wordingCheck.gameId,

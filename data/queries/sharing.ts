@@ -5,7 +5,7 @@
 import { and, asc, eq, isNull, sql } from 'drizzle-orm';
 import { same } from '~/core/check/merge';
 import type { SharedKind } from '~/core/kits/shared';
-import { LANGUAGES, type Language } from '~/core/words/languages';
+import { aboutLanguage } from '~/core/words/languages';
 import { alsoAt, transaction, type SchoolHandle } from '../db';
 import { kit, ownGame, school, shared, taken, wordingCheck } from '../schema';
 import { log } from './changes';
@@ -287,7 +287,7 @@ export async function toShow(
     ...worded.map(({ thingId }) => ({
       kind: 'wording' as const,
       thingId,
-      name: LANGUAGES[thingId as Language].name,
+      name: aboutLanguage(thingId).name,
     })),
   ];
   return all.filter(

@@ -5,9 +5,10 @@ import { gameFor } from '~/core/own/open';
 import type { Game } from '~/core/games/kit/game';
 import { ownGameId } from '~/core/own/ids';
 import { lineKey, type LineChecks } from '~/core/words/checks';
-import { WORDED, type Worded } from '~/core/words/languages';
-import { linesOf, messageIn, nameOf } from '~/core/words/reading';
-import { readingOf } from '~/core/words/readings';
+import type { Language } from '~/core/words/languages';
+import { englishOf, messageIn, nameOf, type Reading } from '~/core/words/reading';
+import { readingAt, readingsAt } from './wording';
+import { findSchool } from './schools';
 import { type SchoolHandle, transaction } from '../db';
 import { person, wordingCheck } from '../schema';
 import { ours } from './ours';
@@ -20,6 +21,7 @@ type Row = {
   messageId: string;
   language: string;
   message: string;
+  english: string | null;
   right: boolean;
   note: string;
   by: string | null;
@@ -33,6 +35,7 @@ const latest = (at: SchoolHandle, games: readonly Game[]): Promise<Row[]> =>
       messageId: wordingCheck.messageId,
       language: wordingCheck.language,
       message: wordingCheck.message,
+      english: wordingCheck.english,
       right: wordingCheck.right,
       note: wordingCheck.note,
       by: sql<string | null>`coalesce(${person.name}, ${wordingCheck.elsewhere})`,
@@ -50,22 +53,31 @@ const latest = (at: SchoolHandle, games: readonly Game[]): Promise<Row[]> =>
     )
     .orderBy(wordingCheck.gameId, wordingCheck.messageId, wordingCheck.language, desc(wordingCheck.at));
 
-/** A check holds for the line as it was read: for another wording it counts no more. */
-function holding(game: Game, rows: readonly Row[]): LineChecks {
+/** A check holds for the line as it was read, and for the English it was held against: for others it counts no more. */
+function holding(game: Game, rows: readonly Row[], readings: readonly Reading[]): LineChecks {
   const checks: LineChecks = {};
-  for (const { messageId, language, message, right, note, by } of rows)
-    if (messageIn(readingOf(language as Worded), game.words, messageId) === message)
+  for (const { messageId, language, message, english, right, note, by } of rows) {
+    const reading = readings.find((one) => one.language === language);
+    if (
+      reading &&
+      messageIn(reading, game.words, messageId) === message &&
+      (english === null || englishOf(reading, game.words, messageId) === english)
+    )
       checks[lineKey(messageId, language)] = { right, note, by: by ?? 'someone' };
+  }
   return checks;
 }
 
-export const lineChecks = async (at: SchoolHandle, game: Game): Promise<LineChecks> =>
-  holding(game, await latest(at, [game]));
+/** The latest word on each line of a game in a language, as far as it holds. */
+export async function lineChecks(at: SchoolHandle, game: Game, language: Language): Promise<LineChecks> {
+  const [rows, reading] = await Promise.all([latest(at, [game]), readingAt(at, language)]);
+  return holding(game, rows, [reading]);
+}
 
 export async function addLineChecks(
   at: SchoolHandle,
   game: Game,
-  rows: { messageId: string; language: Worded; right: boolean; note: string; personId: string }[],
+  rows: { messageId: string; language: Language; right: boolean; note: string; personId: string }[],
 ): Promise<void> {
   if (rows.length) await transaction(at, (tx) => insertChecks(tx, game, rows));
 }
@@ -73,14 +85,19 @@ export async function addLineChecks(
 async function insertChecks(
   tx: SchoolHandle,
   game: Game,
-  rows: { messageId: string; language: Worded; right: boolean; note: string; personId: string }[],
+  rows: { messageId: string; language: Language; right: boolean; note: string; personId: string }[],
 ): Promise<void> {
+  const readings = await readingsAt(tx, [...new Set(rows.map(({ language }) => language))]);
   await tx.insert(wordingCheck).values(
-    rows.map((row) => ({
-      ...row,
-      gameId: game.id,
-      message: messageIn(readingOf(row.language), game.words, row.messageId)!,
-    })),
+    rows.map((row) => {
+      const reading = readings.find(({ language }) => language === row.language)!;
+      return {
+        ...row,
+        gameId: game.id,
+        message: messageIn(reading, game.words, row.messageId)!,
+        english: englishOf(reading, game.words, row.messageId)!,
+      };
+    }),
   );
   await log(tx, {
     thing: 'wording',
@@ -114,14 +131,14 @@ export interface LineClash {
 export function saveLineWords(
   at: SchoolHandle,
   game: Game,
-  language: Worded,
+  language: Language,
   lines: readonly LineWord[],
   personId: string,
 ): Promise<{ saved: number; clashes: LineClash[] }> {
   return transaction(at, async (tx) => {
     // One reader after the other for one game in one language.
     await tx.execute(sql`select pg_advisory_xact_lock(hashtext(${`${tx.schoolId} ${game.id} ${language}`}))`);
-    const now = holding(game, await latest(tx, [game]));
+    const now = holding(game, await latest(tx, [game]), [await readingAt(tx, language)]);
     const clashes: LineClash[] = [];
     const rows = lines.flatMap(({ messageId, right, note, had }) => {
       const there = now[lineKey(messageId, language)];
@@ -153,25 +170,37 @@ export const wordedGames = async (at: SchoolHandle): Promise<Game[]> => [
 interface Unchecked {
   gameId: string;
   name: string;
-  language: Worded;
+  language: Language;
   unchecked: number;
   lines: number;
+  /** Lines without any wording: families read them in English. */
+  missing: number;
 }
 /** For each game as it is worded, how many lines of a language nobody has found right yet. English is the source and counts as checked. */
 async function uncheckedIn(at: SchoolHandle, games: readonly Game[]): Promise<Unchecked[]> {
-  const rows = await latest(at, games);
+  const { languages } = await findSchool(at);
+  const [rows, readings] = await Promise.all([
+    latest(at, games),
+    readingsAt(
+      at,
+      languages.filter((language) => language !== 'en'),
+    ),
+  ]);
   return games.flatMap((game) => {
     const checks = holding(
       game,
       rows.filter((row) => row.gameId === game.id),
+      readings,
     );
-    return WORDED.filter((language) => language !== 'en').map((language) => {
-      const ids = Object.keys(linesOf(readingOf(language), game.words));
+    return readings.map((reading) => {
+      const { language } = reading;
+      const ids = Object.keys(game.words.en).filter((id) => messageIn(reading, game.words, id) !== undefined);
       return {
         gameId: game.id,
         name: nameOf(game),
         language,
         lines: ids.length,
+        missing: Object.keys(game.words.en).length - ids.length,
         unchecked: ids.filter((id) => !checks[lineKey(id, language)]?.right).length,
       };
     });
@@ -190,13 +219,14 @@ export const uncheckedLines = async (at: SchoolHandle): Promise<Unchecked[]> =>
 export async function checkedLanguages(
   at: SchoolHandle,
   games: readonly Game[],
-): Promise<Record<string, Worded[]>> {
+): Promise<Record<string, Language[]>> {
   const all = await uncheckedIn(at, games);
-  const checked: Record<string, Worded[]> = {};
-  for (const { id } of games)
-    checked[id] = WORDED.filter((language) => {
-      const here = all.filter((one) => one.gameId === id && one.language === language);
-      return here.length > 0 && here.every(({ unchecked }) => unchecked === 0);
-    });
+  const checked: Record<string, Language[]> = {};
+  for (const { id } of games) {
+    const here = all.filter((one) => one.gameId === id);
+    checked[id] = [...new Set(here.map(({ language }) => language))].filter((language) =>
+      here.every((one) => one.language !== language || one.unchecked + one.missing === 0),
+    );
+  }
   return checked;
 }

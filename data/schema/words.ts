@@ -1,4 +1,4 @@
-import { boolean, index, pgTable, primaryKey, text, timestamp, uuid } from 'drizzle-orm/pg-core';
+import { boolean, index, integer, pgTable, primaryKey, text, timestamp, uuid } from 'drizzle-orm/pg-core';
 import { person } from './people';
 import { schoolId } from './schools';
 
@@ -12,6 +12,8 @@ export const wordingCheck = pgTable(
     messageId: text().notNull(),
     language: text().notNull(),
     message: text().notNull(),
+    /** The English line that it was held against; of the time before that was kept, nobody knows. */
+    english: text(),
     right: boolean().notNull(),
     note: text().notNull().default(''),
     personId: uuid().references(() => person.id),
@@ -27,6 +29,37 @@ export const wordingCheck = pgTable(
       table.language,
       table.messageId,
       table.at,
+    ),
+  ],
+);
+
+/** A line as the school words it, one change after the other; never changed afterwards. Nothing stands for what ships. */
+export const wordingLine = pgTable(
+  'wording_line',
+  {
+    schoolId: schoolId(),
+    id: uuid().notNull().defaultRandom(),
+    /** What the line belongs to: a game, or the sheets, labels and pages themselves. */
+    sourceId: text().notNull(),
+    messageId: text().notNull(),
+    language: text().notNull(),
+    message: text(),
+    /** The English line that it says. */
+    english: text().notNull(),
+    personId: uuid().references(() => person.id),
+    /** Who worded it in another school, where it was taken from there. */
+    elsewhere: text(),
+    at: timestamp({ withTimezone: true }).notNull().defaultNow(),
+    serial: integer().notNull().generatedAlwaysAsIdentity(),
+  },
+  (table) => [
+    primaryKey({ columns: [table.schoolId, table.id] }),
+    index('wording_line_by_line').on(
+      table.schoolId,
+      table.language,
+      table.sourceId,
+      table.messageId,
+      table.serial,
     ),
   ],
 );

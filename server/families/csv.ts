@@ -1,7 +1,7 @@
 /** Families to and from CSV (RFC 4180). What is exported imports again to the same. */
 import { checkForm } from '~/core/check/check';
 import { familySchema, sameName, type FamilyFields } from '~/core/lending/families';
-import { LANGUAGES, type Language } from '~/core/words/languages';
+import { aboutLanguage, languageNamed, SHIPPED_LANGUAGES, type Language } from '~/core/words/languages';
 import { readRows, writeRows } from '../csv';
 
 const COLUMNS = ['name', 'language', 'reach', 'underThree', 'allergens'] as const;
@@ -30,29 +30,26 @@ export type ReadCsv = { ok: true; rows: ReadRow[] } | { ok: false; problem: stri
 const YES = new Set(['yes', 'y', 'true', '1', 'sí', 'si', 'x']);
 const NO = new Set(['', 'no', 'n', 'false', '0']);
 
-/** A language by its code or its name: "es", "Spanish" or "Español". */
-function languageOf(text: string): Language | undefined {
-  const wanted = text.trim().toLowerCase();
-  return (Object.keys(LANGUAGES) as Language[]).find((code) =>
-    [code, LANGUAGES[code].name.toLowerCase(), LANGUAGES[code].own.toLowerCase()].includes(wanted),
-  );
-}
-
 /** Reads a file, row by row; a row that is not right says why and leaves the others alone. */
-export function familiesFromCsv(text: string, existing: readonly string[]): ReadCsv {
+export function familiesFromCsv(
+  text: string,
+  existing: readonly string[],
+  languages: readonly Language[] = SHIPPED_LANGUAGES,
+): ReadCsv {
   const read = readRows(text, { columns: COLUMNS, needed: ['name', 'language'], listOf: 'families' });
   if (!read.ok) return read;
   const taken = new Map(existing.map((name) => [sameName(name), 0]));
   const rows = read.rows.map(({ row, cell, fault }): ReadRow => {
     const name = cell('name');
     if (fault) return { row, name, problem: fault };
-    const language = languageOf(cell('language'));
-    if (!language)
+    // A language by its tag or its name: "es", "Spanish" or "Español".
+    const language = languageNamed(cell('language'))?.tag;
+    if (!language || !languages.includes(language))
       return {
         row,
         name,
-        problem: `“${cell('language')}” is not one of the languages: ${Object.values(LANGUAGES)
-          .map((one) => one.name)
+        problem: `“${cell('language')}” is not one of the languages of your school: ${languages
+          .map((one) => aboutLanguage(one).name)
           .join(', ')}.`,
       };
     const under = cell('underThree').toLowerCase();

@@ -4,7 +4,7 @@ import { gameFor, type GameRef } from '~/core/own/open';
 import type { ShelfEntry } from '~/core/games/shelf/catalogue';
 import { closedGame } from '~/core/own/closed';
 import { nameOf } from '~/core/words/reading';
-import { readingOf } from '~/core/words/readings';
+import { namesOf } from '~/core/words/readings';
 import { entryOf, shelf } from '../threads';
 
 let entries: Promise<ShelfEntry[]> | undefined;
@@ -27,7 +27,7 @@ export async function ownEntry(ref: GameRef): Promise<ShelfEntry> {
     return await entryOf(ref);
   } catch {
     const { id, words, ...about } = closedGame(ref.gameId, nameOf(gameFor(ref)), 'it takes too long.');
-    const names = [nameOf({ words }), nameOf({ words }, readingOf('es'))];
+    const names = namesOf({ words });
     return { ...about, gameId: id, name: names[0]!, names, presets: [] };
   }
 }

@@ -5,12 +5,11 @@ import type { Random } from '~/core/chance/random';
 import { isStored, materials, type AnyMaterialId, type OwnMaterialId } from '~/core/materials/catalogue';
 import {
   asWritten,
-  formsOf,
   materialFormSchema,
-  NAMED_LANGUAGES,
   type SchoolMaterial,
   type MaterialFields,
 } from '~/core/materials/school';
+import { formsOf } from '~/core/words/inspect';
 import type { Language } from '~/core/words/languages';
 import { searchable } from '~/core/words/search';
 
@@ -20,9 +19,9 @@ export type ReadMaterial = { ok: true; fields: MaterialFields } | { ok: false; e
 export const replaceable = () => materials().filter((one) => isStored(one) && one.id !== 'bag');
 
 /** Reads the form of a kind of part. Names in other languages stand in boxes such as `names.es.one`. */
-export function materialIn(form: FormData, id?: AnyMaterialId): ReadMaterial {
+export function materialIn(form: FormData, languages: readonly Language[], id?: AnyMaterialId): ReadMaterial {
   const names: Partial<Record<Language, Record<string, string>>> = {};
-  for (const language of NAMED_LANGUAGES)
+  for (const language of languages.filter((one) => one !== 'en'))
     for (const plural of formsOf(language)) {
       const raw = form.get(`names.${language}.${plural}`);
       const text = typeof raw === 'string' ? visible(raw) : '';
@@ -38,7 +37,7 @@ export function materialIn(form: FormData, id?: AnyMaterialId): ReadMaterial {
   if (!checked.ok) return checked;
   const errors: FieldErrors = {};
   for (const [language, said] of Object.entries(names))
-    if (!said.other)
+    if (!said!.other)
       errors[`names.${language}.other`] = 'Write this form too: it is said wherever no other fits.';
   const { standsInFor, smallestMm, middleMm, largestMm, ...rest } = checked.value;
   if (standsInFor && (standsInFor === id || !replaceable().some((one) => one.id === standsInFor)))

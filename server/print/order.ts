@@ -11,12 +11,12 @@ import type { Cuts, Finish, Lost, Paper } from '~/core/paper/sheet';
 import { showTag } from '~/core/kits/tag';
 import type { Language } from '~/core/words/languages';
 import { nameOf } from '~/core/words/reading';
-import { readingOf } from '~/core/words/readings';
 import type { SchoolHandle } from '~/data/db';
 import { listCopies, type CopyRow } from '~/data/queries/copies';
 import { listMaterials } from '~/data/queries/materials';
 import { schoolMark, type School } from '~/data/queries/schools';
 import { checkedLanguages } from '~/data/queries/words';
+import { readingAt, revisedBy } from '~/data/queries/wording';
 import { isId } from '../ids';
 import { familyLink } from '../links';
 import { laidOut, piecesOf } from '../threads';
@@ -130,7 +130,12 @@ export async function taskOf(
   school: School,
 ): Promise<Task> {
   const { home, paper, finish, cuts, fill, lost } = order;
-  const [checked, written] = await Promise.all([checkedLanguages(at, gamesIn(order)), listMaterials(at)]);
+  const languages = home === 'en' ? ['en'] : [home, 'en'];
+  const [checked, written, changed] = await Promise.all([
+    checkedLanguages(at, gamesIn(order)),
+    listMaterials(at),
+    revisedBy(at, languages),
+  ]);
   const mark = order.items.includes('labels') ? await schoolMark(at) : null;
   const runs = [...new Set(order.copies.map((copy) => copy.buildRunId))];
   const packs = runs.map((run): PackOrder => {
@@ -156,7 +161,8 @@ export async function taskOf(
     packs,
     context: {
       paper,
-      languages: home === 'en' ? ['en'] : [home, 'en'],
+      languages,
+      ...(Object.keys(changed).length ? { changed } : {}),
       seed: SEED,
       finish,
       cuts,
@@ -207,8 +213,12 @@ export function languageOf(search: URLSearchParams): Language | undefined {
 }
 
 /** Games of this order that have lines without wording in the home language. */
-export function missingIn(order: PrintOrder): { game: string; lines: number }[] {
+export async function missingIn(
+  at: SchoolHandle,
+  order: PrintOrder,
+): Promise<{ game: string; lines: number }[]> {
+  const reading = await readingAt(at, order.home);
   const plans = new Map(order.copies.map((copy) => [copy.buildRunId, copy.plan]));
-  const all = [...plans.values()].flatMap((plan) => missingWording(plan, readingOf(order.home)));
+  const all = [...plans.values()].flatMap((plan) => missingWording(plan, reading));
   return [...new Map(all.map((one) => [one.game, one])).values()];
 }

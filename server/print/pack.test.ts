@@ -104,7 +104,15 @@ describe.each(PAPER_NAMES)('packs on %s', (paper) => {
           expect(faultsOf(sheet, paper, `${variant.gameId}, ${variant.name}`)).toEqual([]);
   }, 240_000);
 
-  it.each([['ar', 'en'], ['pt', 'en'], ['en']] as Language[][])(
+  it.each([
+    ['ar', 'en'],
+    ['pt', 'en'],
+    ['vi', 'en'],
+    ['zh-Hans', 'en'],
+    ['he', 'en'],
+    ['ar', 'vi'],
+    ['en'],
+  ] as Language[][])(
     'do so in %s too, with crop marks and no spares',
     (...languages) => {
       for (const variant of every.filter((one, i) => one.gameId !== every[i - 1]?.gameId)) {
@@ -243,12 +251,13 @@ describe('a pack', () => {
     expect(said(['es', 'en'])).toContain('aún no revisado');
     expect(said(['es', 'en'], { 'two-tone-spill': ['es'] })).not.toContain('revisado');
     expect(said(['en'])).not.toContain('EN ·');
-    expect(said(['ar', 'en'])).toContain('EN · Shake the cup');
+    expect(said(['he', 'en'])).toContain('EN · Shake the cup');
+    for (const home of ['ar', 'pt', 'vi', 'zh-Hans']) expect(said([home, 'en'])).not.toContain('EN ·');
     expect(said(['es', 'en'])).not.toContain('EN ·');
-    const lines = missingLines(settle(SHELF[0]!, startOf(SHELF[0]!)), readingOf('pt'));
+    const lines = missingLines(settle(SHELF[0]!, startOf(SHELF[0]!)), readingOf('so'));
     expect(lines).toEqual(expect.arrayContaining(['name', 'goal', 'turn.spill']));
-    expect(missingWording(planFor([spill]), readingOf('pt'))).toEqual([
-      { game: 'Two-Tone Spill', language: 'Portuguese', lines: lines.length },
+    expect(missingWording(planFor([spill]), readingOf('so'))).toEqual([
+      { game: 'Two-Tone Spill', language: 'Somali', lines: lines.length },
     ]);
     expect(missingWording(planFor([spill]), readingOf('es'))).toEqual([]);
   });
@@ -282,7 +291,9 @@ describe('a pack', () => {
 
 describe('the slip', () => {
   it.each(
-    PAPER_NAMES.flatMap((paper) => (['es', 'pt', 'ar', 'en'] as const).map((home) => [paper, home] as const)),
+    PAPER_NAMES.flatMap((paper) =>
+      (['es', 'pt', 'ar', 'vi', 'zh-Hans', 'en'] as const).map((home) => [paper, home] as const),
+    ),
   )('leaves lines to write on, on %s in %s', (paper, home) => {
     const [page] = pack(
       planFor([every[0]!]),
@@ -352,7 +363,13 @@ describe('labels', () => {
     const full = planFor(firsts.slice(0, 16));
     expect(recipeOf(full).parts.length).toBeGreaterThanOrEqual(24);
     for (const paper of PAPER_NAMES)
-      for (const languages of [['es', 'en'], ['ar', 'en'], ['en']] as Language[][])
+      for (const languages of [
+        ['es', 'en'],
+        ['ar', 'en'],
+        ['vi', 'en'],
+        ['zh-Hans', 'en'],
+        ['en'],
+      ] as Language[][])
         for (const sheet of pack(full, paper, { items: ['labels'] }, { readings: readings(...languages) }))
           expect(faultsOf(sheet, paper, `a full basket in ${languages.join()}`)).toEqual([]);
     const boxes = pack(full, 'a4', { items: ['labels'] }).flatMap(({ shapes }) =>

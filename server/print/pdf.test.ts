@@ -9,10 +9,19 @@ import { gameOf } from '~/core/games/shelf';
 import { recipeOf } from '~/core/kits/recipe';
 import { calibrationSheets, RULER_MM } from '~/core/paper/calibration';
 import { packSheets, type PackOrder } from '~/core/pack/pack';
-import { blank, forTwoSides, PAPERS, PT_MM, type Paper, type SheetContext } from '~/core/paper/sheet';
+import {
+  blank,
+  forTwoSides,
+  PAPERS,
+  PT_MM,
+  type FontName,
+  type Paper,
+  type SheetContext,
+} from '~/core/paper/sheet';
 import { line } from '~/core/paper/text';
-import type { Language } from '~/core/words/languages';
-import { FONT_FILES, fontData, fontFaces, measure } from './fonts';
+import { SHIPPED_LANGUAGES, type Language } from '~/core/words/languages';
+import { faceFor, fontData } from './faces';
+import { fontFaces, measure } from './fonts';
 import { pdfOf } from './pdf';
 import { visualRuns } from './runs';
 import { sfntOf } from './sfnt';
@@ -28,7 +37,7 @@ const about = (language: Language = 'es') => ({
 });
 const context = (paper: Paper, languages: Language[] = ['es', 'en']): SheetContext => ({
   paper,
-  readings: languages.map(readingOf),
+  readings: languages.map((language) => readingOf(language)),
   seed: 1,
   measure,
   finish: 'durable',
@@ -184,16 +193,24 @@ describe('a PDF', () => {
 });
 
 describe('runs of text', () => {
-  const runs = (text: string, rtl: boolean) => visualRuns(text, 'body', rtl).map((run) => run.text);
+  const runs = (text: string, language?: string) => visualRuns(text, 'body', language).map((run) => run.text);
+  const fonts = (text: string, font: FontName, language?: string) =>
+    visualRuns(text, font, language).map(({ text: part, face }) => [part, face.family, face.weight]);
   it('leave Latin text alone', () => {
-    expect(visualRuns('Shake the cup', 'bold', false)).toEqual([{ text: 'Shake the cup', font: 'bold' }]);
+    expect(fonts('Shake the cup', 'bold')).toEqual([['Shake the cup', 'Atkinson Hyperlegible Next', 700]]);
   });
   it('stand from left to right on paper', () => {
     // Read from the right: word, blank, 12, blank, word.
-    expect(runs('عد 12 قطع', true)).toEqual(['قطع', ' ', '12', ' ', 'عد']);
-    expect(runs('K7M4-R عد', true)).toEqual(['عد', ' ', 'K7M4-R']);
-    expect(runs('(عد)', true)).toEqual(['(', 'عد', ')']);
-    expect(visualRuns('كم؟', 'bold', true)).toEqual([{ text: 'كم؟', font: 'arabicBold' }]);
+    expect(runs('عد 12 قطع', 'ar')).toEqual(['قطع', ' ', '12', ' ', 'عد']);
+    expect(runs('K7M4-R عد', 'ar')).toEqual(['عد', ' ', 'K7M4-R']);
+    expect(runs('(عد)', 'ar')).toEqual(['(', 'عد', ')']);
+    expect(fonts('كم؟', 'bold', 'ar')).toEqual([['كم؟', 'Noto Sans Arabic', 700]]);
+    // An equation runs from the left, whatever stands around it; the signs that say so are not drawn.
+    expect(runs('قل \u20663 + 5 = 8\u2069 الآن', 'ar')).toEqual(
+      ['الآن', ' 3 + 5 = 8 ', 'قل'].flatMap((part) =>
+        part.startsWith(' ') ? [' ', '3 + 5 = 8', ' '] : [part],
+      ),
+    );
   });
   it('are measured in their own fonts, whatever their order', () => {
     expect(measure('عد 12', 'body', 20)).toBeCloseTo(
@@ -206,14 +223,48 @@ describe('runs of text', () => {
 
 describe('fonts', () => {
   it('come out of their wrapping whole', () => {
-    for (const [name, path] of Object.entries(FONT_FILES)) {
-      const wrapped = create(readFileSync(resolve('node_modules', path))) as Font;
-      const bare = create(fontData(name as keyof typeof FONT_FILES)) as Font;
-      expect([bare.postscriptName, bare.numGlyphs]).toEqual([wrapped.postscriptName, wrapped.numGlyphs]);
-      for (const text of ['Split 10 − 7', 'عدّوا القطع'])
+    for (const text of ['Split', 'عدّوا', 'עברית', 'हिन्दी', 'বাংলা', 'አማርኛ', 'Їжак', 'Ống', '数'])
+      for (const font of ['body', 'bold'] as const) {
+        const face = faceFor(text[0]!, font);
+        const wrapped = create(readFileSync(resolve('node_modules', face.file))) as Font;
+        const bare = create(fontData(face)) as Font;
+        expect([bare.postscriptName, bare.numGlyphs]).toEqual([wrapped.postscriptName, wrapped.numGlyphs]);
         expect(bare.layout(text).advanceWidth).toBe(wrapped.layout(text).advanceWidth);
-    }
+      }
     expect(() => sfntOf(Buffer.from('plain text'))).toThrow('this is no WOFF 1.0 font');
+  });
+  it('have every letter of every line that ships, and of languages that can be added', () => {
+    const lacking = (text: string, language: string): string[] =>
+      visualRuns(text, 'body', language).flatMap(({ text: part, face }) => {
+        const font = create(fontData(face)) as Font;
+        return [...part].filter((sign) => sign.trim() && !font.hasGlyphForCodePoint(sign.codePointAt(0)!));
+      });
+    for (const language of SHIPPED_LANGUAGES)
+      for (const messages of Object.values(readingOf(language).wording))
+        expect([language, [...new Set(lacking(Object.values(messages).join(' '), language))]]).toEqual([
+          language,
+          [],
+        ]);
+    const samples = {
+      so: 'Ciyaarta tirada',
+      uk: 'Порахуйте ґудзики, їх пʼять',
+      el: 'Μετρήστε μαζί',
+      he: 'סִפְרוּ יחד',
+      hi: 'मिलकर गिनें',
+      bn: 'একসাথে গুনুন',
+      am: 'አብረው ይቁጠሩ',
+      'zh-Hant': '一起數一數，讓孩子說',
+      vi: 'Cùng đếm, từng cái một',
+      ur: 'مل کر گنیں',
+      pl: 'Policzcie żółte łódki',
+    };
+    for (const [language, text] of Object.entries(samples))
+      expect([language, lacking(text, language)]).toEqual([language, []]);
+    expect(visualRuns('數', 'body', 'zh-Hant')[0]!.face.family).toBe('Noto Sans TC');
+    expect(visualRuns('数', 'body', 'zh-Hans')[0]!.face.family).toBe('Noto Sans SC');
+    expect(new Set(visualRuns('Cùng đếm từng cái', 'body', 'vi').map(({ face }) => face.family))).toEqual(
+      new Set(['Noto Sans']),
+    );
   });
   it('are inside a page that is kept, those it uses and no others', () => {
     const page = blank('x', 'a4', [line(20, 20, 'Shake', { sizePt: 11 })]);

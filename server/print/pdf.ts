@@ -1,9 +1,10 @@
 /** Sheets as a PDF: real text with its language, embedded fonts, exact size. */
 import PDFDocument from 'pdfkit';
 import { PT_MM, type Ink, type Shape, type Sheet } from '~/core/paper/sheet';
-import { LANGUAGES, type Language } from '~/core/words/languages';
-import { FONT_FILES, fontData, runMm } from './fonts';
-import { visualRuns, type Run } from './runs';
+import type { Language } from '~/core/words/languages';
+import { fontData, type Face } from './faces';
+import { runMm } from './fonts';
+import { visualRuns } from './runs';
 
 const pt = (mm: number): number => mm / PT_MM;
 
@@ -41,7 +42,12 @@ export function pdfOf(
     doc.on('end', () => resolve(Buffer.concat(chunks)));
     doc.on('error', reject);
   });
-  for (const name of Object.keys(FONT_FILES) as Run['font'][]) doc.registerFont(name, fontData(name));
+  const known = new Set<string>();
+  const fontOf = (face: Face): string => {
+    if (!known.has(face.file)) doc.registerFont(face.file, fontData(face));
+    known.add(face.file);
+    return face.file;
+  };
   const root = doc.struct('Document');
   doc.addStructure(root);
   for (const [i, sheet] of sheets.entries()) {
@@ -63,7 +69,7 @@ export function pdfOf(
           ),
         );
       }
-      for (const shape of group.shapes) draw(doc, shape);
+      for (const shape of group.shapes) draw(doc, shape, fontOf);
       doc.endMarkedContent();
     }
     section.end();
@@ -101,10 +107,13 @@ function grouped(shapes: readonly Shape[]): Group[] {
   return groups;
 }
 
-function draw(doc: PDFKit.PDFDocument, shape: Shape): void {
+/** The name under which a document has a font, which it is given when it is first used. */
+type FontOf = (face: Face) => string;
+
+function draw(doc: PDFKit.PDFDocument, shape: Shape, fontOf: FontOf): void {
   switch (shape.kind) {
     case 'text':
-      return drawText(doc, shape);
+      return drawText(doc, shape, fontOf);
     case 'line':
       doc.moveTo(pt(shape.x1), pt(shape.y1)).lineTo(pt(shape.x2), pt(shape.y2));
       return ink(doc, shape);
@@ -137,19 +146,18 @@ function draw(doc: PDFKit.PDFDocument, shape: Shape): void {
 }
 
 /** One line, its runs from left to right. */
-function drawText(doc: PDFKit.PDFDocument, shape: Extract<Shape, { kind: 'text' }>): void {
-  const rightToLeft = shape.language !== undefined && LANGUAGES[shape.language].direction === 'rtl';
-  const runs = visualRuns(shape.text, shape.font, rightToLeft);
+function drawText(doc: PDFKit.PDFDocument, shape: Extract<Shape, { kind: 'text' }>, fontOf: FontOf): void {
+  const runs = visualRuns(shape.text, shape.font, shape.language);
   const widths = runs.map((run) => runMm(run, shape.sizePt));
   const width = widths.reduce((a, b) => a + b, 0);
   let x = shape.x - (shape.anchor === 'middle' ? width / 2 : shape.anchor === 'end' ? width : 0);
   doc.fontSize(shape.sizePt).fillColor(shape.fill);
   runs.forEach((run, i) => {
-    doc.font(run.font).text(run.text, pt(x), pt(shape.y), {
+    doc.font(fontOf(run.face)).text(run.text, pt(x), pt(shape.y), {
       lineBreak: false,
       baseline: 'alphabetic',
       // Shaped as a whole: words of Arabic must not be set one by one from the left.
-      ...(run.font.startsWith('arabic') ? { features: [] } : {}),
+      ...(run.face.rightToLeft ? { features: [] } : {}),
     });
     x += widths[i]!;
   });

@@ -2,21 +2,26 @@
 import { packSheets, type PackOrder } from '~/core/pack/pack';
 import { forTwoSides, type Sheet, type SheetContext } from '~/core/paper/sheet';
 import type { Language } from '~/core/words/languages';
+import type { Revised } from '~/core/words/reading';
 import { readingOf } from '~/core/words/readings';
 import { measure } from './fonts';
 import type { PdfAbout } from './pdf';
 
 export interface Task {
   packs: PackOrder[];
-  context: Omit<SheetContext, 'measure' | 'readings'> & { languages: readonly Language[] };
+  context: Omit<SheetContext, 'measure' | 'readings'> & {
+    languages: readonly Language[];
+    /** What the school changed in their wording. */
+    changed?: Revised;
+  };
   twoSided: boolean;
   about: PdfAbout;
 }
 
 /** What sheets are drawn with, where they are drawn. */
-export const contextOf = ({ languages, ...context }: Task['context']): SheetContext => ({
+export const contextOf = ({ languages, changed, ...context }: Task['context']): SheetContext => ({
   ...context,
-  readings: languages.map(readingOf),
+  readings: languages.map((language) => readingOf(language, changed)),
   measure,
 });
 

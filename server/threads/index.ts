@@ -69,8 +69,8 @@ export const afternoonOf = rememberedBy<AfternoonTask, RunPlan>((asked) => recko
 /** What the shelf says of a game of the school's own. */
 export const entryOf = rememberedBy<GameRef, ShelfEntry>((ref) => reckon('entry', ref), 200);
 /** A list of families, row by row. */
-export const readFamilies = (text: string, existing: string[]): Promise<ReadCsv> =>
-  reckon('families', { text, existing });
+export const readFamilies = (text: string, existing: string[], languages: string[]): Promise<ReadCsv> =>
+  reckon('families', { text, existing, languages });
 export const shelf = (): Promise<ShelfEntry[]> =>
   pool('reckon').run(undefined, { name: 'shelf' }) as Promise<ShelfEntry[]>;
 /** What a bench shows at first. */

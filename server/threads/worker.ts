@@ -59,8 +59,15 @@ export async function draw({ task, port }: { task: Task; port: MessagePort }): P
 }
 
 export const preview = (asked: Asked): Preview => layOut(asked);
-export const families = ({ text, existing }: { text: string; existing: string[] }): ReadCsv =>
-  familiesFromCsv(text, existing);
+export const families = ({
+  text,
+  existing,
+  languages,
+}: {
+  text: string;
+  existing: string[];
+  languages: string[];
+}): ReadCsv => familiesFromCsv(text, existing, languages);
 export const pieces = (asked: Pieces): PieceChoice[] => piecesIn(asked);
 /** What a school wrote of its materials, beside what is asked. */
 export interface AtSchool {

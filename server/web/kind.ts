@@ -1,17 +1,15 @@
 /** A page that needs neither the database nor a script: what went wrong, in the language of who asks. */
 import type { Request, Response } from 'express';
 import { languageFor, troubleWords, type Trouble } from '~/core/words/trouble';
-import { LANGUAGES, type Language } from '~/core/words/languages';
+import { aboutLanguage, SHIPPED_LANGUAGES, type Language } from '~/core/words/languages';
 
 const escaped = (text: string): string =>
   text.replace(/[&<>"]/g, (sign) => ({ '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;' })[sign]!);
 
 /** The language asked for in the address, else the one the browser asks for. */
 export function languageOf(request: Pick<Request, 'url' | 'headers'>): Language {
-  const asked = /[?&]lang=([a-z]{2})\b/.exec(request.url)?.[1];
-  return asked && Object.hasOwn(LANGUAGES, asked)
-    ? (asked as Language)
-    : languageFor(request.headers['accept-language']);
+  const asked = /[?&]lang=([\w-]{2,20})/.exec(request.url)?.[1];
+  return asked && SHIPPED_LANGUAGES.includes(asked) ? asked : languageFor(request.headers['accept-language']);
 }
 
 /** Answers with a kind page, or with its sentence where no page is asked for. */
@@ -33,7 +31,7 @@ export function sayTrouble(request: Request, response: Response, status: number,
   }
   const nonce = response.locals.nonce as string;
   response.type('text/html').send(`<!doctype html>
-<html lang="${language}" dir="${LANGUAGES[language].direction}">
+<html lang="${language}" dir="${aboutLanguage(language).direction}">
 <head><meta charset="utf-8"><meta name="viewport" content="width=device-width, initial-scale=1"><title>${escaped(title)} · Fern Basket</title>
 <style nonce="${nonce}">
 body{margin:0;background:#FBF7EC;color:#22312A;font:1.15rem/1.5 system-ui,sans-serif}

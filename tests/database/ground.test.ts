@@ -268,7 +268,7 @@ describe('a change', () => {
       saved: 0,
       clashes: [{ messageId: 'goal', by: 'Reader', theirs: { right: true } }],
     });
-    const checks = await lineChecks(world.at, game);
+    const checks = await lineChecks(world.at, game, 'es');
     expect([checks[lineKey('name', 'es')]!.right, checks[lineKey('goal', 'es')]!.right]).toEqual([
       true,
       true,

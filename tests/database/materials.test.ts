@@ -142,7 +142,10 @@ describe('the form of a kind of part', () => {
   };
 
   it('puts dimensions in order and keeps the names that were given', () => {
-    const read = materialIn(form({ allergens: ['nuts', 'latex'], flags: 'cord', washable: 'true' }));
+    const read = materialIn(form({ allergens: ['nuts', 'latex'], flags: 'cord', washable: 'true' }), [
+      'en',
+      'es',
+    ]);
     expect(read).toMatchObject({
       ok: true,
       fields: {
@@ -159,7 +162,7 @@ describe('the form of a kind of part', () => {
 
   it('says in a sentence what cannot be, by its box', () => {
     const wrong = (change: Record<string, string | string[]>, id?: 'chip') => {
-      const read = materialIn(form(change), id);
+      const read = materialIn(form(change), ['en', 'es'], id);
       return read.ok ? {} : read.errors;
     };
     expect(wrong({ name: ' ' })).toHaveProperty('name');

@@ -336,11 +336,15 @@ describe('wording', () => {
       language: 'es',
       lines: ids.length,
       unchecked: ids.length,
+      missing: 0,
     });
     await addLineChecks(at, game, rows(ids, true));
     const other = gameOf('tile-sums');
     expect(await checkedLanguages(at, [game, other])).toEqual({ [game.id]: ['es'], [other.id]: [] });
-    expect((await lineChecks(at, game))[lineKey('name', 'es')]).toMatchObject({ right: true, by: 'Reader' });
+    expect((await lineChecks(at, game, 'es'))[lineKey('name', 'es')]).toMatchObject({
+      right: true,
+      by: 'Reader',
+    });
     await addLineChecks(at, game, rows(['name'], false));
     expect(await checkedLanguages(at, [game])).toEqual({ [game.id]: [] });
     await everything().update(wordingCheck).set({ message: 'as it was worded before' });

@@ -156,7 +156,7 @@ describe('what is shared', () => {
     await take(sister, await wording(sister), true, null);
     await take(at, await wording(at), true, null);
     for (const [i, line] of lines.slice(2).entries()) await say(i % 2 ? at : sister, line);
-    const all = async (where: SchoolHandle) => Object.keys(await lineChecks(where, game)).length;
+    const all = async (where: SchoolHandle) => Object.keys(await lineChecks(where, game, 'es')).length;
     expect([await all(at), await all(sister)]).toEqual([lines.length, lines.length]);
     // A third school that follows one of them has what both of them say.
     const third = (await makeSchool(

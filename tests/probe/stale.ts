@@ -163,7 +163,7 @@ export async function staleForms(field: Field, size: number): Promise<Row> {
       ...Object.fromEntries(ids.slice(0, 5).map((id) => [`right ${id}`, 'yes'])),
     });
     const late = await one.post(path, { ...ours, [`note ${ids[5]}`]: 'say it shorter' });
-    const checks = await lineChecks(field.world.at, gameOf('two-tone-spill'));
+    const checks = await lineChecks(field.world.at, gameOf('two-tone-spill'), 'es');
     const right = ids.slice(0, 5).filter((id) => checks[lineKey(id, 'es')]?.right).length;
     if (late.status !== 200 || right !== 5) lost.push(`words: ${5 - right} approved lines were un-approved`);
     if (checks[lineKey(ids[5]!, 'es')]?.note !== 'say it shorter') lost.push('words: a note was lost');

@@ -1,7 +1,7 @@
 import { data, Form, Link, redirect, useSearchParams } from 'react-router';
 import type { ReactNode } from 'react';
 import { SHARED_NAMES, type SharedKind } from '~/core/kits/shared';
-import { LANGUAGES } from '~/core/words/languages';
+import { aboutLanguage } from '~/core/words/languages';
 import { count } from '~/core/words/numbers';
 import { ownGameId } from '~/core/own/ids';
 import { schoolsOfDistrict } from '~/data/queries/schools';
@@ -232,7 +232,7 @@ export default function SharedThings({ loaderData, actionData }: Route.Component
                     label="Share one more"
                     options={showable.map(({ kind, thingId, name }) => ({
                       value: `${kind}|${thingId}`,
-                      label: `${kindOf(kind)}: ${kind === 'wording' ? LANGUAGES[thingId as 'es'].name : name}`,
+                      label: `${kindOf(kind)}: ${kind === 'wording' ? aboutLanguage(thingId).name : name}`,
                     }))}
                   />
                   <Button type="submit" isPending={busy}>

@@ -8,7 +8,7 @@ import { ENOUGH_ANSWERS, playsEach } from '~/core/kits/loan';
 import { FINISHES, PAPERS, type Finish, type Paper } from '~/core/paper/sheet';
 import { open } from '~/core/own/open';
 import { FAMILY_WORDS } from '~/core/words/family';
-import { LANGUAGES, type Language } from '~/core/words/languages';
+import { aboutLanguage, type Language } from '~/core/words/languages';
 import { count, money } from '~/core/words/numbers';
 import { ENGLISH, say } from '~/core/words/reading';
 import type { AnyMaterialId, MaterialId } from '~/core/materials/catalogue';
@@ -131,7 +131,7 @@ export const kitFields = (variants: readonly ChoosableVariant[], catalogue: Cata
         : field === 'finish'
           ? FINISHES[value as Finish]
           : field === 'languages'
-            ? plainValue((value as Language[]).map((one) => LANGUAGES[one].name))
+            ? plainValue((value as Language[]).map((one) => aboutLanguage(one).name))
             : field === 'swaps'
               ? plainValue(
                   Object.entries(value as Swaps).map(
@@ -325,8 +325,8 @@ export function KitForm({
           <fieldset style={{ border: 0, margin: 0, padding: 0 }}>
             <legend style={{ fontWeight: 700, padding: 0 }}>Language packs, beside English</legend>
             <Row $gap="1.4rem">
-              {(Object.keys(LANGUAGES) as Language[])
-                .filter((one) => one !== 'en' && languages.includes(one))
+              {languages
+                .filter((one) => one !== 'en')
                 .map((one) => (
                   <TickBox
                     key={one}
@@ -341,7 +341,7 @@ export function KitForm({
                       })
                     }
                   >
-                    {LANGUAGES[one].name}
+                    {aboutLanguage(one).name}
                   </TickBox>
                 ))}
             </Row>

@@ -5,7 +5,7 @@ import styled from 'styled-components';
 import { countedBy, STAGES, stageOf, type StageId, type StepId } from '~/core/kits/making';
 import { showTag } from '~/core/kits/tag';
 import type { Catalogue } from '~/core/materials/school';
-import { LANGUAGES } from '~/core/words/languages';
+import { aboutLanguage } from '~/core/words/languages';
 import { count } from '~/core/words/numbers';
 import { OnTheScale } from '~/app/desk/OnTheScale';
 import { Tray } from '~/app/desk/Tray';
@@ -106,7 +106,7 @@ export function MakingStep({
       </Large>
       <p>
         {now.kitName}
-        {now.language && `, with instructions in English and ${LANGUAGES[now.language].name}`}
+        {now.language && `, with instructions in English and ${aboutLanguage(now.language).name}`}
         {place && (
           <>
             . They stand in: <strong>{place}</strong>

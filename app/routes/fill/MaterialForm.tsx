@@ -5,18 +5,16 @@ import { bodyOf, type MaterialFlag } from '~/core/materials/catalogue';
 import {
   ALLERGENS,
   FLAGS,
-  formsOf,
   FORMS,
   KINDS,
-  NAMED_LANGUAGES,
-  sampleOf,
   shownName,
   type Allergen,
   type SchoolMaterialFields,
   type MaterialFields,
 } from '~/core/materials/school';
 import { CHOKE_TUBE_MM, fitsTube, isSmallBall, SMALL_BALL_MM } from '~/core/materials/tube';
-import { LANGUAGES, type Language } from '~/core/words/languages';
+import { formsOf, sampleOf } from '~/core/words/inspect';
+import { aboutLanguage, type Language } from '~/core/words/languages';
 import { Button, useSending } from '~/app/ui/Button';
 import { plainValue, type FieldWords } from '~/app/ui/Changes';
 import { Choice, NumberBox, Pick, TextBox, TickBox } from '~/app/ui/fields';
@@ -55,7 +53,7 @@ export const materialWords = (replaceable: Replaceable): FieldWords => ({
           : field === 'names'
             ? plainValue(
                 Object.entries(value as MaterialFields['names']).map(
-                  ([language, names]) => `${LANGUAGES[language as Language].name}: ${names?.other ?? ''}`,
+                  ([language, names]) => `${aboutLanguage(language).name}: ${names?.other ?? ''}`,
                 ),
               )
             : plainValue(value),
@@ -95,6 +93,7 @@ export function MaterialForm({
   errors,
   shipped,
   replaceable,
+  languages,
   action,
 }: {
   value: MaterialFields;
@@ -105,6 +104,8 @@ export function MaterialForm({
   /** It ships with the application: whether it lasts is known. */
   shipped: boolean;
   replaceable: Replaceable;
+  /** Those of the school beside English. */
+  languages: readonly Language[];
   action: string;
 }) {
   const busy = useSending();
@@ -247,7 +248,7 @@ export function MaterialForm({
               ? 'What is left empty stays as it ships.'
               : 'Without one, families read the English name, marked so.'}
           </Faint>
-          {NAMED_LANGUAGES.map((language) => {
+          {languages.map((language) => {
             const names = value.names[language] ?? {};
             return (
               <Row key={language} $gap="1.2rem" style={{ marginTop: '0.6rem' }}>
@@ -255,7 +256,7 @@ export function MaterialForm({
                   <TextBox
                     key={form}
                     name={`names.${language}.${form}`}
-                    label={`${LANGUAGES[language].name}, for ${sampleOf(language, form)}`}
+                    label={`${aboutLanguage(language).name}, for ${sampleOf(language, form)}`}
                     value={names[form] ?? ''}
                     onChange={(text) =>
                       onChange({ names: { ...value.names, [language]: { ...names, [form]: text } } })

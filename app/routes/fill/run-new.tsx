@@ -3,7 +3,7 @@ import { checkForm, type FieldErrors } from '~/core/check/check';
 import { shareOut, type Can } from '~/core/kits/can';
 import { MOST_IN_RUN, packLanguages, runSchema } from '~/core/kits/forms';
 import { randomTag } from '~/core/kits/tag';
-import { LANGUAGES, type Language } from '~/core/words/languages';
+import { aboutLanguage } from '~/core/words/languages';
 import { count, money } from '~/core/words/numbers';
 import type { SchoolHandle } from '~/data/db';
 import { catalogueNow, listMaterials } from '~/data/queries/materials';
@@ -143,11 +143,9 @@ export async function action({ request }: Route.ActionArgs) {
       const { helpers, laminators, cutters, finish } = checked.value;
       const batches = [];
       for (const { kit, copies } of wanted) {
-        const languages = (Object.keys(LANGUAGES) as Language[])
-          .filter((one) => school.languages.includes(one))
-          .flatMap((language) =>
-            Array.from({ length: copiesIn(fields.get(`${kit.id} ${language}`)) || 0 }, () => language),
-          );
+        const languages = school.languages.flatMap((language) =>
+          Array.from({ length: copiesIn(fields.get(`${kit.id} ${language}`)) || 0 }, () => language),
+        );
         if (languages.length !== copies)
           return refuse(
             400,
@@ -274,7 +272,7 @@ export default function NewRun({ loaderData, actionData }: Route.ComponentProps)
                       <NumberBox
                         key={`${language} ${copies}`}
                         name={`${id} ${language}`}
-                        label={LANGUAGES[language].name}
+                        label={aboutLanguage(language).name}
                         min={0}
                         max={MOST_IN_RUN}
                         defaultValue={share}

@@ -11,7 +11,7 @@ import {
 } from '~/core/kits/making';
 import { showTag } from '~/core/kits/tag';
 import { showDay } from '~/core/lending/due';
-import { LANGUAGES, type Language } from '~/core/words/languages';
+import { aboutLanguage, type Language } from '~/core/words/languages';
 import { count, listed } from '~/core/words/numbers';
 import { findMaking, type MakingCopyRow } from '~/data/queries/making';
 import { finishByHand, giveUp } from '~/data/queries/steps';
@@ -189,7 +189,7 @@ export default function Run({ loaderData: { run, mayEnd }, actionData }: Route.C
                     quiet
                     href={`/print?${copies.map(({ id }) => `copy=${id}`).join('&')}${language ? `&home=${language}` : ''}${handed ?? ''}`}
                   >
-                    {`Print ${count(copies.length, 'pack')}${language ? ` in ${LANGUAGES[language].name}` : ''}`}
+                    {`Print ${count(copies.length, 'pack')}${language ? ` in ${aboutLanguage(language).name}` : ''}`}
                   </ButtonLink>
                 ))}
               </Row>
@@ -214,7 +214,7 @@ export default function Run({ loaderData: { run, mayEnd }, actionData }: Route.C
                         <br />
                         <Small>
                           {kits.length > 1 ? `${kitName}, ` : ''}
-                          {language ? LANGUAGES[language].name : ''}
+                          {language ? aboutLanguage(language).name : ''}
                         </Small>
                       </>
                     ),

@@ -32,7 +32,7 @@ async function partOf(at: SchoolHandle, id: string) {
 }
 
 export async function loader({ request, params }: Route.LoaderArgs) {
-  const { at } = await requireRole(request, 'coordinator');
+  const { at, school } = await requireRole(request, 'coordinator');
   const { written } = await partOf(at, params.material);
   const [version, changes] = await Promise.all([
     materialVersion(at, written.id),
@@ -43,6 +43,9 @@ export async function loader({ request, params }: Route.LoaderArgs) {
     fields: fieldsOf(written),
     version,
     changes,
+    languages: [...new Set([...school.languages, ...Object.keys(written.names)])].filter(
+      (one) => one !== 'en',
+    ),
     replaceable: replaceable()
       .filter(({ id }) => id !== written.id)
       .map(({ id, plural }) => ({ id, plural })),
@@ -65,7 +68,7 @@ export async function action({ request, params }: Route.ActionArgs) {
     putAway: away(true),
     bringBack: away(false),
     save: async () => {
-      const read = materialIn(form, id);
+      const read = materialIn(form, [...person.school.languages, ...Object.keys(written.names)], id);
       if (!read.ok) return refuse(400, read.errors);
       const openedOn = versionIn(form);
       if (openedOn === undefined) return refuse(400, { '': UNKNOWN_VERSION });
@@ -92,7 +95,7 @@ export default function About(props: Route.ComponentProps) {
 }
 
 function OneMaterial({ loaderData, actionData }: Route.ComponentProps) {
-  const { written, fields, version, changes, replaceable: others } = loaderData;
+  const { written, fields, version, changes, languages, replaceable: others } = loaderData;
   const [search] = useSearchParams();
   const late = actionData?.late;
   const draft = useDraft<MaterialFields>(
@@ -137,6 +140,7 @@ function OneMaterial({ loaderData, actionData }: Route.ComponentProps) {
             errors={actionData?.errors ?? {}}
             shipped={!isOwnMaterial(written.id)}
             replaceable={others}
+            languages={languages}
             action="Save"
           />
         </Panel>

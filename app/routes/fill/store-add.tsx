@@ -15,7 +15,7 @@ import type { Route } from './+types/store-add';
 export const meta: Route.MetaFunction = () => [{ title: 'Add a kind of part · Fern Basket' }];
 
 export async function loader({ request }: Route.LoaderArgs) {
-  await requireRole(request, 'coordinator');
+  const { school } = await requireRole(request, 'coordinator');
   const empty: MaterialFields = {
     ...fieldsOf(asWritten(materialOf('token'))),
     name: '',
@@ -23,12 +23,16 @@ export async function loader({ request }: Route.LoaderArgs) {
     form: 'box',
     washable: false,
   };
-  return { empty, replaceable: replaceable().map(({ id, plural }) => ({ id, plural })) };
+  return {
+    empty,
+    languages: school.languages.filter((one) => one !== 'en'),
+    replaceable: replaceable().map(({ id, plural }) => ({ id, plural })),
+  };
 }
 
 export async function action({ request }: Route.ActionArgs) {
   const person = await requireRole(request, 'coordinator');
-  const read = materialIn(await request.formData());
+  const read = materialIn(await request.formData(), person.school.languages);
   if (!read.ok) return data({ errors: read.errors }, { status: 400 });
   const id = newMaterialId(read.fields.name, secureRandom);
   await addMaterial(person.at, id, read.fields, person.id);
@@ -36,7 +40,7 @@ export async function action({ request }: Route.ActionArgs) {
 }
 
 export default function AddMaterial({ loaderData, actionData }: Route.ComponentProps) {
-  const { empty, replaceable: others } = loaderData;
+  const { empty, languages, replaceable: others } = loaderData;
   const { value, set, forget, restored } = useRemembered<MaterialFields>('new material', empty);
   return (
     <Workplace>
@@ -68,6 +72,7 @@ export default function AddMaterial({ loaderData, actionData }: Route.ComponentP
             errors={actionData?.errors ?? {}}
             shipped={false}
             replaceable={others}
+            languages={languages}
             action="Add it to the store"
           />
         </Panel>

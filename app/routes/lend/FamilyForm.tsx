@@ -2,7 +2,7 @@ import type { ReactNode } from 'react';
 import { Form } from 'react-router';
 import type { FieldErrors } from '~/core/check/check';
 import type { FamilyFields } from '~/core/lending/families';
-import { LANGUAGES } from '~/core/words/languages';
+import { aboutLanguage } from '~/core/words/languages';
 import { Button, useSending } from '~/app/ui/Button';
 import { plainValue, type FieldWords } from '~/app/ui/Changes';
 import { Choice, TextBox, TickBox } from '~/app/ui/fields';
@@ -32,9 +32,7 @@ const LABELS: Record<string, string> = {
 export const FAMILY_FIELDS: FieldWords = {
   label: (field) => LABELS[field] ?? field,
   show: (field, value) =>
-    field === 'language'
-      ? (LANGUAGES[value as keyof typeof LANGUAGES]?.name ?? plainValue(value))
-      : plainValue(value),
+    field === 'language' ? (aboutLanguage(value as string).name ?? plainValue(value)) : plainValue(value),
 };
 
 /** What the school keeps about a family: little, and nothing about the children but one flag. */
@@ -70,9 +68,10 @@ export function FamilyForm({
           value={value.language}
           onChange={(language) => onChange({ language: language as FamilyFields['language'] })}
           error={errors.language}
-          options={Object.entries(LANGUAGES)
-            .filter(([code]) => languages.includes(code) || code === value.language)
-            .map(([code, { name }]) => ({ value: code, label: name }))}
+          options={[...new Set([...languages, value.language])].map((code) => ({
+            value: code,
+            label: aboutLanguage(code).name,
+          }))}
         />
         <TextBox
           name="reach"

@@ -5,7 +5,7 @@ import { against, HAZARDS, hazardsOf, hazardWords } from '~/core/kits/safety';
 import { daysAfter, daysBetween, dueWords, LOAN_DAYS, showDay } from '~/core/lending/due';
 import { readTag, showTag } from '~/core/kits/tag';
 import { sameName } from '~/core/lending/families';
-import { LANGUAGES } from '~/core/words/languages';
+import { aboutLanguage } from '~/core/words/languages';
 import { count } from '~/core/words/numbers';
 import { catalogueNow } from '~/data/queries/materials';
 import { findFamily } from '~/data/queries/families';
@@ -283,7 +283,7 @@ export default function Desk({ loaderData, actionData }: Route.ComponentProps) {
               {family ? (
                 <>
                   <p style={{ fontSize: '1.5rem' }}>{family.name}</p>
-                  <p>{LANGUAGES[family.language].name}</p>
+                  <p>{aboutLanguage(family.language).name}</p>
                   <Link to={clear('family')}>Choose another family</Link>
                 </>
               ) : (
@@ -321,13 +321,13 @@ export default function Desk({ loaderData, actionData }: Route.ComponentProps) {
             word="In another language"
             action={
               <ButtonLink quiet href={`/print?copy=${copy.id}&home=${family.language}&item=instructions`}>
-                {`Print them in ${LANGUAGES[family.language].name}`}
+                {`Print them in ${aboutLanguage(family.language).name}`}
               </ButtonLink>
             }
           >
             The instructions in this bag are in English
-            {copy.language === 'en' ? '' : ` and ${LANGUAGES[copy.language].name}`}; this family reads{' '}
-            {LANGUAGES[family.language].name}.
+            {copy.language === 'en' ? '' : ` and ${aboutLanguage(copy.language).name}`}; this family reads{' '}
+            {aboutLanguage(family.language).name}.
           </Said>
         )}
         {lacking.length > 0 && (

@@ -1,6 +1,6 @@
 import { data, redirect } from 'react-router';
 import { count } from '~/core/words/numbers';
-import { LANGUAGES } from '~/core/words/languages';
+import { aboutLanguage } from '~/core/words/languages';
 import { familyNames, importFamilies } from '~/data/queries/families';
 import { listIn } from '~/server/csv';
 import type { ReadRow } from '~/server/families/csv';
@@ -13,8 +13,8 @@ import type { Route } from './+types/families-import';
 export const meta: Route.MetaFunction = () => [{ title: 'Import families · Fern Basket' }];
 
 export async function loader({ request }: Route.LoaderArgs) {
-  await requireRole(request, 'coordinator');
-  return null;
+  const { school } = await requireRole(request, 'coordinator');
+  return { languages: school.languages };
 }
 
 interface Preview {
@@ -31,7 +31,7 @@ export async function action({ request }: Route.ActionArgs) {
   const list = await listIn(form, 'families');
   if (!list.ok) return refuse(list.problem);
   const existing = await familyNames(at);
-  const read = await readFamilies(list.text, existing);
+  const read = await readFamilies(list.text, existing, person.school.languages);
   if (!read.ok) return refuse(read.problem);
   if (form.get('intent') !== 'import') return data<Preview>({ text: list.text, rows: read.rows });
   const added = await importFamilies(
@@ -42,8 +42,8 @@ export async function action({ request }: Route.ActionArgs) {
   throw redirect(`/lend/families?imported=${added}`);
 }
 
-export default function ImportFamilies({ actionData }: Route.ComponentProps) {
-  const languages = Object.values(LANGUAGES).map((one) => one.name);
+export default function ImportFamilies({ loaderData, actionData }: Route.ComponentProps) {
+  const languages = loaderData.languages.map((one) => aboutLanguage(one).name);
   return (
     <ListImport
       title="Import families"
@@ -56,7 +56,7 @@ export default function ImportFamilies({ actionData }: Route.ComponentProps) {
       named={{ head: 'Family', cell: ({ name }) => name || <Faint as="span">no name</Faint> }}
       willDo={({ family }) => (
         <>
-          <State tone="calm">will be added</State> {family && LANGUAGES[family.language].name}
+          <State tone="calm">will be added</State> {family && aboutLanguage(family.language).name}
         </>
       )}
     >

@@ -1,7 +1,7 @@
 import { useEffect, useState } from 'react';
 import { Link, useNavigate, useSearchParams } from 'react-router';
 import { showTag } from '~/core/kits/tag';
-import { LANGUAGES } from '~/core/words/languages';
+import { aboutLanguage } from '~/core/words/languages';
 import { count } from '~/core/words/numbers';
 import { FAMILY_SORTS, findFamily, pageOfFamilies, type FamilySort } from '~/data/queries/families';
 import { isId } from '~/server/ids';
@@ -57,7 +57,7 @@ const COLUMNS: readonly Column<Family, FamilySort>[] = [
     sort: 'name',
     cell: ({ id, name }) => <Link to={`/lend/families/${id}`}>{name}</Link>,
   },
-  { head: 'Home language', sort: 'language', cell: ({ language }) => LANGUAGES[language].name },
+  { head: 'Home language', sort: 'language', cell: ({ language }) => aboutLanguage(language).name },
   { head: 'Reach', cell: ({ reach }) => reach },
   {
     head: 'To mind',

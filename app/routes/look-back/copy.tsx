@@ -1,5 +1,3 @@
-import { ENGLISH } from '~/core/words/reading';
-import { readingOf } from '~/core/words/readings';
 import { Link } from 'react-router';
 import { dueWords, showDay } from '~/core/lending/due';
 import { hasSmallParts } from '~/core/kits/recipe';
@@ -8,6 +6,8 @@ import { capital, listed } from '~/core/words/numbers';
 import { showTag } from '~/core/kits/tag';
 import { labelSheets } from '~/core/pack/labels';
 import { MARGIN_MM } from '~/core/paper/sheet';
+import { homeOf } from '~/core/lending/school';
+import { readingsAt } from '~/data/queries/wording';
 import { catalogueNow } from '~/data/queries/materials';
 import { findCopy } from '~/data/queries/copies';
 import { listShortages } from '~/data/queries/counts';
@@ -57,7 +57,7 @@ export async function loader({ request, params }: Route.LoaderArgs) {
     {},
     {
       paper: school.paper,
-      readings: [readingOf('es'), ENGLISH],
+      readings: await readingsAt(at, [...new Set([homeOf(school.languages), 'en'])]),
       seed: 1,
       measure,
       finish: 'plain',

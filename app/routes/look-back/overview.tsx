@@ -2,7 +2,7 @@ import { Form, Link, data } from 'react-router';
 import { daysAfter, showDay } from '~/core/lending/due';
 import { lackOf } from '~/core/kits/lacking';
 import { showTag } from '~/core/kits/tag';
-import { LANGUAGES } from '~/core/words/languages';
+import { aboutLanguage } from '~/core/words/languages';
 import { listShortages, mend, undoMend } from '~/data/queries/counts';
 import { answeredSince, reachSince } from '~/data/queries/reach';
 import { isId } from '~/server/ids';
@@ -108,7 +108,9 @@ export default function Overview({ loaderData, actionData }: Route.ComponentProp
             {families === 0 ? (
               <Empty title="No family yet">Add families at the lending desk first.</Empty>
             ) : (
-              <ReachChart bars={reach.map((one) => ({ ...one, language: LANGUAGES[one.language].name }))} />
+              <ReachChart
+                bars={reach.map((one) => ({ ...one, language: aboutLanguage(one.language).name }))}
+              />
             )}
           </Stack>
         </Panel>

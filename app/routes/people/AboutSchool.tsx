@@ -1,12 +1,68 @@
 import { useState, useSyncExternalStore } from 'react';
 import type { FieldErrors } from '~/core/check/check';
 import type { SchoolFields } from '~/core/lending/school';
-import { LANGUAGES, type Language } from '~/core/words/languages';
+import {
+  aboutLanguage,
+  allLanguages,
+  languageFault,
+  languageNamed,
+  SHIPPED_LANGUAGES,
+  type Language,
+} from '~/core/words/languages';
 import { Choice, Suggest, TextBox, TickBox } from '~/app/ui/fields';
 import { Row } from '~/app/ui/Page';
 
 type About = Omit<SchoolFields, 'name'>;
-const CODES = Object.keys(LANGUAGES) as Language[];
+
+const NAMES = allLanguages().map(({ name }) => name);
+
+/** The languages of families: those that ship with wording are in sight, every other is found by its name. */
+function Languages({
+  value,
+  onChange,
+}: {
+  value: readonly Language[];
+  onChange: (languages: Language[]) => void;
+}) {
+  const [fault, setFault] = useState<string>();
+  const [added, setAdded] = useState(0);
+  const add = (name: string): void => {
+    const tag = languageNamed(name)?.tag ?? '';
+    const why = languageFault(tag);
+    setFault(why);
+    if (why) return;
+    if (!value.includes(tag)) onChange([...value, tag]);
+    setAdded((n) => n + 1);
+  };
+  return (
+    <fieldset style={{ border: 0, margin: 0, padding: 0 }}>
+      <legend style={{ fontWeight: 700, padding: 0 }}>Languages of your families</legend>
+      <Row>
+        {[...new Set([...SHIPPED_LANGUAGES, ...value])].map((code) => (
+          <TickBox
+            key={code}
+            name="languages"
+            value={code}
+            isSelected={code === 'en' || value.includes(code)}
+            onChange={(on) => onChange(on ? [...value, code] : value.filter((one) => one !== code))}
+          >
+            {aboutLanguage(code).name}
+          </TickBox>
+        ))}
+      </Row>
+      <Suggest
+        key={added}
+        name="anotherLanguage"
+        label="Add another language"
+        hint="Any language whose script can be printed. What is not worded in it yet stays in English, marked, until it is worded under Word."
+        value=""
+        onChange={add}
+        options={NAMES}
+        error={fault}
+      />
+    </fieldset>
+  );
+}
 
 /** What is asked of a school beside its name. */
 export function AboutSchool({
@@ -33,26 +89,7 @@ export function AboutSchool({
           { value: 'a4', label: 'A4' },
         ]}
       />
-      <fieldset style={{ border: 0, margin: 0, padding: 0 }}>
-        <legend style={{ fontWeight: 700, padding: 0 }}>Languages of your families</legend>
-        <Row>
-          {CODES.map((code) => (
-            <TickBox
-              key={code}
-              name="languages"
-              value={code}
-              isSelected={code === 'en' || value.languages.includes(code)}
-              onChange={(on) =>
-                onChange({
-                  languages: CODES.filter((one) => (one === code ? on : value.languages.includes(one))),
-                })
-              }
-            >
-              {LANGUAGES[code].name}
-            </TickBox>
-          ))}
-        </Row>
-      </fieldset>
+      <Languages value={value.languages} onChange={(languages) => onChange({ languages })} />
       <TextBox
         name="contact"
         label="How families reach you"

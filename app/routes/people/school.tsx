@@ -8,7 +8,7 @@ import {
   timeZones,
   type SchoolFields,
 } from '~/core/lending/school';
-import { LANGUAGES, type Language } from '~/core/words/languages';
+import { aboutLanguage } from '~/core/words/languages';
 import { changeSchool, schoolFields } from '~/data/queries/schools';
 import { changesOf, lateOf } from '~/server/changes';
 import { UNKNOWN_VERSION, versionIn } from '~/server/forms';
@@ -73,7 +73,7 @@ const WORDS: FieldWords = {
   label: (field) => LABELS[field] ?? field,
   show: (field, value) =>
     field === 'languages' && Array.isArray(value)
-      ? value.map((code) => LANGUAGES[code as Language].name).join(', ')
+      ? value.map((code) => aboutLanguage(code).name).join(', ')
       : plainValue(value),
 };
 

@@ -2,8 +2,8 @@ import type { ReactNode } from 'react';
 import styled from 'styled-components';
 import { FAMILY_WORDS, type FamilyMessage } from '~/core/words/family';
 import type { Args } from '~/core/words/message';
-import { LANGUAGES, WORDED } from '~/core/words/languages';
 import { say, type Reading } from '~/core/words/reading';
+import type { Offered } from '~/server/play';
 import { color, cut } from '~/app/ui/theme';
 
 /** Words of the family pages in one reading. */
@@ -57,13 +57,18 @@ const Top = styled.header`
 export const FamilyFrame = ({
   reading,
   path,
+  languages,
   children,
 }: {
   reading: Reading;
   path: string;
+  languages: readonly Offered[];
   children: ReactNode;
 }) => (
-  <Frame lang={reading.language} dir={LANGUAGES[reading.language].direction}>
+  <Frame
+    lang={reading.language}
+    dir={languages.find(({ tag }) => tag === reading.language)?.direction ?? 'ltr'}
+  >
     <Top>
       <svg width="44" height="40" viewBox="0 0 44 40" aria-hidden>
         <path d="M6 34C3 15 15 4 39 4c2 19-11 34-29 30" fill={color.fern} />
@@ -71,14 +76,14 @@ export const FamilyFrame = ({
       </svg>
       <nav aria-label={familyWords(reading)('language')}>
         <ul>
-          {WORDED.map((one) => (
-            <li key={one}>
+          {languages.map(({ tag, own }) => (
+            <li key={tag}>
               <a
-                href={`${path}?lang=${one}`}
-                lang={one}
-                aria-current={one === reading.language ? 'true' : undefined}
+                href={`${path}?lang=${tag}`}
+                lang={tag}
+                aria-current={tag === reading.language ? 'true' : undefined}
               >
-                {LANGUAGES[one].own}
+                {own}
               </a>
             </li>
           ))}

@@ -9,7 +9,7 @@ import { addAnswer } from '~/data/queries/listening';
 import { today } from '~/server/today';
 import { mayAnswerNow } from '~/server/limits';
 import { isId } from '~/server/ids';
-import { familyPage, mayStillAnswer, familyReading } from '~/server/play';
+import { familyPage, mayStillAnswer, shownOf } from '~/server/play';
 import { color, cut } from '~/app/ui/theme';
 import type { PageHandle } from '~/app/root';
 import { familyButton, FamilyFrame, FamilyNote, familyWords } from './FamilyPage';
@@ -35,29 +35,22 @@ const TEXTS = [
 
 export async function loader({ request, params, context }: Route.LoaderArgs) {
   const page = await familyPage(request, params.linkKey, context.clientAddress);
-  const { language } = page;
-  const reading = familyReading(language);
   const path = `/p/${params.linkKey}`;
+  const shown = shownOf(page, path);
   if (page.refused)
-    return data(
-      { state: 'refused' as const, language, reading, path, why: page.refused },
-      { status: page.status },
-    );
+    return data({ state: 'refused' as const, ...shown, why: page.refused }, { status: page.status });
   const { headers } = page;
-  if (new URL(request.url).searchParams.has('sent'))
-    return data({ state: 'sent' as const, language, reading, path });
+  if (new URL(request.url).searchParams.has('sent')) return data({ state: 'sent' as const, ...shown });
   if (!page.loanId)
     return data(
       {
         state: 'refused' as const,
-        language,
-        reading,
-        path,
+        ...shown,
         why: page.others ? ('others' as const) : ('notOut' as const),
       },
       { status: 403, headers },
     );
-  return data({ state: 'open' as const, language, reading, path, loanId: page.loanId }, { headers });
+  return data({ state: 'open' as const, ...shown, loanId: page.loanId }, { headers });
 }
 
 /** Which message tells what is wrong with a field, in the family's own language. */
@@ -173,7 +166,7 @@ const Back = styled.p`
 `;
 
 export default function Answer({ loaderData, actionData }: Route.ComponentProps) {
-  const { language, reading, path } = loaderData;
+  const { language, reading, path, languages } = loaderData;
   const words = familyWords(reading);
   const back = (
     <Back>
@@ -182,7 +175,7 @@ export default function Answer({ loaderData, actionData }: Route.ComponentProps)
   );
   if (loaderData.state === 'sent') {
     return (
-      <FamilyFrame reading={reading} path={`${path}`}>
+      <FamilyFrame reading={reading} path={path} languages={languages}>
         <h1>{words('thanks')}</h1>
         <p role="status">{words('thanksWhy')}</p>
         {back}
@@ -192,7 +185,7 @@ export default function Answer({ loaderData, actionData }: Route.ComponentProps)
   // What was written stays in sight, also when it cannot be sent any more.
   if (loaderData.state === 'refused' && !actionData) {
     return (
-      <FamilyFrame reading={reading} path={path}>
+      <FamilyFrame reading={reading} path={path} languages={languages}>
         <h1>{words('tell')}</h1>
         <FamilyNote>{words(`refuse.${loaderData.why}`)}</FamilyNote>
         {back}
@@ -205,7 +198,7 @@ export default function Answer({ loaderData, actionData }: Route.ComponentProps)
     return found && words(found.id, found.args);
   };
   return (
-    <FamilyFrame reading={reading} path={`${path}/answer`}>
+    <FamilyFrame reading={reading} path={`${path}/answer`} languages={languages}>
       <h1>{words('tell')}</h1>
       <p>{words('tellWhy')}</p>
       <FormFrame method="post" action={`${path}/answer?lang=${language}`}>

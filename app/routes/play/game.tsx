@@ -7,11 +7,10 @@ import { NUMBERED_PARTS, placesOf, STEP_PARTS, type StepPart } from '~/core/game
 import { catalogueOf } from '~/core/materials/school';
 import { FAMILY_WORDS, type FamilyMessage } from '~/core/words/family';
 import { nameOf, say } from '~/core/words/reading';
-import { readingOf } from '~/core/words/readings';
 import { listMaterials } from '~/data/queries/materials';
 import { checkedLanguages } from '~/data/queries/words';
 import { stateNow } from '~/server/kits/held';
-import { familyPage, familyReading } from '~/server/play';
+import { familyPage, shownOf } from '~/server/play';
 import { recipeOf } from '~/server/threads';
 import { color } from '~/app/ui/theme';
 import type { PageHandle } from '~/app/root';
@@ -33,13 +32,9 @@ export const meta: Route.MetaFunction = ({ loaderData }) => [
 
 export async function loader({ request, params, context }: Route.LoaderArgs) {
   const page = await familyPage(request, params.linkKey, context.clientAddress);
-  const { language } = page;
-  const path = `/p/${params.linkKey}`;
-  if (page.refused)
-    return data(
-      { language, reading: familyReading(language), path, refused: page.refused },
-      { status: page.status },
-    );
+  const { language, reading } = page;
+  const frame = shownOf(page, `/p/${params.linkKey}`);
+  if (page.refused) return data({ ...frame, refused: page.refused }, { status: page.status });
   const school = await listMaterials(page.at);
   const [recipe, { holds, verdict }] = await Promise.all([
     recipeOf({ plan: page.copy.plan, school }),
@@ -49,11 +44,8 @@ export async function loader({ request, params, context }: Route.LoaderArgs) {
     page.at,
     recipe.variants.map(({ variant }) => open(variant).game),
   );
-  const reading = readingOf(language);
   const shown = {
-    language,
-    reading: familyReading(language),
-    path,
+    ...frame,
     others: page.others,
     contact: page.contact,
     mayAnswer: page.loanId !== undefined,
@@ -147,11 +139,11 @@ const Answer = styled.a`
 `;
 
 export default function Game({ loaderData }: Route.ComponentProps) {
-  const { language, reading, path } = loaderData;
+  const { language, reading, path, languages } = loaderData;
   const words = familyWords(reading);
   if ('refused' in loaderData) {
     return (
-      <FamilyFrame reading={reading} path={path}>
+      <FamilyFrame reading={reading} path={path} languages={languages}>
         <h1>Fern Basket</h1>
         <FamilyNote>{words(`refuse.${loaderData.refused}`)}</FamilyNote>
       </FamilyFrame>
@@ -159,7 +151,7 @@ export default function Game({ loaderData }: Route.ComponentProps) {
   }
   const { games, parts, mayAnswer, others, contact } = loaderData;
   return (
-    <FamilyFrame reading={reading} path={path}>
+    <FamilyFrame reading={reading} path={path} languages={languages}>
       {games.map((game) => (
         <article key={game.name + game.goal}>
           <h1>{game.name}</h1>

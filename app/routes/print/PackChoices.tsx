@@ -7,7 +7,7 @@ import { LABEL_STOCKS, labelStockSchema, type LabelOrder } from '~/core/pack/sto
 import { PACK_ITEMS, PACK_SCOPES, type PackItem, type PackScope } from '~/core/pack/choices';
 import type { PieceChoice } from '~/core/pack/pack';
 import { CUTS, FINISHES, PAPERS, type Cuts, type Finish, type Lost, type Paper } from '~/core/paper/sheet';
-import { LANGUAGES, type Language } from '~/core/words/languages';
+import { aboutLanguage, type Language } from '~/core/words/languages';
 import { Choice, Pick, TextBox, TickBox } from '~/app/ui/fields';
 import { Faint, Row, Stack } from '~/app/ui/Page';
 
@@ -15,6 +15,8 @@ export interface Choices {
   items: readonly PackItem[];
   paper: Paper;
   home: Language;
+  /** Those of the school. */
+  languages: readonly Language[];
   twoSided: boolean;
   finish: Finish;
   cuts: Cuts;
@@ -144,7 +146,7 @@ export function PackChoices({
           name="home"
           label="Home language"
           defaultValue={choices.home}
-          options={Object.entries(LANGUAGES).map(([value, { name }]) => ({ value, label: name }))}
+          options={choices.languages.map((value) => ({ value, label: aboutLanguage(value).name }))}
         />
       </Row>
       <Row $gap="0.8rem 1.6rem">

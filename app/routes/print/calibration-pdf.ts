@@ -1,6 +1,6 @@
 import { calibrationSheets } from '~/core/paper/calibration';
 import { PAPERS, type Paper } from '~/core/paper/sheet';
-import { LANGUAGES, type Language } from '~/core/words/languages';
+import { isLanguage, type Language } from '~/core/words/languages';
 import { readingOf } from '~/core/words/readings';
 import { requireRole } from '~/server/people/session';
 import { measure } from '~/server/print/fonts';
@@ -14,11 +14,10 @@ export async function loader({ request }: Route.LoaderArgs) {
   const asked = search.get('paper');
   const paper: Paper = asked && asked in PAPERS ? (asked as Paper) : school.paper;
   const home = search.get('home');
-  const languages: Language[] =
-    home && home in LANGUAGES && home !== 'en' ? [home as Language, 'en'] : ['en'];
+  const languages: Language[] = isLanguage(home) && home !== 'en' ? [home, 'en'] : ['en'];
   const sheets = calibrationSheets({
     paper,
-    readings: languages.map(readingOf),
+    readings: languages.map((language) => readingOf(language)),
     seed: 1,
     measure,
     finish: 'plain',

@@ -1,7 +1,7 @@
 import { useRef, type FormEvent } from 'react';
 import { data, Form, Link, redirect, useNavigation, useSubmit } from 'react-router';
 import { showTag } from '~/core/kits/tag';
-import { LANGUAGES } from '~/core/words/languages';
+import { aboutLanguage } from '~/core/words/languages';
 import { count } from '~/core/words/numbers';
 import { copyList, markPrinted } from '~/data/queries/copies';
 import { schoolMark, schoolPrinting, schoolVersions, setSchoolMark } from '~/data/queries/schools';
@@ -68,6 +68,7 @@ export async function loader({ request }: Route.LoaderArgs) {
       items: order.items,
       paper: order.paper,
       home: order.home,
+      languages: [...new Set([...school.languages, order.home])],
       twoSided: order.twoSided,
       finish: order.finish,
       cuts: order.cuts,
@@ -100,7 +101,7 @@ export async function loader({ request }: Route.LoaderArgs) {
           language && printedAt === null && language !== order.home ? [{ tag, language }] : [],
         )
       : [],
-    missing: missingIn(order),
+    missing: await missingIn(at, order),
     marked: mark !== null,
     markVersion: versions.mark,
     link: first ? familyLink(request, first.linkKey) : undefined,
@@ -213,7 +214,7 @@ export default function Pack({ loaderData, actionData }: Route.ComponentProps) {
     );
   }
   const many = copies.length === 1 ? 'the pack' : `${copies.length} packs`;
-  const home = LANGUAGES[choices.home].name;
+  const home = aboutLanguage(choices.home).name;
   const ready = copies.length > 0 && pages.length > 0;
   return (
     <Workplace>
@@ -289,8 +290,10 @@ export default function Pack({ loaderData, actionData }: Route.ComponentProps) {
         )}
         {elsewhere.length > 0 && (
           <Said kind="mind" word="Meant for another language">
-            {elsewhere.map(({ tag, language }) => `${showTag(tag)}: ${LANGUAGES[language].name}`).join(', ')}.
-            Choose that language for them, or print them so on purpose.
+            {elsewhere
+              .map(({ tag, language }) => `${showTag(tag)}: ${aboutLanguage(language).name}`)
+              .join(', ')}
+            . Choose that language for them, or print them so on purpose.
           </Said>
         )}
         {missing.length > 0 && (

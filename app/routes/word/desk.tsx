@@ -2,9 +2,10 @@ import { data, Form } from 'react-router';
 import styled from 'styled-components';
 import { gameFor } from '~/core/own/open';
 import { exampleArgs } from '~/core/games/kit/examples';
-import { LANGUAGES, WORDED, type Worded } from '~/core/words/languages';
+import { aboutLanguage, type Language } from '~/core/words/languages';
 import { ENGLISH, linesOf, nameOf, say } from '~/core/words/reading';
-import { readingOf } from '~/core/words/readings';
+import { homeOf } from '~/core/lending/school';
+import { readingAt } from '~/data/queries/wording';
 import { visible } from '~/core/check/keepable';
 import { lineChecks, saveLineWords } from '~/data/queries/words';
 import { changesOf } from '~/server/changes';
@@ -21,19 +22,20 @@ import type { Route } from './+types/desk';
 
 export const meta: Route.MetaFunction = () => [{ title: 'Words desk · Fern Basket' }];
 
-const languageIn = (request: Request): Worded => {
+const languageIn = (request: Request, languages: readonly Language[]): Language => {
   const wanted = new URL(request.url).searchParams.get('language');
-  return WORDED.find((language) => language !== 'en' && language === wanted) ?? 'es';
+  return languages.find((language) => language !== 'en' && language === wanted) ?? homeOf(languages);
 };
 
 export async function loader({ request, params }: Route.LoaderArgs) {
-  const { at } = await requireRole(request, 'coordinator', 'reader');
+  const { at, school } = await requireRole(request, 'coordinator', 'reader');
   const gameRef = await requireGame(at, params.gameId);
   const game = gameFor(gameRef);
-  const target = languageIn(request);
+  const target = languageIn(request, school.languages);
+  const reading = await readingAt(at, target);
   const args = exampleArgs(game);
   const [checks, changes] = await Promise.all([
-    lineChecks(at, game),
+    lineChecks(at, game, target),
     changesOf(at, 'wording', gameRef.gameId),
   ]);
   return {
@@ -41,8 +43,8 @@ export async function loader({ request, params }: Route.LoaderArgs) {
     target,
     lines: Object.keys(game.words.en).map((id) => ({
       id,
-      english: say(ENGLISH, game.words, id, args[id]),
-      said: say(readingOf(target), game.words, id, args[id]),
+      english: say({ ...ENGLISH, wording: reading.english ?? {} }, game.words, id, args[id]),
+      said: say(reading, game.words, id, args[id]),
     })),
     checks,
     changes,
@@ -53,10 +55,11 @@ export async function action({ request, params }: Route.ActionArgs) {
   const person = await requireRole(request, 'coordinator', 'reader');
   const { at } = person;
   const game = gameFor(await requireGame(at, params.gameId));
-  const language = languageIn(request);
+  const language = languageIn(request, person.school.languages);
+  const reading = await readingAt(at, language);
   const form = await request.formData();
   // Of each line the form says what it showed when it was opened: only what was changed since is an opinion.
-  const lines = Object.keys(linesOf(readingOf(language), game.words)).flatMap((messageId) => {
+  const lines = Object.keys(linesOf(reading, game.words)).flatMap((messageId) => {
     const had = /^([01]) ?([^]*)$/.exec(String(form.get(`had ${messageId}`) ?? ''));
     if (!had) return [];
     const right = form.get(`right ${messageId}`) === 'yes';
@@ -122,7 +125,7 @@ export default function Desk({ loaderData, actionData }: Route.ComponentProps) {
       <Form method="post">
         <Stack>
           <Heading
-            title={`${title} in ${LANGUAGES[target].name}`}
+            title={`${title} in ${aboutLanguage(target).name}`}
             action={
               <Button type="submit" isPending={busy}>
                 Save what was checked
@@ -163,7 +166,7 @@ export default function Desk({ loaderData, actionData }: Route.ComponentProps) {
                   <input type="hidden" name={`had ${id}`} value={had} />
                   <span className="number">{line + 1}</span>
                   <p lang="en">{english}</p>
-                  <p lang={target} dir={LANGUAGES[target].direction}>
+                  <p lang={target} dir={aboutLanguage(target).direction}>
                     {said}
                   </p>
                   <div className="verdict">

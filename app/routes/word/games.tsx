@@ -1,5 +1,5 @@
 import { Link } from 'react-router';
-import { LANGUAGES } from '~/core/words/languages';
+import { aboutLanguage } from '~/core/words/languages';
 import { count } from '~/core/words/numbers';
 import { uncheckedLines } from '~/data/queries/words';
 import { requireRole } from '~/server/people/session';
@@ -29,12 +29,14 @@ export default function Games({ loaderData }: Route.ComponentProps) {
               head: 'Game',
               cell: (game) => <Link to={`/word/${game.gameId}?language=${game.language}`}>{game.name}</Link>,
             },
-            { head: 'Language', cell: (game) => LANGUAGES[game.language].name },
+            { head: 'Language', cell: (game) => aboutLanguage(game.language).name },
             { head: 'Lines', cell: (game) => game.lines },
             {
               head: 'Checked',
               cell: (game) =>
-                game.unchecked === 0 ? (
+                game.missing > 0 ? (
+                  <State tone="hand">{count(game.missing, 'line')} in English</State>
+                ) : game.unchecked === 0 ? (
                   <State tone="calm">all lines</State>
                 ) : (
                   <State tone="wait">{count(game.unchecked, 'line')} to check</State>

@@ -5,7 +5,7 @@ import type { Skill } from '~/core/games/kit/skills';
 import { assume } from '~/core/games/kit/types';
 import { isStored, materialOf } from '~/core/materials/catalogue';
 import { nameOf } from '~/core/words/reading';
-import { readingOf } from '~/core/words/readings';
+import { namesOf } from '~/core/words/readings';
 import type { ShelfEntry } from './catalogue';
 
 /** Everything the shelf shows of a game, as computed for each of its presets. */
@@ -14,7 +14,7 @@ export function entryOf(game: Game): ShelfEntry {
     gameId: game.id,
     family: game.family,
     name: nameOf(game),
-    names: [nameOf(game), nameOf(game, readingOf('es'))],
+    names: namesOf(game),
     drawing: game.drawing,
     traits: game.traits,
     presets: game.presets.map(({ id, name, tradition, ageBand, params }) => {

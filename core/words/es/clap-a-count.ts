@@ -2,7 +2,7 @@ import type { Messages } from '~/core/words/message';
 
 export const clapACount: Messages = {
   name: 'Cuenta con palmas',
-  goal: 'Den palmadas con un ritmo y cuenten de {unit} en {unit}, hasta {end}.',
+  goal: 'Den palmadas con un ritmo y cuenten con saltos de {unit}, hasta {end}.',
   'setUp.sit': 'Siéntense frente a frente, con las manos en las rodillas.',
   'turn.beat':
     'Den {pats, plural, one {un golpecito} other {# golpecitos}} en las rodillas y luego una palmada: eso es un grupo de {unit}.',

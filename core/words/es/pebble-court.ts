@@ -33,7 +33,7 @@ export const pebbleCourt: Messages = {
     'El juego termina cuando alguien ha saltado con la piedra en {cells}. Sigan hasta que todos lleguen.',
   'easier.lay': 'Pongan la piedra en la casilla en vez de lanzarla.',
   'easier.feet': 'Salten con los dos pies y pongan la piedra en vez de lanzarla.',
-  'harder.twos': 'Caigan solo en una casilla sí y otra no, y cuenten de {step} en {step}.',
+  'harder.twos': 'Caigan solo en una casilla sí y otra no, y cuenten con saltos de {step}.',
   'sideBySide.relay':
     'No hace falta que alguien gane: una piedra para todos, y cada quien salta la casilla que sigue.',
   'younger.walks':

@@ -11,7 +11,7 @@ export const threeStones: Messages = {
   'turn.taken': 'Una piedra en una casilla ocupada o fuera del tablero se pierde en este juego.',
   'turn.number': 'Digan el número de la casilla.',
   'turn.sum':
-    'Una línea vale solo si sus tres números suman {target}: {a}\u00a0+\u00a0{b}\u00a0+\u00a0{c}, por ejemplo. ¿Pasa lo mismo en todas las líneas?',
+    'Una línea vale solo si sus tres números suman {target}: {a}\u00a0+\u00a0{b}\u00a0+\u00a0{c}, por ejemplo. ¿Suman {target} todas las líneas?',
   'turn.row':
     'Miren en horizontal, en vertical y en diagonal: ¿dónde podrían quedar {stones} de las suyas en línea?',
   'end.row': 'Quien tiene {stones} en línea ha terminado. Túrnense para empezar.',

@@ -3,23 +3,23 @@ import type { Messages } from '~/core/words/message';
 export const trouble: Messages = {
   'away.title': 'Um momento, por favor',
   'away.text':
-    'Agora não é possível acessar os dados da escola. O que já estava guardado está seguro. Se você acabou de enviar algo, veja se chegou antes de enviar de novo. Tente outra vez em um minuto.',
+    'Agora não dá para chegar aos registros da escola. O que já foi salvo está seguro. Se vocês acabaram de enviar algo, vejam se chegou antes de enviar de novo. Tentem outra vez em um minuto.',
   'empty.title': 'Ainda não está pronto',
   'empty.text':
-    'Os dados desta escola não estão preparados para esta versão. Quem cuida do servidor faz isso com um comando: npm run migrate.',
-  'tooLarge.title': 'Foi demais de uma só vez',
+    'Os registros desta escola não foram preparados para esta versão. Quem cuida do servidor faz isso com um comando: npm run migrate.',
+  'tooLarge.title': 'Foi coisa demais de uma vez',
   'tooLarge.text':
-    'O que foi enviado é maior do que cabe aqui; nada foi lido nem mudado. Envie menos de uma vez.',
-  'unreadable.title': 'Não foi possível ler isto',
+    'O que foi enviado é maior do que qualquer coisa que cabe aqui, então nada foi lido nem mudado. Enviem menos de cada vez.',
+  'unreadable.title': 'Não foi possível ler',
   'unreadable.text':
-    'O que foi enviado está danificado ou não tem a forma que esta página conhece; nada foi mudado. Volte, abra a página de novo e tente outra vez.',
+    'O que foi enviado está danificado ou em um formato que esta página não conhece, então nada foi mudado. Voltem, carreguem a página de novo e tentem outra vez.',
   'method.title': 'Nada foi mudado',
-  'method.text': 'Esta página não aceita o que foi enviado.',
+  'method.text': 'Esta página não recebe o que foi enviado a ela.',
   'foreign.title': 'Nada foi mudado',
   'foreign.text':
-    'Este envio não veio de uma página desta escola; nada foi mudado. Abra a página de novo e tente outra vez.',
+    'Este pedido não veio de uma página desta escola, então nada foi mudado. Abram a página de novo e tentem outra vez.',
   'failed.title': 'Algo deu errado aqui',
   'failed.text':
-    'O que já estava guardado está seguro. Volte e tente outra vez; se acontecer de novo, avise a escola.',
-  again: 'Tentar outra vez',
+    'O que já foi salvo está seguro. Voltem e tentem de novo; se acontecer outra vez, anotem a hora e avisem quem cuida deste servidor.',
+  again: 'Tentar de novo',
 };

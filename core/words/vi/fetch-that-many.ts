@@ -1,0 +1,25 @@
+import type { Messages } from '~/core/words/message';
+
+export const fetchThatMany: Messages = {
+  name: 'Đi lấy bấy nhiêu',
+  goal: 'Xem trộm một số, nhớ lấy, và mang về bấy nhiêu: đến {to}.',
+  'setUp.slips': 'Gấp {slips} thăm số và trộn.',
+  'setUp.pile': 'Đặt {to} thẻ nhỏ lên ghế ở đầu kia phòng.',
+  'setUp.around': 'Thống nhất được lấy gì: tất, thìa, đồ chơi, sách; không lấy thứ dễ vỡ hay gây đau.',
+  'turn.peek': 'Rút một thăm, xem trộm mà không cho ai thấy, và để nó gấp trên bàn.',
+  'turn.fetch': 'Đi lấy bấy nhiêu. Trên đường tự nói thầm số đó.',
+  'turn.lay': 'Xếp đồ mang về thành hàng {five}, để đọc được mà không cần đếm.',
+  'turn.check': 'Người khác nói có mấy. Mở thăm: có đúng không? Ví dụ {number}.',
+  'turn.zero': 'Số không nghĩa là: về tay không.',
+  'end.slips': 'Sau mỗi lượt trả mọi thứ lại. Dừng khi hết thăm.',
+  'easier.keep': 'Mang thăm mở theo và đặt một món lên mỗi chấm.',
+  'harder.two': 'Rút {slips} thăm và mang về số mà hai thăm cộng lại.',
+  'younger.dots': 'Em trên {years} tuổi có thể đặt một món lên mỗi chấm của thăm.',
+  'atHome.things': 'Thìa, tất, nút áo hoặc quả thông: bất cứ thứ gì có đủ nhiều.',
+  'say.remember': '“Mỗi bước nói số của con một lần.”',
+  'caution.fetch': 'Không lấy đồ nóng, sắc, bằng thủy tinh hay từ tủ thuốc. Trong nhà đi bộ, không chạy.',
+  'play.fetch': 'Người chơi {player} xem trộm, đi, và mang về {number}.',
+  'play.zero': 'Người chơi {player} xem trộm, đi, và {number, plural, =0 {về tay không} other {về với #}}.',
+  'play.fives': '“Trước tiên một hàng {five}. Thêm mấy nữa?”',
+  'play.touch': '“Chạm từng cái. Có đúng như thăm nói không?”',
+};

@@ -1,0 +1,27 @@
+import type { Messages } from '~/core/words/message';
+
+export const hatNumbers: Messages = {
+  name: 'Số trên mũ',
+  goal: '{op, select, add {Thấy lá bài kia và nghe tổng: trên mũ mình là số mấy?} other {Thấy lá bài kia và nghe tích: trên mũ mình là số mấy?}}',
+  'setUp.remove': 'Bỏ các lá J, Q và K. Át là một.',
+  'setUp.zero': 'Bỏ các lá J và Q. Át là một, K là {zero}.',
+  'setUp.faces': 'Giữ tất cả bài: át là một, J là {jack}, Q là {queen}, K là {king}.',
+  'setUp.signed': 'Lá đen trên số không, lá đỏ dưới số không.',
+  'setUp.roles': 'Ba người chơi: hai người ngồi đối diện, người thứ ba hô. Chia bài cho hai người đó.',
+  'turn.hats': 'Cả hai giơ lá trên cùng lên trán mà không nhìn: chỉ người khác được thấy.',
+  'turn.sum': 'Người hô nhìn cả hai lá và nói tổng, ví dụ “{said}”.',
+  'turn.product': 'Người hô nhìn cả hai lá và nói tích, ví dụ “{said}”.',
+  'turn.partSum': 'Tìm lá của mình từ lá kia: “Bạn có {b}, tổng là {said}: mình có {a}.”',
+  'turn.partProduct': 'Tìm lá của mình từ lá kia: “Bạn có {b}, tích là {said}: mình có {a}.”',
+  'turn.winner': 'Ai nói số của mình trước thì lấy cả hai lá.',
+  'turn.together': 'Chờ nhau, cùng người hô đếm ngược rồi nói số của mình cùng lúc.',
+  'end.rotate': 'Cứ hai vòng đổi người hô. Dừng khi hết bài, hoặc khi đã đủ.',
+  'easier.ten': 'Dùng các lá đến năm, và đưa người hô thẻ tròn để xếp tổng.',
+  'harder.explain': 'Nói cách tìm ra trước khi nhìn.',
+  'younger.keeps': 'Em trên {years} tuổi có thể giữ những lá đã xong và cuối cùng đếm chúng.',
+  'say.from': '“Con nghe {said} và thấy {b}. Từ {b} đến {said} cách bao nhiêu?”',
+  'play.call': 'Người chơi {player} hô {said}. Trên mũ là {a} và {b}.',
+  'play.unknown': 'Người chơi {player} hô {said}. Trên mũ là {a} và {b}: không tính ra được.',
+  'play.from': '“Con nghe {said} và thấy {b}. Số nào hợp?”',
+  'play.zero': '“Có thể là số bất kỳ không? Vì sao?”',
+};

@@ -1,0 +1,36 @@
+import type { Messages } from '~/core/words/message';
+
+export const leafTwins: Messages = {
+  name: 'Lá sinh đôi',
+  goal: '{twins, select, dots {Tìm cho mỗi số, đến {most}, hình viền có bấy nhiêu chấm.} numerals {Tìm anh em sinh đôi của mỗi số, đến {most}.} other {Tìm chữ thường cho từng chữ trong {count} chữ hoa.}}',
+  'setUp.board': 'Đặt bảng lên bàn, mặt chấm ngửa: {count} hình viền, mỗi hình có số chấm khác nhau.',
+  'setUp.boardNumbers': 'Đặt bảng lên bàn: {count} hình viền, mỗi hình có một số.',
+  'setUp.boardLetters': 'Đặt bảng lên bàn: {count} hình viền, mỗi hình có một chữ thường.',
+  'setUp.letters': 'Trải {count} hình ra, mặt chữ hoa ngửa, và trộn.',
+  'setUp.spread': 'Trải {count} hình ra, mặt số ngửa, và trộn.',
+  'turn.take': 'Lấy một hình và nói số của nó.',
+  'turn.takeLetter': 'Lấy một hình, nói chữ cái và tô theo bằng ngón tay.',
+  'turn.same': 'Tìm hình viền có cùng số và nói lại lần nữa.',
+  'turn.small': 'Tìm hình viền có chữ thường hợp với nó.',
+  'turn.count': 'Tìm hình viền có bấy nhiêu chấm. Chạm mỗi chấm một lần và đếm to.',
+  'turn.lay': 'Đặt hình lên anh em sinh đôi của nó.',
+  'end.all': 'Khi cả {count} hình đã tìm được sinh đôi, đọc các số theo thứ tự.',
+  'end.letters': 'Khi cả {count} hình đã tìm được sinh đôi, nói lần lượt các chữ.',
+  'easier.few': 'Bắt đầu với {number, plural, other {# hình}} và hình viền của chúng; mỗi ngày thêm một.',
+  'easier.five': 'Bắt đầu với các hình đến {number}; mỗi ngày thêm một.',
+  'harder.back':
+    'Với trẻ lớn hơn, lật mặt sau bảng: đặt tổng lên đỉnh tam giác và hai phần ở dưới, như {whole} với {a} và {b}.',
+  'harder.faceDown': 'Úp các hình xuống: lật một hình, tìm sinh đôi của nó, rồi lật hình tiếp theo.',
+  'younger.match':
+    'Em trên {years} tuổi có thể tìm sinh đôi của hình đang cầm: “Có hình nào giống hình này không?”',
+  'say.letter': '“Từ nào bắt đầu bằng chữ này?”',
+  'say.look': '“Con nhìn gì trước? Hình nào trông gần giống?”',
+  'say.touch': '“Chạm từng chấm. Mỗi lần chạm nói một số.”',
+  'play.lay': 'Người chơi {player} lấy số {number} và đặt lên hình viền có {number, plural, other {# chấm}}.',
+  'play.same': 'Người chơi {player} lấy số {number} và đặt lên hình viền có số {number}.',
+  'play.letter': 'Người chơi {player} lấy chữ {capital} và đặt lên hình viền có chữ {small}.',
+  'play.begins': '“Tên của ai bắt đầu như vậy?”',
+  'play.alike': '“Hình nào khác hơi giống? Khác nhau chỗ nào?”',
+  'play.count': '“Con thấy năm chấm nào trước? Thêm mấy nữa?”',
+  'play.see': '“Con đếm hay con nhìn ra?”',
+};

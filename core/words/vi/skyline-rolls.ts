@@ -1,0 +1,35 @@
+import type { Messages } from '~/core/words/message';
+
+export const skylineRolls: Messages = {
+  name: 'Gieo và xây tháp',
+  goal: '{goal, select, rolls {Gieo {rolls, plural, =1 {một lần} other {# lần}} và xây: thành phố cao đến đâu?} other {Gieo và xây cho đến khi thành phố có {reach} khối.}}',
+  'setUp.blocks': 'Đặt mọi khối vào giữa, chỗ ai cũng với tới.',
+  'setUp.dice': 'Để {dice, plural, other {xúc xắc trong túi trong suốt: như vậy không lăn mất}}.',
+  'turn.roll': '{dice, plural, =1 {Gieo xúc xắc và nói số.} other {Gieo # xúc xắc và nói tất cả mấy chấm.}}',
+  'turn.build': 'Lấy bấy nhiêu khối và xây. Khi một tháp có {stack} khối, bắt đầu tháp mới.',
+  'setUp.mat': 'Đưa mỗi người một tấm lót: một bên đơn vị, một bên chục.',
+  'setUp.rods': 'Đặt các thanh mười cạnh các khối.',
+  'turn.buildRods': 'Lấy bấy nhiêu khối. Khi có {stack} khối, đổi lấy một thanh mười và trả khối lại.',
+  'turn.mat': 'Chục đặt bên chục, khối lẻ đặt bên đơn vị.',
+  'end.measure': 'Xếp mọi khối của một thành phố thành hàng và đo bằng dải đo: mấy xăng-ti-mét? Đoán trước.',
+  'turn.draw': 'Vẽ trên giấy một vạch cho mỗi khối. Những ngày đầu như vậy là đủ.',
+  'turn.say':
+    'Nói thành phố của mình theo chục và đơn vị: {total} là {tens, plural, other {# chục}} và {ones, plural, other {# đơn vị}}.',
+  'turn.pass': 'Chuyền xúc xắc.',
+  'end.rolls': 'Dừng khi mọi người đã gieo {rolls, plural, other {# lần}}.',
+  'end.reach': 'Dừng khi có người được {reach} khối trở lên; lần gieo cuối có thể vượt quá.',
+  'end.together': 'Gom mọi tháp lại và đếm theo chục.',
+  'easier.count': 'Mỗi chấm đếm một khối: chưa cần cộng.',
+  'harder.guess': 'Trước khi đếm, đoán tổng của mọi thành phố.',
+  'sideBySide.city': 'Không cần ai thắng: cùng xây một thành phố và xem có mấy tháp mười.',
+  'say.tens': '“Mấy tháp đầy? Lẻ mấy khối?”',
+  'play.roll':
+    'Người chơi {player} gieo được {rolled} và có {total}: {tens, plural, other {# chục}} và {ones, plural, other {# đơn vị}}.',
+  'play.tens': '“Còn mấy khối nữa thì đầy tháp tiếp theo?”',
+  'play.full': '“Tháp nào của con cũng đầy. Đó là số mấy?”',
+  'say.trade': '“Con có đủ mười để đổi không? Còn dư mấy?”',
+  'sheet.stack': 'xếp chồng',
+  'sheet.together': 'gộp lại',
+  'sheet.tens': 'chục',
+  'sheet.ones': 'đơn vị',
+};

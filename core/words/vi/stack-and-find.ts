@@ -1,0 +1,33 @@
+import type { Messages } from '~/core/words/message';
+
+export const stackAndFind: Messages = {
+  name: 'Xếp rồi tìm',
+  goal: 'Xem một số, xếp nó, tìm nó: các số đến {to}.',
+  'setUp.blocks': 'Đặt {blocks} khối vào giữa và cùng đếm.',
+  'setUp.cards': 'Trộn các thẻ số đến {to} và úp xuống.',
+  'setUp.spinner': 'Đặt bàn xoay nằm phẳng, các số đến {to}. Giữ kẹp giấy ở chính giữa bằng đầu bút chì.',
+  'setUp.frames': 'Trải ngửa các thẻ khung mười đến {to}.',
+  'setUp.frameCards': 'Trộn các thẻ khung mười đến {to} và úp xuống.',
+  'setUp.frameSpinner':
+    'Đặt bàn xoay có các khung đến {to} nằm phẳng. Giữ kẹp giấy ở chính giữa bằng đầu bút chì.',
+  'setUp.numerals': 'Trải ngửa các thẻ số từ {none} đến {to}.',
+  'turn.card': 'Lật một thẻ và nói số, ví dụ “{number}”.',
+  'turn.spin': 'Búng kẹp giấy và nói số mà nó chỉ, ví dụ “{number}”.',
+  'turn.frame': 'Lật một thẻ khung mười: có mấy chấm?',
+  'turn.spinFrame': 'Búng kẹp giấy: khung mà nó chỉ có mấy chấm?',
+  'turn.build': 'Lấy bấy nhiêu khối, từng khối một, đếm to và xếp chồng: {number} khối cho {number}.',
+  'turn.find': 'Tìm khung có bấy nhiêu chấm.',
+  'turn.numeral': 'Xếp các khối lên chữ số nói bấy nhiêu.',
+  'turn.stand': 'Để tháp đứng đó. Ai sẽ là hàng xóm của nó?',
+  'end.all': 'Dừng khi cả {numbers} số đã được xếp, hoặc khi đã đủ.',
+  'easier.beside': 'Đặt khối cạnh các chấm của khung, mỗi chấm một khối.',
+  'easier.fingers': 'Giơ số bằng ngón tay trước, rồi đặt một khối ở mỗi ngón.',
+  'harder.strip': 'Xong sớm? Nối mọi khối thành một dải, đếm đến cuối rồi đếm ngược lại.',
+  'say.touch': '“Chạm mỗi khối một lần. Số cuối cùng con nói là số mấy?”',
+  'play.find': 'Người chơi {player} xếp {number} và tìm ra khung.',
+  'play.stack': 'Người chơi {player} thấy {number, plural, other {# chấm}} và xếp {number} khối lên chữ số.',
+  'play.build': 'Người chơi {player} xếp {number}.',
+  'play.tower': 'Người chơi {player} xếp tháp {number} và để nó đứng.',
+  'play.zero': '“Không có khối nào. Đó cũng là một số: không.”',
+  'play.again': '“Số này con biết rồi. Không đếm mà nhìn ra được không?”',
+};

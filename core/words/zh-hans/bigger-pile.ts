@@ -1,0 +1,33 @@
+import type { Messages } from '~/core/words/message';
+
+export const biggerPile: Messages = {
+  name: '谁的牌堆大',
+  goal: '{op, select, compare {翻牌：哪个数更大？} add {每人翻两张牌加起来：谁的和更大？} subtract {每人翻两张牌：谁的差更大？} other {每人翻两张牌乘起来：谁的积更大？}}',
+  'setUp.remove': '拿出J、Q和K。A是一。',
+  'setUp.faces': '所有的牌都留下：A是一，J是{jack}，Q是{queen}，K是{king}。',
+  'setUp.discard': '所有的牌都留下。A是一；翻到J、Q、K就放在一边。',
+  'setUp.pile': '洗牌，面朝下放成一堆，大家都够得着。',
+  'setUp.deal': '洗牌，把所有的牌面朝下分完：每人有自己的牌堆，从上面翻。',
+  'turn.turn':
+    '{players, plural, =1 {翻{cards, plural, =1 {两张牌，一边一张} other {#张牌}}。} other {每人翻{cards, plural, other {#张牌}}。}}',
+  'turn.compare': '说出两个数，再说哪个大：“{a}比{b}大。”',
+  'turn.add': '每人说自己的和：“{a}和{b}合起来是{answer}。”再说谁的大。',
+  'turn.subtract': '每人说自己的差：“{a}减{b}是{answer}。”再说谁的大。',
+  'turn.multiply': '每人说自己的积：“{a}乘{b}是{answer}。”再说谁的大。',
+  'turn.signs': '把符号卡放在两个答案中间，开口朝着大的那边。',
+  'turn.take': '牌归答案大的那一堆。',
+  'turn.again': '一样大？再翻一次；下一次答案大的拿走所有的牌。',
+  'turn.keep': '一样大？各自留下自己的牌。',
+  'turn.aside': '翻到J、Q、K就放在一边，再翻下一张。',
+  'end.rounds': '玩{rounds, plural, other {#轮}}、牌用完了就停。谁的牌堆大？先猜，再数。',
+  'turn.under': '牌放到答案大的那一堆下面。',
+  'end.all': '没有牌可翻的人就完成了。一堆拿到所有的牌，或玩够了，就停：猜猜谁的牌堆大，再数一数。',
+  'easier.build': '把每个数用圆片并排摆出来，看一看。',
+  'harder.more': '也说出大多少。',
+  'sideBySide.together': '不用分输赢：一起堆一堆牌，看看过几轮两个答案才一样。',
+  'say.muchMore': '“{a}和{b}：哪个大？大多少？”',
+  'play.most': '翻出：{shown}。玩家{player}最大，是{answer}。',
+  'play.tie': '翻出：{shown}。最大的答案{answer}出现了两次。',
+  'play.howMuch': '“大多少？”',
+  'play.howSame': '“答案一样。牌也一样吗？”',
+};

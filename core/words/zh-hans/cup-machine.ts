@@ -1,0 +1,31 @@
+import type { Messages } from '~/core/words/message';
+
+export const cupMachine: Messages = {
+  name: '杯子机器',
+  goal: '{op, select, add {装满两个杯子，倒在一起：机器里出来几个？} other {把机器装好，倒回一些：里面还剩几个？}}',
+  'setUp.cups': '摆{cups}个杯子：上面两个放小的数，下面是机器。',
+  'setUp.cards': '把到{max}为止的数字卡洗成两叠，每个杯子一叠。',
+  'setUp.deck': '从扑克牌里拿出从A到{max}的牌；A是一。红的洗成一叠，黑的洗成另一叠，每个杯子一叠。',
+  'turn.lay':
+    '用运算符号卡把算式摆出来：{a}\u00a0{sign}\u00a0{b}\u00a0=\u00a0{answer}；答案说出来，或用筹码表示。',
+  'turn.cards': '从每叠翻一张，读出两个数。',
+  'turn.fill': '数同样多的筹码放进每个杯子：例如{a}和{b}。',
+  'turn.load': '把大的数放进机器：例如{a}个筹码。',
+  'turn.pour': '把两个杯子都倒进机器。',
+  'turn.back': '一边数，一边把小的数倒出来：{b}。',
+  'turn.saySum': '说出现在有几个，再倒出来数：“{a}和{b}合起来是{answer}。”',
+  'turn.sayLeft': '说出里面还剩几个，再倒出来数：“{a}减{b}是{answer}。”',
+  'turn.draw': '第二天：不装杯子，画杯子和点子。',
+  'turn.head': '这样容易了以后：只看卡，心里算。用杯子检查。',
+  'end.problems': '做完{problems, plural, other {#道题}}就停。',
+  'easier.same': '只翻一张卡，两个杯子放同样多。',
+  'harder.missing': '反过来：机器里有{answer}，一个杯子原来有{a}。缺多少？',
+  'atHome.bowls': '三个碗和干豆子或纽扣也一样。',
+  'say.on': '“里面已经有{a}了。从那里接着数。”',
+  'play.add': '玩家{player}把{a}和{b}倒在一起：{answer}。',
+  'play.subtract': '玩家{player}从{a}里倒回{b}：还剩{answer}。',
+  'play.guess': '“数之前，你觉得是多少？”',
+  'sheet.pour': '倒',
+  'sheet.draw': '画',
+  'sheet.head': '心算',
+};

@@ -1,0 +1,25 @@
+import type { Messages } from '~/core/words/message';
+
+export const fetchThatMany: Messages = {
+  name: '去拿这么多',
+  goal: '偷看一个数，记住它，拿来同样多的东西：到{to}。',
+  'setUp.slips': '把{slips}张纸条折起来混一混。',
+  'setUp.pile': '在房间另一头的椅子上放{to}个筹码。',
+  'setUp.around': '说好可以拿什么：袜子、勺子、玩具、书；不能拿会碎或会伤人的。',
+  'turn.peek': '抽一张纸条，自己偷看，不给别人看，折好放在桌上。',
+  'turn.fetch': '去拿同样多的东西来。路上对自己说这个数。',
+  'turn.lay': '把拿来的摆成一排{five}个，这样不用数就能读出来。',
+  'turn.check': '别人说有几个。打开纸条：一样吗？例如{number}。',
+  'turn.zero': '零就是：空手回来。',
+  'end.slips': '每次玩完都放回去。纸条用完就停。',
+  'easier.keep': '带上打开的纸条，每个点子上放一样东西。',
+  'harder.two': '抽{slips}张纸条，拿来两张合起来那么多。',
+  'younger.dots': '{years}岁以上的弟弟妹妹可以在纸条的每个点子上放一样东西。',
+  'atHome.things': '勺子、袜子、纽扣或松果：只要够多，什么都行。',
+  'say.remember': '“每走一步说一遍你的数。”',
+  'caution.fetch': '不拿烫的、尖的、玻璃的，也不拿药架上的东西。在屋里走，不要跑。',
+  'play.fetch': '玩家{player}偷看，去了，拿来{number}个。',
+  'play.zero': '玩家{player}偷看，去了，{number, plural, =0 {空手回来} other {拿着#个回来}}。',
+  'play.fives': '“先摆一排{five}个。还有几个？”',
+  'play.touch': '“一个一个摸。跟纸条上说的一样吗？”',
+};

@@ -1,0 +1,25 @@
+import type { Messages } from '~/core/words/message';
+
+export const fiveToMark: Messages = {
+  name: '算到目标数',
+  goal: '用桌上{laid}张牌里的两张或更多，算到目标数。',
+  'setUp.numbers': '拿出J、Q和K。A是一。',
+  'setUp.faces': 'A是一，J是{jack}，Q是{queen}，K是{king}。',
+  'setUp.jokers': '留两张王；每张算{joker}。',
+  'setUp.lay': '洗牌，把{laid}张牌面朝上摆成一排。',
+  'turn.target': '再翻一张牌：这就是目标数。',
+  'turn.two': '用{laid}张牌里的两张或更多算到它，每张只用一次。可以用这些符号：{signs}',
+  'turn.say': '说出办法，指出用的牌，例如：{way}\u00a0=\u00a0{target}。',
+  'turn.whole': '每一步都是整数，而且不小于{zero}。',
+  'turn.none': '谁也找不到办法？有些目标数就是没有：翻一个新的。',
+  'end.used': '只把用过的牌换成新牌，再翻一个新的目标数。牌堆用完了，把放在一边的牌洗一洗。',
+  'end.all': '每个目标数都换新牌。',
+  'end.rounds': '做完{rounds, plural, other {#个目标数}}就停下来。',
+  'easier.counters': '只用两张牌，用圆片摆一摆。',
+  'harder.more': '再找一个办法，用更多的牌。',
+  'say.start': '“哪张牌离目标数近？差多少？”',
+  'play.reaches': '牌是{laid}，目标数{target}。玩家{player}说：{way}\u00a0=\u00a0{target}。',
+  'play.none': '牌是{laid}，目标数{target}。玩家{player}找了找，没有办法。',
+  'play.how': '“你是从哪里开始的？”',
+  'play.new': '“你找得很仔细。这个没有办法；我们翻一个新的目标数。”',
+};

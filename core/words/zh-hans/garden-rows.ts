@@ -1,0 +1,33 @@
+import type { Messages } from '~/core/words/message';
+
+export const gardenRows: Messages = {
+  name: '花园小排',
+  goal: '{way, select, count {搭出卡片上的一排，在垫纸上找到它的两个数。最多{max}个方块。} sum {搭出卡片上的一排，在垫纸上找到它有几个方块。最多{max}。} other {每人搭一排：长的那排在垫纸上盖住自己的数。最多{max}个方块。}}',
+  'setUp.mat': '把垫纸放在桌上，一起读上面的数。',
+  'setUp.cubes': '把方块分好放在旁边：一种颜色{first}个，另一种{second}个。',
+  'setUp.cards': '把{cards}张图片卡洗好，面朝下放。',
+  'setUp.chips': '准备{cells, plural, other {#个筹码}}来盖格子。',
+  'setUp.sides': '每人用圆片的一面作自己的颜色。',
+  'turn.build': '翻一张卡，搭出这一排：深色格用一种颜色，浅色格用另一种。',
+  'turn.both': '每人翻一张卡，搭出这一排，深色格用一种颜色，浅色格用另一种。',
+  'turn.numbers': '数每种颜色：例如{a}和{b}。找到有这两个数的格子，盖住它。',
+  'turn.sum': '数每种颜色，说出一共几个：“{a}和{b}合起来是{answer}。”找到答案，盖住一格。',
+  'turn.longer':
+    '每人说自己的：“{a}和{b}合起来是{answer}。”长的那排盖住有自己答案的格子。一样长？两边都盖一格。',
+  'turn.apart': '把这一排拆开，方块放回各自的颜色。',
+  'turn.draw': '第二天：不搭，在方格纸上涂出这一排。',
+  'turn.write': '这样容易了以后，写出来：{a}\u00a0+\u00a0{b}\u00a0=\u00a0{answer}。',
+  'end.all': '{cells}格都盖住以后，一个一个拿下筹码，说出下面是什么。',
+  'end.rounds': '玩{rounds, plural, other {#轮}}、卡用完了就停。猜猜谁盖的格子多，再数一数。',
+  'easier.beside': '把卡放在垫纸旁边，就在卡上面搭。',
+  'harder.hide': '看一眼卡，面朝下放，凭记忆搭出这一排。',
+  'atHome.paper': '两种豆子或纽扣排成一排也一样。',
+  'say.turned': '“如果把这一排转过来，还是同样的数吗？”',
+  'play.count': '玩家{player}搭出{a}和{b}，盖住有这两个数的格子。',
+  'play.sum': '玩家{player}搭出{a}和{b}：{answer}，盖住它。',
+  'play.longer': '一排是{a}和{b}，另一排是{c}和{d}：{answer}更多。玩家{player}盖住它。',
+  'play.same': '一排是{a}和{b}，另一排是{c}和{d}：都是{answer}，两边都盖一格。',
+  'play.which': '“哪种颜色多？多几个？”',
+  'play.see': '“不一个一个数，能看出有几个吗？”',
+  'play.measure': '“把两排并排放。长多少？”',
+};

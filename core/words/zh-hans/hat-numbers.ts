@@ -1,0 +1,27 @@
+import type { Messages } from '~/core/words/message';
+
+export const hatNumbers: Messages = {
+  name: '帽子上的数',
+  goal: '{op, select, add {你看到别人的牌，听到和：自己帽子上是什么？} other {你看到别人的牌，听到积：自己帽子上是什么？}}',
+  'setUp.remove': '拿出J、Q和K。A是一。',
+  'setUp.zero': '拿出J和Q。A是一，K是{zero}。',
+  'setUp.faces': '所有的牌都留下：A是一，J是{jack}，Q是{queen}，K是{king}。',
+  'setUp.signed': '黑牌在零以上，红牌在零以下。',
+  'setUp.roles': '三个人玩：两个人面对面坐，第三个人报数。把牌分给那两个人。',
+  'turn.hats': '两人不看牌，把最上面的牌举到额头：只有别人能看到。',
+  'turn.sum': '报数的人看两张牌，说出和，例如“{said}”。',
+  'turn.product': '报数的人看两张牌，说出积，例如“{said}”。',
+  'turn.partSum': '从别人的牌算出自己的：“你是{b}，和是{said}：我是{a}。”',
+  'turn.partProduct': '从别人的牌算出自己的：“你是{b}，积是{said}：我是{a}。”',
+  'turn.winner': '先说出自己的数的人拿走两张牌。',
+  'turn.together': '互相等一等，跟报数的人一起倒数，再一起说出自己的数。',
+  'end.rotate': '每两轮换一个报数的人。牌用完或玩够了就停。',
+  'easier.ten': '用到五为止的牌，给报数的人圆片来摆和。',
+  'harder.explain': '看牌之前，先说你是怎么知道的。',
+  'younger.keeps': '{years}岁以上的弟弟妹妹可以保管用过的牌，最后数一数。',
+  'say.from': '“你听到{said}，看到{b}。从{b}到{said}差多少？”',
+  'play.call': '玩家{player}报{said}。帽子上是{a}和{b}。',
+  'play.unknown': '玩家{player}报{said}。帽子上是{a}和{b}：算不出来。',
+  'play.from': '“你听到{said}，看到{b}。什么合适？”',
+  'play.zero': '“会不会什么数都可以？为什么？”',
+};

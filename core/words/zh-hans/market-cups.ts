@@ -1,0 +1,26 @@
+import type { Messages } from '~/core/words/message';
+
+export const marketCups: Messages = {
+  name: '集市小杯子',
+  goal: '在几个杯子里放同样多的东西。一共有多少？最多{cups, plural, other {#个杯子}}，每个{pieces}。',
+  'setUp.cups': '{cups, plural, =1 {拿出#个杯子} other {把#个杯子叠好}}，毛毡片放在旁边。',
+  'setUp.dice': '跟杯子同颜色的骰子表示几个杯子，另一个表示几块。',
+  'setUp.cards': '红牌表示几个杯子，黑牌表示几块。分成两堆，面朝下。',
+  'turn.again': '杯子从{cupsFrom}到{cupsTo}，每杯从{piecesFrom}到{piecesTo}：骰子是别的数就再掷一次。',
+  'turn.cups': '看看要几个杯子，摆出来：例如{cups, plural, other {#个杯子}}。',
+  'turn.pieces': '看看要几块，每个杯子放这么多：{cups, plural, other {#个杯子}}，每个放{pieces}块。',
+  'turn.say': '数之前先说：“{cups, plural, other {#组、每组{pieces}是}}{answer}。”再检查。',
+  'turn.draw': '把杯子画成圆圈，里面画点子。头几天这样就够了。',
+  'turn.write': '用符号写出来：{cups}\u00a0×\u00a0{pieces}\u00a0=\u00a0{answer}。',
+  'end.rounds': '每次玩完都放回去。每人玩{rounds, plural, other {#次}}就停。',
+  'easier.two': '用{cups}个杯子玩：两个总是一样多。',
+  'harder.guess': '杯子里还没放东西，就先说出答案。',
+  'say.each': '“每个里面有几块？有几个杯子？一共呢？”',
+  'play.groups': '玩家{player}：{cups, plural, other {#个杯子，每个{pieces}块，是}}{answer}。',
+  'play.times': '玩家{player}：{cups}\u00a0×\u00a0{pieces}\u00a0=\u00a0{answer}。',
+  'play.turned': '“如果是{pieces, plural, other {#个杯子，每个{cups}块}}呢？”',
+  'play.how': '“你是全部数，还是几个几个地数？{cups, plural, other {有#个杯子}}，每个{pieces}块。”',
+  'sheet.cups': '杯子',
+  'sheet.each': '每个',
+  'sheet.all': '一共',
+};

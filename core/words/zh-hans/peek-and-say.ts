@@ -1,0 +1,28 @@
+import type { Messages } from '~/core/words/message';
+
+export const peekAndSay: Messages = {
+  name: '看一眼说一说',
+  goal: '看一小会儿就盖住：刚才有几个？到{max}。',
+  'setUp.cards': '把{cards}张圆点卡洗好，面朝下放。',
+  'setUp.cover': '准备好遮布，或用手。',
+  'setUp.shield': '从麦片盒上剪下一面：它就是遮住卡的挡板。',
+  'turn.show': '说“准备，看”，把卡亮{seconds, plural, other {#秒}}：心里慢慢数。',
+  'turn.cover': '盖住。盖住之前谁都不说话。',
+  'turn.say': '问：“你看到几个？”例如：“{number}。”',
+  'turn.sayTwo': '问：“每组几个，一共几个？”例如：“{a}和{b}：{answer}。”',
+  'turn.again': '不确定？再看一次，时间一样长，再说一遍。',
+  'turn.writeTwo': '写出两个数和它们的和：{a}\u00a0+\u00a0{b}\u00a0=\u00a0{answer}。',
+  'turn.look': '一起再看。卡片会告诉我们答案。',
+  'turn.write': '把数写下来。',
+  'end.pile': '一叠用完，或眼睛累了，就停。',
+  'easier.longer': '卡一直亮着，直到孩子回答。',
+  'harder.draw': '再看之前，照原来的样子把看到的画下来。',
+  'younger.fingers': '{years}岁以上的弟弟妹妹可以伸出同样多的手指。',
+  'atHome.beans': '没有卡：把豆子放在盘子里，用碗盖住。',
+  'say.fingers': '不确定？“用手指比出你看到的。”再看一看：是{number}个吗？',
+  'say.saw': '只说了一组？“你看到一边有{a}个。另一边呢？”',
+  'play.one': '玩家{player}看一眼，说{number}。',
+  'play.two': '玩家{player}看一眼，说：{a}和{b}，一共{answer}。',
+  'play.how': '“你怎么这么快就看出来了？”',
+  'play.part': '“你看到{a}个。还有呢？”',
+};

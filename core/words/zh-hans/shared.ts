@@ -1,0 +1,26 @@
+import type { Messages } from '~/core/words/message';
+
+export const shared: Messages = {
+  'caution.small': '有小零件：不要让{years}岁以下的孩子拿到。玩完后数清楚，全部放回袋子里。',
+  'caution.rest': '趁还好玩的时候停下来。孩子累了学不进去，明天再玩。',
+  'caution.floor': '四边都用胶带贴牢，光脚或穿鞋玩：穿袜子会滑。',
+  'caution.outside': '远离车道、停着的车和马路，要有大人在旁边。穿好鞋，看清楚落脚的地方。',
+  'caution.throw': '等前面没有人了再扔或滚。要低低地滚或扔，绝不要对着人。',
+  'setUp.highest': '每人掷一次骰子：点数最大的先开始。一样大？再掷一次。',
+  'turn.lineHop': '在数轴上也跳一跳：从{a}开始，往前跳{b}格，读出停在哪里：{answer}。',
+  'turn.lineBack': '在数轴上也跳一跳：从{a}开始，往后跳{b}格，读出停在哪里：{answer}。',
+  'turn.lineCompare': '在数轴上找到这两个数：靠前面的那个更大。',
+  'say.check': '不确定？“我们一个一个摸着数。”东西会告诉我们答案。',
+  'say.how': '“你是怎么知道的？”只要行得通，什么办法都是好办法。',
+  'say.part': '只说出一部分答案？把听到的说一遍，再问：“还有呢？”',
+  'sideBySide.team': '不用分输赢：把所有东西正面朝上，大家当一个队一起玩。',
+  'sideBySide.calm': '谁都不用抢快。轮流来，让每个孩子把话想完。',
+  'younger.helper': '{years}岁以上的弟弟妹妹可以翻牌，并说出上面是什么。',
+  'younger.counts': '{years}岁以上的弟弟妹妹可以和你们一起大声数。',
+  'younger.rolls': '{years}岁以上的弟弟妹妹可以掷骰子、数点子。',
+  'atHome.paper': '没有印好的材料：把同样的数写在小纸条上。',
+  'atHome.deck': '家里没有扑克牌？每个数写四张小纸条。',
+  'atHome.dice': '家里没有骰子？拿同一花色从A到六的牌，一张一张地翻。',
+  'play.check': '“我们用东西来检查一下。”',
+  'play.how': '“你是怎么看出来的？”',
+};
