@@ -43,7 +43,11 @@ export default [
       route(':kitId', 'routes/fill/kit.tsx'),
       route(':kitId/afternoon', 'routes/fill/afternoon.tsx'),
     ]),
-    ...prefix('word', [index('routes/word/games.tsx'), route(':gameId', 'routes/word/desk.tsx')]),
+    ...prefix('word', [
+      index('routes/word/games.tsx'),
+      route(':gameId', 'routes/word/desk.tsx'),
+      route(':gameId/:messageId', 'routes/word/line.tsx'),
+    ]),
     ...prefix('print', [
       index('routes/print/pack.tsx'),
       route('prices', 'routes/print/prices.tsx'),

@@ -2,7 +2,7 @@ import { and, desc, eq, inArray, sql } from 'drizzle-orm';
 import { same } from '~/core/check/merge';
 import { SHELF } from '~/core/games/shelf';
 import { gameFor } from '~/core/own/open';
-import type { Game } from '~/core/games/kit/game';
+import { AROUND, type Worded } from '~/core/pack/sources';
 import { ownGameId } from '~/core/own/ids';
 import { lineKey, type LineChecks } from '~/core/words/checks';
 import type { Language } from '~/core/words/languages';
@@ -28,7 +28,7 @@ type Row = {
 };
 
 /** The latest check of each line of these games. */
-const latest = (at: SchoolHandle, games: readonly Game[]): Promise<Row[]> =>
+const latest = (at: SchoolHandle, games: readonly Worded[]): Promise<Row[]> =>
   at
     .selectDistinctOn([wordingCheck.gameId, wordingCheck.messageId, wordingCheck.language], {
       gameId: wordingCheck.gameId,
@@ -54,7 +54,7 @@ const latest = (at: SchoolHandle, games: readonly Game[]): Promise<Row[]> =>
     .orderBy(wordingCheck.gameId, wordingCheck.messageId, wordingCheck.language, desc(wordingCheck.at));
 
 /** A check holds for the line as it was read, and for the English it was held against: for others it counts no more. */
-function holding(game: Game, rows: readonly Row[], readings: readonly Reading[]): LineChecks {
+function holding(game: Worded, rows: readonly Row[], readings: readonly Reading[]): LineChecks {
   const checks: LineChecks = {};
   for (const { messageId, language, message, english, right, note, by } of rows) {
     const reading = readings.find((one) => one.language === language);
@@ -69,14 +69,14 @@ function holding(game: Game, rows: readonly Row[], readings: readonly Reading[])
 }
 
 /** The latest word on each line of a game in a language, as far as it holds. */
-export async function lineChecks(at: SchoolHandle, game: Game, language: Language): Promise<LineChecks> {
+export async function lineChecks(at: SchoolHandle, game: Worded, language: Language): Promise<LineChecks> {
   const [rows, reading] = await Promise.all([latest(at, [game]), readingAt(at, language)]);
   return holding(game, rows, [reading]);
 }
 
 export async function addLineChecks(
   at: SchoolHandle,
-  game: Game,
+  game: Worded,
   rows: { messageId: string; language: Language; right: boolean; note: string; personId: string }[],
 ): Promise<void> {
   if (rows.length) await transaction(at, (tx) => insertChecks(tx, game, rows));
@@ -84,7 +84,7 @@ export async function addLineChecks(
 
 async function insertChecks(
   tx: SchoolHandle,
-  game: Game,
+  game: Worded,
   rows: { messageId: string; language: Language; right: boolean; note: string; personId: string }[],
 ): Promise<void> {
   const readings = await readingsAt(tx, [...new Set(rows.map(({ language }) => language))]);
@@ -130,7 +130,7 @@ export interface LineClash {
  */
 export function saveLineWords(
   at: SchoolHandle,
-  game: Game,
+  game: Worded,
   language: Language,
   lines: readonly LineWord[],
   personId: string,
@@ -159,12 +159,13 @@ export function saveLineWords(
   });
 }
 
-/** Every game there is to word: the shelf and the school's own. */
-export const wordedGames = async (at: SchoolHandle): Promise<Game[]> => [
+/** Everything there is to word: the shelf, the school's own games, and what stands around them. */
+export const wordedGames = async (at: SchoolHandle): Promise<(Worded & { title?: string })[]> => [
   ...SHELF,
   ...(await listOwnGames(at)).map(({ id, definition }) =>
     gameFor({ gameId: ownGameId(id), own: definition }),
   ),
+  ...AROUND,
 ];
 
 interface Unchecked {
@@ -177,7 +178,10 @@ interface Unchecked {
   missing: number;
 }
 /** For each game as it is worded, how many lines of a language nobody has found right yet. English is the source and counts as checked. */
-async function uncheckedIn(at: SchoolHandle, games: readonly Game[]): Promise<Unchecked[]> {
+async function uncheckedIn(
+  at: SchoolHandle,
+  games: readonly (Worded & { title?: string })[],
+): Promise<Unchecked[]> {
   const { languages } = await findSchool(at);
   const [rows, readings] = await Promise.all([
     latest(at, games),
@@ -197,7 +201,7 @@ async function uncheckedIn(at: SchoolHandle, games: readonly Game[]): Promise<Un
       const ids = Object.keys(game.words.en).filter((id) => messageIn(reading, game.words, id) !== undefined);
       return {
         gameId: game.id,
-        name: nameOf(game),
+        name: game.title ?? nameOf(game),
         language,
         lines: ids.length,
         missing: Object.keys(game.words.en).length - ids.length,
@@ -218,7 +222,7 @@ export const uncheckedLines = async (at: SchoolHandle): Promise<Unchecked[]> =>
  */
 export async function checkedLanguages(
   at: SchoolHandle,
-  games: readonly Game[],
+  games: readonly Worded[],
 ): Promise<Record<string, Language[]>> {
   const all = await uncheckedIn(at, games);
   const checked: Record<string, Language[]> = {};

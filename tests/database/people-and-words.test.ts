@@ -26,6 +26,7 @@ import { answeredSince, reachSince } from '~/data/queries/reach';
 import { copiesNow } from '~/data/queries/desk';
 import { waiting } from '~/data/queries/waiting';
 import { addLineChecks, checkedLanguages, lineChecks, uncheckedLines } from '~/data/queries/words';
+import { AROUND } from '~/core/pack/sources';
 import { lineKey } from '~/core/words/checks';
 import { copy, person, wordingCheck } from '~/data/schema';
 import { mayAnswerNow, mayVisit, networkOf, trySignIn, wrongLink } from '~/server/limits';
@@ -329,7 +330,7 @@ describe('wording', () => {
         personId: people.reader.id,
       }));
     const before = await uncheckedLines(at);
-    expect(before).toHaveLength(SHELF.length);
+    expect(before).toHaveLength(SHELF.length + AROUND.length);
     expect(before.find((one) => one.gameId === game.id)).toEqual({
       gameId: game.id,
       name: 'Two-Tone Spill',

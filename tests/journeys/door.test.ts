@@ -71,6 +71,7 @@ const ACCESS: Record<
   'routes/fill/run-make.tsx': { read: desk, send: desk },
   'routes/fill/run-afternoon.tsx': { read: desk },
   'routes/word/games.tsx': { read: words },
+  'routes/word/line.tsx': { read: words, send: words },
   'routes/word/desk.tsx': { read: words, send: words },
   'routes/print/pack.tsx': { read: desk, send: desk },
   'routes/print/prices.tsx': { read: one, send: one },

@@ -32,8 +32,13 @@ const Top = styled.header`
   justify-content: space-between;
   gap: 0.8rem;
   padding: 0.8rem 0 1rem;
+  svg {
+    flex: none;
+  }
   nav ul {
     display: flex;
+    flex-wrap: wrap;
+    justify-content: end;
     gap: 0.4rem;
   }
   nav a {

@@ -1,9 +1,7 @@
-import { data, Form } from 'react-router';
+import { data, Form, Link } from 'react-router';
 import styled from 'styled-components';
-import { gameFor } from '~/core/own/open';
-import { exampleArgs } from '~/core/games/kit/examples';
 import { aboutLanguage, type Language } from '~/core/words/languages';
-import { ENGLISH, linesOf, nameOf, say } from '~/core/words/reading';
+import { ENGLISH, linesOf, say } from '~/core/words/reading';
 import { homeOf } from '~/core/lending/school';
 import { readingAt } from '~/data/queries/wording';
 import { visible } from '~/core/check/keepable';
@@ -11,7 +9,7 @@ import { lineChecks, saveLineWords } from '~/data/queries/words';
 import { changesOf } from '~/server/changes';
 import { lineKey } from '~/core/words/checks';
 import { requireRole } from '~/server/people/session';
-import { requireGame } from '~/server/games/find';
+import { requireWorded } from '~/server/games/find';
 import { Button, useSending } from '~/app/ui/Button';
 import { Changes, type FieldWords } from '~/app/ui/Changes';
 import { TextBox, TickBox } from '~/app/ui/fields';
@@ -29,17 +27,19 @@ const languageIn = (request: Request, languages: readonly Language[]): Language 
 
 export async function loader({ request, params }: Route.LoaderArgs) {
   const { at, school } = await requireRole(request, 'coordinator', 'reader');
-  const gameRef = await requireGame(at, params.gameId);
-  const game = gameFor(gameRef);
+  const game = await requireWorded(at, params.gameId);
   const target = languageIn(request, school.languages);
   const reading = await readingAt(at, target);
-  const args = exampleArgs(game);
+  const { args } = game;
   const [checks, changes] = await Promise.all([
     lineChecks(at, game, target),
-    changesOf(at, 'wording', gameRef.gameId),
+    changesOf(at, 'wording', game.id),
   ]);
   return {
-    title: nameOf(game),
+    id: game.id,
+    title: game.title,
+    // A game of the school's own is worded in itself.
+    mayWord: !game.words.own,
     target,
     lines: Object.keys(game.words.en).map((id) => ({
       id,
@@ -54,7 +54,7 @@ export async function loader({ request, params }: Route.LoaderArgs) {
 export async function action({ request, params }: Route.ActionArgs) {
   const person = await requireRole(request, 'coordinator', 'reader');
   const { at } = person;
-  const game = gameFor(await requireGame(at, params.gameId));
+  const game = await requireWorded(at, params.gameId);
   const language = languageIn(request, person.school.languages);
   const reading = await readingAt(at, language);
   const form = await request.formData();
@@ -118,7 +118,7 @@ const LINES: FieldWords = {
 };
 
 export default function Desk({ loaderData, actionData }: Route.ComponentProps) {
-  const { title, target, lines, checks } = loaderData;
+  const { id: sourceId, title, target, lines, checks, mayWord } = loaderData;
   const busy = useSending();
   return (
     <Wide>
@@ -166,9 +166,19 @@ export default function Desk({ loaderData, actionData }: Route.ComponentProps) {
                   <input type="hidden" name={`had ${id}`} value={had} />
                   <span className="number">{line + 1}</span>
                   <p lang="en">{english}</p>
-                  <p lang={target} dir={aboutLanguage(target).direction}>
-                    {said}
-                  </p>
+                  <div>
+                    <p lang={target} dir={aboutLanguage(target).direction}>
+                      {said}
+                    </p>
+                    {mayWord && (
+                      <Link
+                        to={`/word/${sourceId}/${id}?language=${target}`}
+                        aria-label={`Word line ${line + 1} anew`}
+                      >
+                        word it anew
+                      </Link>
+                    )}
+                  </div>
                   <div className="verdict">
                     <TickBox name={`right ${id}`} value="yes" defaultSelected={check?.right ?? false}>
                       It is right<span className="visually-hidden">, line {line + 1}</span>

@@ -1,0 +1,97 @@
+import { describe, expect, it } from 'vitest';
+import { findSchool } from '~/data/queries/schools';
+import { lineNow } from '~/data/queries/wording';
+import { AROUND } from '~/core/pack/sources';
+import { ADDRESS, expectAccessible, open, signIn, smallSchoolForEach, visitor } from './browser';
+
+const world = smallSchoolForEach();
+
+describe('wording', () => {
+  it('takes a language from the list to a printed sheet, refuses one that cannot be printed, and words a line', async () => {
+    const { page, complaints } = await visitor({ expected: /400/ });
+    await signIn(page);
+    await open(page, '/school');
+    const another = page.getByRole('combobox', { name: 'Add another language' });
+    const choose = async (name: string): Promise<void> => {
+      await another.click();
+      await page.keyboard.press('Control+a');
+      await page.keyboard.type(name);
+      await page.getByRole('option', { name, exact: true }).waitFor();
+      await page.keyboard.press('ArrowDown');
+      await page.keyboard.press('Enter');
+    };
+    await choose('Thai');
+    await page.getByText('Thai is written in Thai, and no font here has that script').waitFor();
+    await choose('Somali');
+    await page.getByRole('checkbox', { name: 'Somali' }).waitFor();
+    expect(await page.getByRole('checkbox', { name: 'Somali' }).isChecked()).toBe(true);
+    await expectAccessible(page);
+    await page.getByRole('button', { name: /^Save/ }).click();
+    await page.waitForURL(/saved=1/);
+    expect((await findSchool(world.at)).languages).toEqual(['en', 'es', 'so']);
+
+    // A pack in it is in English, line by line, and says so; then one line is worded.
+    await open(page, `/print?copy=${world.copies[0]!.id}&home=so`);
+    await page.getByText(/There is no Somali wording yet for/).waitFor();
+    await open(page, '/word/family?language=so');
+    await page.getByRole('link', { name: 'Word line 1 anew' }).click();
+    await page.getByRole('heading', { name: 'Family pages and slips in Somali' }).waitFor();
+    await expectAccessible(page);
+    await open(page, '/word/family/minutes?language=so');
+    const box = page.getByRole('textbox', { name: 'The line in Somali' });
+    await box.fill('Ilaa 10 daqiiqo');
+    await page
+      .getByText(/\{minutes\} is missing: the number or word would not be said\. “10” is typed by hand/)
+      .waitFor();
+    await page.getByRole('button', { name: 'Save this line' }).click();
+    await page
+      .getByText('Not saved')
+      .or(page.getByText(/is missing/).first())
+      .first()
+      .waitFor();
+    expect((await lineNow(world.at, AROUND[0]!, 'minutes', 'so')).message).toBeUndefined();
+    await box.fill('Ilaa {minutes, plural, one {# daqiiqo} other {# daqiiqo}}');
+    await page.getByLabel('Try another value for minutes').selectOption('11');
+    await page.getByText('Ilaa 11 daqiiqo').waitFor();
+    await page.getByRole('button', { name: 'Save this line' }).click();
+    await page.getByText('Sheets, labels and pages say it so from now on.').waitFor();
+    await expectAccessible(page);
+    await page.goto(`${ADDRESS}/p/${world.copies[0]!.linkKey}?lang=so`);
+    await page.getByText(/Ilaa \d+ daqiiqo/).waitFor();
+    await page.getByRole('link', { name: 'Soomaali' }).waitFor();
+
+    // Back to what ships, where something ships.
+    await open(page, '/word/family/send?language=es');
+    await page.getByRole('textbox', { name: 'The line in Spanish' }).fill('Mandar');
+    await page.getByRole('button', { name: 'Save this line' }).click();
+    await page.getByText('Sheets, labels and pages say it so from now on.').waitFor();
+    await page.getByRole('button', { name: 'Go back to what ships' }).click();
+    await page.getByRole('cell', { name: 'as it ships' }).waitFor();
+    expect(complaints).toEqual([]);
+  });
+
+  it('is read on a family page in every language that ships, on a narrow phone', async () => {
+    const { page, complaints } = await visitor();
+    await page.setViewportSize({ width: 360, height: 780 });
+    const { everything } = await import('../owner');
+    const { school } = await import('~/data/schema');
+    await everything()
+      .update(school)
+      .set({ languages: ['en', 'es', 'pt', 'ar', 'vi', 'zh-Hans'] });
+    for (const [language, name] of [
+      ['pt', 'Vira e Separa'],
+      ['ar', 'أقراص بلونين'],
+      ['vi', 'Đổ ra hai màu'],
+      ['zh-Hans', '倒一倒，分一分'],
+    ] as const) {
+      await page.goto(`${ADDRESS}/p/${world.copies[0]!.linkKey}?lang=${language}`);
+      await page.getByRole('heading', { name, level: 1 }).waitFor();
+      expect(await page.locator('html').getAttribute('lang')).toBe(language);
+      expect(await page.locator('html').getAttribute('dir')).toBe(language === 'ar' ? 'rtl' : 'ltr');
+      const wide = await page.evaluate(() => document.documentElement.scrollWidth);
+      expect([language, wide]).toEqual([language, 360]);
+      await expectAccessible(page);
+    }
+    expect(complaints).toEqual([]);
+  });
+});
