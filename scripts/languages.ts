@@ -4,7 +4,8 @@ import { writeFileSync } from 'node:fs';
 /** Languages that are written in more than one script, or otherwise in another country. */
 const MORE = ['zh-Hans', 'zh-Hant', 'sr-Latn', 'pa-Arab', 'fa-AF', 'pt-PT', 'az-Arab', 'uz-Cyrl', 'ms-Arab'];
 /** Not a language of a family: nobody is at home in it, or it says no script. */
-const LEFT_OUT = /^(old|middle|ancient|classical|imperial|official|reformed|early|late|church|ancient) |sign language/i;
+const LEFT_OUT =
+  /^(old|middle|ancient|classical|imperial|official|reformed|early|late|church|ancient) |sign language/i;
 
 const english = new Intl.DisplayNames(['en'], { type: 'language', fallback: 'none', style: 'long' });
 const letters = [...'abcdefghijklmnopqrstuvwxyz'];
@@ -20,7 +21,9 @@ for (const code of [...codes, ...MORE]) {
   const { script } = new Intl.Locale(tag!).maximize();
   if (!name || !script || tag === 'zh' || LEFT_OUT.test(name) || rows.has(tag!)) continue;
   const own = Intl.DisplayNames.supportedLocalesOf([tag!]).length
-    ? new Intl.DisplayNames([tag!], { type: 'language', fallback: 'none', languageDisplay: 'standard' }).of(tag!)
+    ? new Intl.DisplayNames([tag!], { type: 'language', fallback: 'none', languageDisplay: 'standard' }).of(
+        tag!,
+      )
     : undefined;
   const upper = own && own.charAt(0).toLocaleUpperCase(tag) + own.slice(1);
   rows.set(tag!, [tag, name, upper && upper !== name ? upper : '', script].join('|'));

@@ -51,7 +51,8 @@ export async function loader({ request, params }: Route.LoaderArgs) {
     id: of.id,
     title: of.title,
     messageId,
-    language,
+    // Not "language": that is what a page as a whole is written in.
+    target: language,
     now,
     args: of.args[messageId] ?? {},
     history: history.map((one) => ({ ...one, at: showTime(at, one.at) })),
@@ -93,13 +94,13 @@ export async function action({ request, params }: Route.ActionArgs) {
 const SAMPLES = [1, 2, 3, 5, 11, 100];
 
 export default function Line({ loaderData, actionData }: Route.ComponentProps) {
-  const { id, messageId, language, now } = loaderData;
+  const { id, messageId, target, now } = loaderData;
   // Begun anew for another line, and when this one was saved.
-  return <OneLine key={`${id} ${messageId} ${language} ${now.message}`} {...{ loaderData, actionData }} />;
+  return <OneLine key={`${id} ${messageId} ${target} ${now.message}`} {...{ loaderData, actionData }} />;
 }
 
 function OneLine({ loaderData, actionData }: Pick<Route.ComponentProps, 'loaderData' | 'actionData'>) {
-  const { id, title, messageId, language, now, args, history } = loaderData;
+  const { id, title, target: language, now, args, history } = loaderData;
   const [search] = useSearchParams();
   const busy = useSending();
   const [message, setMessage] = useState(now.message ?? '');
