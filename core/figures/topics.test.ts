@@ -9,7 +9,7 @@ const refusal = (name: string, question: unknown): Promise<unknown> =>
 
 describe('what the stations compute, asked from outside', () => {
   it('answers every topic, with the defaults that its definition names', async () => {
-    expect(TOPIC_NAMES).toEqual(['buy', 'most-copies', 'weigh', 'run-plan', 'verdict']);
+    expect(TOPIC_NAMES).toEqual(['buy', 'most-copies', 'weigh', 'run-plan', 'reading', 'verdict']);
     expect(
       await answerTo('most-copies', { kits: [{ id: 'a', parts: { cube: 3 } }], onHand: { cube: 10 } }),
     ).toEqual({ copies: { a: 3 }, worth: 3, costCents: 0 });
@@ -42,6 +42,9 @@ describe('what the stations compute, asked from outside', () => {
     ['weigh', { unitG: 0, unitSdG: 0, sample: 1, tareG: 0, resolutionG: 1, readingG: 0, most: 1 }],
     ['run-plan', { stages: [{ id: 'a', after: ['a'], batches: 1, secondsEach: 1 }], helpers: 1 }],
     ['run-plan', { stages: [], helpers: 0 }],
+    ['reading', { language: 'en', text: '' }],
+    ['reading', { language: 'en', text: '…' }],
+    ['reading', { language: 'no tag', text: 'Count the dots.' }],
     ['verdict', { variants: [{ game: 'no-such' }], players: 2, held: {} }],
     ['verdict', { variants: [{ game: 'tide-pairs', params: { target: 99 } }], players: 2, held: {} }],
     ['verdict', { variants: [], players: 2, held: { unicorn: 1 } }],

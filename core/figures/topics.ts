@@ -9,6 +9,7 @@ import { runPlan, runPlanSchema } from '~/core/kits/run-plan';
 import { cardsIn, verdict, verdictSchema } from '~/core/kits/verdict';
 import { weigh, weighSchema } from '~/core/kits/weigh';
 import { materials, type MaterialId } from '~/core/materials/catalogue';
+import { reading, readingSchema } from '~/core/words/ease';
 
 type Answer = Promise<object> | object;
 type Topic = (question: unknown) => Answer;
@@ -45,6 +46,7 @@ const TOPICS: Readonly<Record<string, Topic>> = {
   'most-copies': topic(mostCopiesSchema, mostCopies),
   weigh: topic(weighSchema, weigh),
   'run-plan': topic(runPlanSchema, runPlan),
+  reading: topic(readingSchema, reading),
   verdict: topic(verdictSchema, ({ variants, players, held, printed, deckLacks }) => {
     const opened = variants.map(({ game: id, params }) => {
       const game = findGame(id);

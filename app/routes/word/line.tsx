@@ -2,10 +2,12 @@ import { useState } from 'react';
 import { data, Form, redirect, useSearchParams } from 'react-router';
 import type { FieldErrors } from '~/core/check/check';
 import { visible } from '~/core/check/keepable';
+import { easeWord, reading } from '~/core/words/ease';
 import { argumentsIn } from '~/core/words/inspect';
 import { aboutLanguage } from '~/core/words/languages';
 import { faultsOfLine, MOST_LINE } from '~/core/words/line';
 import { format, type Args } from '~/core/words/message';
+import { count } from '~/core/words/numbers';
 import { lineHistory, lineNow, writeLine } from '~/data/queries/wording';
 import { showTime } from '~/server/changes';
 import { byIntent } from '~/server/forms';
@@ -90,6 +92,29 @@ export async function action({ request, params }: Route.ActionArgs) {
   });
 }
 
+/** Sentences that are longer than this are hard to follow while a game is laid out. */
+const LONG_SENTENCE = 20;
+
+/** How easily a line reads, where it has a word at all. */
+function Reads({ text, language }: { text: string; language: string }) {
+  if (!/\p{L}/u.test(text)) return null;
+  const ease = reading({ language, text });
+  const word = easeWord(ease);
+  return (
+    <Faint>
+      {count(ease.words, 'word')}
+      {word === undefined
+        ? ''
+        : `, reads ${word} (${ease.scale} ${
+            language === 'en' ? ease.score!.toFixed(1) : String(Math.round(ease.score!))
+          })`}
+      {ease.longestSentence > LONG_SENTENCE
+        ? `; its longest sentence has ${ease.longestSentence}: shorter ones are easier to follow.`
+        : '.'}
+    </Faint>
+  );
+}
+
 /** Counts that show every plural form of the languages there are. */
 const SAMPLES = [1, 2, 3, 5, 11, 100];
 
@@ -137,6 +162,7 @@ function OneLine({ loaderData, actionData }: Pick<Route.ComponentProps, 'loaderD
         <Panel aria-labelledby="english">
           <h2 id="english">English</h2>
           <p lang="en">{read(now.english, 'en')}</p>
+          <Reads text={read(now.english, 'en') ?? ''} language="en" />
           <Faint>
             <code>{now.english}</code>
           </Faint>
@@ -171,6 +197,7 @@ function OneLine({ loaderData, actionData }: Pick<Route.ComponentProps, 'loaderD
                 >
                   {said ?? 'It cannot be read yet.'}
                 </p>
+                {said !== undefined && <Reads text={said} language={language} />}
               </div>
               <Row>
                 <Button type="submit" isPending={busy}>
