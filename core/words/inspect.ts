@@ -79,12 +79,15 @@ export function missingForms(message: string, language: Language): { argument: s
   return missing;
 }
 
-/** Digits written into the text itself: every number in a sentence must come from an argument. */
-export function digitsIn(message: string): string[] {
+/** What a message says itself, piece by piece, without what its arguments say. Throws SyntaxError when it is not well formed. */
+export function literalsOf(message: string): string[] {
   const found: string[] = [];
   walk(compile(message, 'en').getAst(), (element) => {
-    if (element.type === LITERAL)
-      found.push(...((element as { value: string }).value.match(/\p{Nd}+/gu) ?? []));
+    if (element.type === LITERAL) found.push((element as { value: string }).value);
   });
   return found;
 }
+
+/** Digits written into the text itself: every number in a sentence must come from an argument. */
+export const digitsIn = (message: string): string[] =>
+  literalsOf(message).flatMap((text) => text.match(/\p{Nd}+/gu) ?? []);

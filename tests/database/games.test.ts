@@ -2,6 +2,7 @@ import { settle, startOf } from '~/core/games/kit/game';
 import { afterAll, beforeEach, describe, expect, it } from 'vitest';
 import { SHELF } from '~/core/games/shelf';
 import { gameFor } from '~/core/own/open';
+import { AROUND } from '~/core/pack/sources';
 import { newOwnGame, type OwnGame } from '~/core/own/definition';
 import { ownGameId } from '~/core/own/ids';
 import { closeDatabase } from '~/data/db';
@@ -112,7 +113,7 @@ describe('games of the school', () => {
 
   it('stand on the words desk beside the shelf, and are checked line by line', async () => {
     const id = await keep('Ferry Load');
-    expect(await wordedGames(world.at)).toHaveLength(SHELF.length + 1);
+    expect(await wordedGames(world.at)).toHaveLength(SHELF.length + 1 + AROUND.length);
     const game = gameFor(await requireGame(world.at, ownGameId(id)));
     const lines = Object.keys(game.words.en);
     expect((await uncheckedLines(world.at)).find((one) => one.gameId === game.id)).toMatchObject({

@@ -9,6 +9,7 @@ import { listCopies } from '~/data/queries/copies';
 import { lend } from '~/data/queries/lending';
 import { listAnswers } from '~/data/queries/listening';
 import { schoolMark, schoolPrinting } from '~/data/queries/schools';
+import { school } from '~/data/schema';
 import { smallSchoolForEach, expectAccessible, open, scan, signIn, visitor } from './browser';
 
 const world = smallSchoolForEach();
@@ -99,6 +100,7 @@ describe('printing', () => {
   });
 
   it('prints a lost piece, tells of missing wording before it prints, and puts the school’s picture on labels', async () => {
+    await world.at.update(school).set({ languages: ['en', 'es', 'so'] });
     const { page, complaints } = await visitor({ expected: /400/ });
     await signIn(page);
     await open(page, `/print?${copyQuery()}`);
@@ -110,8 +112,8 @@ describe('printing', () => {
     await page.getByText('For every copy').click();
     await expect.poll(() => pages.count()).toBeGreaterThan(4);
 
-    await page.getByLabel('Home language').selectOption('ar');
-    await page.getByText(/There is no Arabic wording yet for \d+ lines of Two-Tone Spill/).waitFor();
+    await page.getByLabel('Home language').selectOption('so');
+    await page.getByText(/There is no Somali wording yet for \d+ lines of Two-Tone Spill/).waitFor();
     await expectAccessible(page);
 
     await page.getByText('The school’s picture on bag labels').click();

@@ -67,6 +67,12 @@ describe('wording', () => {
     await page.getByText('Sheets, labels and pages say it so from now on.').waitFor();
     await page.getByRole('button', { name: 'Go back to what ships' }).click();
     await page.getByRole('cell', { name: 'as it ships' }).waitFor();
+
+    // Another word for the same thing is pointed out, and how easily the line reads is said.
+    await page.getByRole('textbox', { name: 'The line in Spanish' }).fill('Junten las fichas en una pila.');
+    await page.getByText('this line says “pila”, the others say “montón”').waitFor();
+    await page.getByText(/6 words, reads easy \(INFLESZ \d+\)/).waitFor();
+    await expectAccessible(page);
     expect(complaints).toEqual([]);
   });
 

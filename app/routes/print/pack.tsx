@@ -301,7 +301,7 @@ export default function Pack({ loaderData, actionData }: Route.ComponentProps) {
             There is no {home} wording yet for{' '}
             {missing.map(({ game, lines }) => `${count(lines, 'line')} of ${game}`).join(', ')}.
             {missing.length === 1 && missing[0]!.lines === 1 ? ' It is' : ' They are'} printed in English and
-            marked EN; headings, labels and the slip are in {home}.
+            marked EN. <Link to="/word">Words desk</Link>
           </Said>
         )}
         {unchecked.length > 0 && (

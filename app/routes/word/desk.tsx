@@ -1,13 +1,14 @@
 import { data, Form, Link } from 'react-router';
 import styled from 'styled-components';
 import { aboutLanguage, type Language } from '~/core/words/languages';
-import { ENGLISH, linesOf, say } from '~/core/words/reading';
+import { ENGLISH, linesOf, messageIn, say } from '~/core/words/reading';
 import { homeOf } from '~/core/lending/school';
 import { readingAt } from '~/data/queries/wording';
 import { visible } from '~/core/check/keepable';
 import { lineChecks, saveLineWords } from '~/data/queries/words';
 import { changesOf } from '~/server/changes';
 import { lineKey } from '~/core/words/checks';
+import { otherWords } from '~/core/words/glossary';
 import { requireRole } from '~/server/people/session';
 import { requireWorded } from '~/server/games/find';
 import { Button, useSending } from '~/app/ui/Button';
@@ -45,6 +46,7 @@ export async function loader({ request, params }: Route.LoaderArgs) {
       id,
       english: say({ ...ENGLISH, wording: reading.english ?? {} }, game.words, id, args[id]),
       said: say(reading, game.words, id, args[id]),
+      other: otherWords(messageIn(reading, game.words, id) ?? '', target),
     })),
     checks,
     changes,
@@ -158,7 +160,7 @@ export default function Desk({ loaderData, actionData }: Route.ComponentProps) {
             </Said>
           )}
           <Lines>
-            {lines.map(({ id, english, said }, line) => {
+            {lines.map(({ id, english, said, other }, line) => {
               const check = checks[lineKey(id, target)];
               const had = `${check?.right ? 1 : 0} ${check?.note ?? ''}`;
               return (
@@ -170,6 +172,11 @@ export default function Desk({ loaderData, actionData }: Route.ComponentProps) {
                     <p lang={target} dir={aboutLanguage(target).direction}>
                       {said}
                     </p>
+                    {other.map(({ found, say }) => (
+                      <Faint key={found}>
+                        It says “{found}”; the other lines say “{say}”.
+                      </Faint>
+                    ))}
                     {mayWord && (
                       <Link
                         to={`/word/${sourceId}/${id}?language=${target}`}

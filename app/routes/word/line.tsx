@@ -3,6 +3,7 @@ import { data, Form, redirect, useSearchParams } from 'react-router';
 import type { FieldErrors } from '~/core/check/check';
 import { visible } from '~/core/check/keepable';
 import { easeWord, reading } from '~/core/words/ease';
+import { otherWords } from '~/core/words/glossary';
 import { argumentsIn } from '~/core/words/inspect';
 import { aboutLanguage } from '~/core/words/languages';
 import { faultsOfLine, MOST_LINE } from '~/core/words/line';
@@ -198,6 +199,13 @@ function OneLine({ loaderData, actionData }: Pick<Route.ComponentProps, 'loaderD
                   {said ?? 'It cannot be read yet.'}
                 </p>
                 {said !== undefined && <Reads text={said} language={language} />}
+                {said !== undefined &&
+                  otherWords(message, language).map(({ found, say }) => (
+                    <p key={found}>
+                      <b>Another word for the same thing:</b> this line says “{found}”, the others say “{say}
+                      ”.
+                    </p>
+                  ))}
               </div>
               <Row>
                 <Button type="submit" isPending={busy}>

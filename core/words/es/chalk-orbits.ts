@@ -25,7 +25,7 @@ export const chalkOrbits: Messages = {
   'turn.add': 'Sumen los números en voz alta: {a}\u00a0+\u00a0{b}\u00a0=\u00a0{answer}, por ejemplo.',
   'turn.multiply':
     'Multipliquen los números en voz alta: {a}\u00a0×\u00a0{b}\u00a0=\u00a0{answer}, por ejemplo.',
-  'turn.check': 'El otro equipo lo comprueba con gis en el suelo.',
+  'turn.check': 'El otro equipo lo comprueba con gis en el piso.',
   'end.best':
     'El equipo que tiene más se lleva la ronda. Terminen cuando uno tenga {wins, plural, one {# ronda} other {# rondas}} de {bestOf} como máximo.',
   'end.one': 'El equipo que tiene más ha ganado; si tienen lo mismo, también es un buen final.',
