@@ -326,11 +326,14 @@ const saying =
     language: saidIn(reading, words, id),
   });
 
+/** Ids of the lines of its game that a variant's sheet says, in the order in which they are read. */
+export const sheetLines = (variant: Variant): string[] => [
+  ...new Set(['name', 'goal', ...variant.steps().map((step) => step.id)]),
+];
+
 /** Ids of the lines of a variant's sheet that a reading has no wording for: they are printed in English, marked. */
 export const missingLines = (variant: Variant, reading: Reading): string[] =>
-  [...new Set(['name', 'goal', ...variant.steps().map((step) => step.id)])].filter(
-    (id) => saidIn(reading, variant.game.words, id) !== reading.language,
-  );
+  sheetLines(variant).filter((id) => saidIn(reading, variant.game.words, id) !== reading.language);
 
 /** The drawings over the steps: those of the play first, in the order of their numbers. */
 function stripOf(

@@ -28,7 +28,7 @@ type Row = {
 };
 
 /** The latest check of each line of these games. */
-const latest = (at: SchoolHandle, games: readonly Worded[]): Promise<Row[]> =>
+export const latest = (at: SchoolHandle, games: readonly Worded[]): Promise<Row[]> =>
   at
     .selectDistinctOn([wordingCheck.gameId, wordingCheck.messageId, wordingCheck.language], {
       gameId: wordingCheck.gameId,
@@ -54,7 +54,7 @@ const latest = (at: SchoolHandle, games: readonly Worded[]): Promise<Row[]> =>
     .orderBy(wordingCheck.gameId, wordingCheck.messageId, wordingCheck.language, desc(wordingCheck.at));
 
 /** A check holds for the line as it was read, and for the English it was held against: for others it counts no more. */
-function holding(game: Worded, rows: readonly Row[], readings: readonly Reading[]): LineChecks {
+export function holding(game: Worded, rows: readonly Row[], readings: readonly Reading[]): LineChecks {
   const checks: LineChecks = {};
   for (const { messageId, language, message, english, right, note, by } of rows) {
     const reading = readings.find((one) => one.language === language);

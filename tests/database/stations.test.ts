@@ -1,7 +1,8 @@
 import { afterAll, beforeEach, describe, expect, it } from 'vitest';
-import { gameOf, SHELF } from '~/core/games/shelf';
+import { gameOf } from '~/core/games/shelf';
 import { daysAfter } from '~/core/lending/due';
 import { randomTag } from '~/core/kits/tag';
+import { linesIn } from '~/core/words/needs';
 import { closeDatabase } from '~/data/db';
 import { copiesNow } from '~/data/queries/desk';
 import { createFamily, forgetFamily, listFamilies } from '~/data/queries/families';
@@ -29,9 +30,13 @@ import {
 import { addAnswer, listAnswers, markRead } from '~/data/queries/listening';
 import { answeredSince, reachSince } from '~/data/queries/reach';
 import { waiting, type Waiting } from '~/data/queries/waiting';
-import { addLineChecks, uncheckedLines } from '~/data/queries/words';
+import { needsAt } from '~/data/queries/needs';
+import { lineNow, writeLine } from '~/data/queries/wording';
+import { addLineChecks } from '~/data/queries/words';
+import { family } from '~/data/schema';
 import { secureRandom } from '~/server/random';
 import { newLinkKey } from '~/server/links';
+import { everything } from '../owner';
 import { addVariant, lendOut, smallSchool, type SmallSchool } from '../world';
 
 const TODAY = '2026-11-24';
@@ -135,16 +140,56 @@ describe('what waits at a station', () => {
     expect((await waits()).listen).toBe(1);
   });
 
-  it('is every line of wording that nobody has found right', async () => {
-    const lines = (await uncheckedLines(world.at)).reduce((sum, one) => sum + one.unchecked, 0);
-    expect((await waiting(world.at, await copiesNow(world.at, TODAY))).word).toBe(lines);
-    expect(lines).toBeGreaterThan(SHELF.length);
-    const game = gameOf('tile-sums');
-    const by = { messageId: 'name', language: 'es' as const, note: '', personId: world.people.reader.id };
-    await addLineChecks(world.at, game, [{ ...by, right: true }]);
-    expect((await waiting(world.at, await copiesNow(world.at, TODAY))).word).toBe(lines - 1);
-    await addLineChecks(world.at, game, [{ ...by, right: false, note: 'another word' }]);
-    expect((await waiting(world.at, await copiesNow(world.at, TODAY))).word).toBe(lines);
+  it('is every kit that is not sound in a language of families', async () => {
+    const word = async (): Promise<number> =>
+      (await waiting(world.at, await copiesNow(world.at, TODAY))).word;
+    const needs = await needsAt(world.at);
+    expect(needs.map(({ kitId, language }) => [kitId, language])).toEqual([[world.kitId, 'es']]);
+    expect(await word()).toBe(1);
+    const game = gameOf('two-tone-spill');
+    expect(needs[0]!.games).toMatchObject([{ gameId: game.id }]);
+    const lines = linesIn(needs[0]!);
+    const said = Object.keys(game.words.en).map((messageId) => ({
+      messageId,
+      language: 'es' as const,
+      right: true,
+      note: '',
+      personId: world.people.reader.id,
+    }));
+    // All lines but one, and then that one: what a sheet does not say need not be checked.
+    await addLineChecks(
+      world.at,
+      game,
+      said.filter(({ messageId }) => messageId !== 'goal'),
+    );
+    expect(linesIn((await needsAt(world.at))[0]!)).toBe(1);
+    expect(lines).toBeGreaterThan(5);
+    expect(lines).toBeLessThan(said.length);
+    await addLineChecks(
+      world.at,
+      game,
+      said.filter(({ messageId }) => messageId === 'goal'),
+    );
+    expect(await word()).toBe(0);
+    // Worded anew, it is to be checked anew.
+    const had = (await lineNow(world.at, game, 'goal', 'es')).message!;
+    await writeLine(world.at, game, {
+      messageId: 'goal',
+      language: 'es',
+      message: had.replace('Encuentren', 'Hallen'),
+      had,
+      personId: world.people.reader.id,
+    });
+    expect(await word()).toBe(1);
+  });
+
+  it('asks first for what families have at home, and for nothing nobody reads', async () => {
+    const spanish = world.families.findIndex(({ language }) => language === 'es');
+    expect((await needsAt(world.at))[0]).toMatchObject({ families: 1, atHome: 0 });
+    await lent(0, spanish);
+    expect((await needsAt(world.at))[0]).toMatchObject({ families: 1, atHome: 1 });
+    await everything().update(family).set({ language: 'en' });
+    expect(await needsAt(world.at)).toEqual([]);
   });
 });
 

@@ -1,9 +1,12 @@
 import { Link } from 'react-router';
+import styled from 'styled-components';
 import { aboutLanguage } from '~/core/words/languages';
 import { count } from '~/core/words/numbers';
+import { linesIn } from '~/core/words/needs';
+import { needsAt } from '~/data/queries/needs';
 import { uncheckedLines } from '~/data/queries/words';
 import { requireRole } from '~/server/people/session';
-import { Heading, Stack, State, Wide } from '~/app/ui/Page';
+import { Faint, Heading, Stack, State, Wide } from '~/app/ui/Page';
 import { Table } from '~/app/ui/Table';
 import type { Route } from './+types/games';
 
@@ -11,8 +14,21 @@ export const meta: Route.MetaFunction = () => [{ title: 'Word · Fern Basket' }]
 
 export async function loader({ request }: Route.LoaderArgs) {
   const { at } = await requireRole(request, 'coordinator', 'reader');
-  return { games: await uncheckedLines(at) };
+  const [needs, games] = await Promise.all([needsAt(at), uncheckedLines(at)]);
+  return { needs, games };
 }
+
+const Needs = styled.ol`
+  display: grid;
+  gap: 0.9rem;
+  padding-inline-start: 1.6rem;
+  list-style: decimal;
+  ul {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0.2rem 1.6rem;
+  }
+`;
 
 export default function Games({ loaderData }: Route.ComponentProps) {
   return (
@@ -21,6 +37,36 @@ export default function Games({ loaderData }: Route.ComponentProps) {
         <Heading title="Word the games">
           Which wording still needs a fluent reader? What nobody has checked is marked so on every sheet.
         </Heading>
+        <h2>What families need first</h2>
+        {loaderData.needs.length === 0 ? (
+          <Faint>Every kit that was built is sound in the languages of your families.</Faint>
+        ) : (
+          <Needs>
+            {loaderData.needs.map((need) => {
+              const { name } = aboutLanguage(need.language);
+              return (
+                <li key={`${need.kitId} ${need.language}`}>
+                  <b>{count(linesIn(need), 'line')}</b> to make <i>{need.kit}</i> sound in {name} for{' '}
+                  {count(need.families, 'family', 'families')}
+                  {need.atHome > 0 && (
+                    <>
+                      ; {need.atHome} of them {need.atHome === 1 ? 'has' : 'have'} it at home now
+                    </>
+                  )}
+                  <ul>
+                    {need.games.map((game) => (
+                      <li key={game.gameId}>
+                        <Link to={`/word/${game.gameId}?language=${need.language}`}>{game.name}</Link>,{' '}
+                        {count(game.lines, 'line')}
+                      </li>
+                    ))}
+                  </ul>
+                </li>
+              );
+            })}
+          </Needs>
+        )}
+        <h2>Everything there is</h2>
         <Table
           rows={loaderData.games}
           rowKey={(game) => `${game.gameId} ${game.language}`}
