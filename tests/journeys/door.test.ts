@@ -408,7 +408,7 @@ describe('the door', () => {
     await smallSchool();
     const { page, complaints } = await visitor();
     await signIn(page, 'Reader');
-    await page.getByRole('link', { name: 'Two-Tone Spill' }).click();
+    await page.getByRole('link', { name: 'Two-Tone Spill' }).first().click();
     const line = page.getByRole('listitem').filter({ hasText: 'Separen las fichas por color' });
     await line.getByText('It is right').click();
     await page.getByRole('button', { name: 'Save what was checked' }).first().click();
