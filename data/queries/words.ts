@@ -4,7 +4,14 @@ import { SHELF } from '~/core/games/shelf';
 import { gameFor } from '~/core/own/open';
 import { AROUND, type Worded } from '~/core/pack/sources';
 import { ownGameId } from '~/core/own/ids';
-import { lineKey, type LineChecks } from '~/core/words/checks';
+import {
+  holds,
+  lineKey,
+  stateOf,
+  type LineAsItIs,
+  type LineChecks,
+  type LineState,
+} from '~/core/words/checks';
 import type { Language } from '~/core/words/languages';
 import { englishOf, messageIn, nameOf, type Reading } from '~/core/words/reading';
 import { readingAt, readingsAt } from './wording';
@@ -53,25 +60,48 @@ export const latest = (at: SchoolHandle, games: readonly Worded[]): Promise<Row[
     )
     .orderBy(wordingCheck.gameId, wordingCheck.messageId, wordingCheck.language, desc(wordingCheck.at));
 
-/** A check holds for the line as it was read, and for the English it was held against: for others it counts no more. */
+/** A game in a reading, line by line. */
+const asItIs = (game: Worded, reading: Reading, messageId: string): LineAsItIs => ({
+  message: messageIn(reading, game.words, messageId),
+  english: englishOf(reading, game.words, messageId),
+});
+
+/** What was said of each line, as far as it holds. */
 export function holding(game: Worded, rows: readonly Row[], readings: readonly Reading[]): LineChecks {
   const checks: LineChecks = {};
-  for (const { messageId, language, message, english, right, note, by } of rows) {
-    const reading = readings.find((one) => one.language === language);
-    if (
-      reading &&
-      messageIn(reading, game.words, messageId) === message &&
-      (english === null || englishOf(reading, game.words, messageId) === english)
-    )
-      checks[lineKey(messageId, language)] = { right, note, by: by ?? 'someone' };
+  for (const row of rows) {
+    const reading = readings.find(({ language }) => language === row.language);
+    if (reading && holds(row, asItIs(game, reading, row.messageId)))
+      checks[lineKey(row.messageId, row.language)] = {
+        right: row.right,
+        note: row.note,
+        by: row.by ?? SOMEBODY,
+      };
   }
   return checks;
 }
+const SOMEBODY = 'someone';
 
 /** The latest word on each line of a game in a language, as far as it holds. */
 export async function lineChecks(at: SchoolHandle, game: Worded, language: Language): Promise<LineChecks> {
   const [rows, reading] = await Promise.all([latest(at, [game]), readingAt(at, language)]);
   return holding(game, rows, [reading]);
+}
+
+/** Where each line of a game stands in a language, by its id. */
+export async function lineStates(
+  at: SchoolHandle,
+  game: Worded,
+  language: Language,
+): Promise<Record<string, LineState>> {
+  const [rows, reading] = await Promise.all([latest(at, [game]), readingAt(at, language)]);
+  const read = new Map(rows.filter((row) => row.language === language).map((row) => [row.messageId, row]));
+  return Object.fromEntries(
+    Object.keys(game.words.en).map((id) => {
+      const row = read.get(id);
+      return [id, stateOf(row && { ...row, by: row.by ?? SOMEBODY }, asItIs(game, reading, id))];
+    }),
+  );
 }
 
 export async function addLineChecks(

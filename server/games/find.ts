@@ -24,9 +24,10 @@ export async function requireGame(at: SchoolHandle, gameId: string): Promise<Gam
 export async function requireWorded(
   at: SchoolHandle,
   id: string,
-): Promise<Worded & { title: string; args: Record<string, Args> }> {
+): Promise<Worded & { title: string; args: Record<string, Args>; ref?: GameRef }> {
   const around = AROUND.find((one) => one.id === id);
   if (around) return { ...around, args: plainArgs(around) };
-  const game = gameFor(await requireGame(at, id));
-  return { id: game.id, words: game.words, title: nameOf(game), args: exampleArgs(game) };
+  const ref = await requireGame(at, id);
+  const game = gameFor(ref);
+  return { id: game.id, words: game.words, title: nameOf(game), args: exampleArgs(game), ref };
 }

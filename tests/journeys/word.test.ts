@@ -34,7 +34,7 @@ describe('wording', () => {
     await open(page, `/print?copy=${world.copies[0]!.id}&home=so`);
     await page.getByText(/There is no Somali wording yet for/).waitFor();
     await open(page, '/word/family?language=so');
-    await page.getByRole('link', { name: 'Word line 1 anew' }).click();
+    await page.getByRole('link', { name: 'How line 1 was worded' }).click();
     await page.getByRole('heading', { name: 'Family pages and slips in Somali' }).waitFor();
     await expectAccessible(page);
     await open(page, '/word/family/minutes?language=so');
@@ -72,6 +72,54 @@ describe('wording', () => {
     await page.getByRole('textbox', { name: 'The line in Spanish' }).fill('Junten las fichas en una pila.');
     await page.getByText('this line says “pila”, the others say “montón”').waitFor();
     await page.getByText(/6 words, reads easy \(INFLESZ \d+\)/).waitFor();
+    await expectAccessible(page);
+    expect(complaints).toEqual([]);
+  });
+
+  it('is checked on the desk as the sheet has it: turned, worded in place, read, in doubt, and stale', async () => {
+    const { page, complaints } = await visitor({ expected: /400|409/ });
+    await signIn(page);
+    await open(page, '/word');
+    await page.getByText(/lines to make .* sound in Spanish for 1 family/).waitFor();
+    await expectAccessible(page);
+    await page.getByRole('link', { name: 'Two-Tone Spill' }).first().click();
+    await page.getByRole('heading', { name: 'At the top of the sheet' }).waitFor();
+    await page.getByRole('heading', { name: 'Get ready' }).waitFor();
+    await expectAccessible(page);
+
+    // The arguments are turned, never typed: both wordings follow.
+    await page.getByRole('button', { name: /^counters is 6; read line 3 with 1$/ }).click();
+    await page.getByText('Pongan 1 ficha de dos colores en el vaso.').waitFor();
+
+    // Worded in place: checked while it is typed, and kept.
+    await page.getByRole('button', { name: 'Word line 2 anew' }).click();
+    const box = page.getByRole('textbox', { name: 'Line 2 in Spanish' });
+    const before = await box.inputValue();
+    await box.fill('Encuentren las 6 maneras.');
+    await page.getByText(/“6” is typed by hand/).waitFor();
+    await page.getByRole('button', { name: 'Save this line' }).click();
+    await box.fill(before.replace('Encuentren', 'Hallen'));
+    await expectAccessible(page);
+    await page.getByRole('button', { name: 'Save this line' }).click();
+    await box.waitFor({ state: 'detached' });
+    await page.getByText('Hallen las maneras de formar 6 con dos partes.').waitFor();
+
+    // Right, in doubt; then the English changes, and what was read is stale.
+    await page.getByRole('checkbox', { name: /^It is right, line 2$/ }).press('Space');
+    await page.getByRole('textbox', { name: 'Note on line 1', exact: true }).fill('Vuelca suena brusco');
+    await page.getByRole('button', { name: 'Save what was checked' }).click();
+    await page.getByText('2 lines were noted.').waitFor();
+    await page.getByText('in doubt, Coordinator').waitFor();
+    await page.getByText('read by Coordinator').waitFor();
+    await open(page, '/word/two-tone-spill/goal?language=en');
+    const english = page.getByRole('textbox', { name: 'The line in English' });
+    await english.fill((await english.inputValue()).replace('Find', 'Look for'));
+    await page.getByRole('button', { name: 'Save this line' }).click();
+    await page.getByText('Sheets, labels and pages say it so from now on.').waitFor();
+    await open(page, '/word/two-tone-spill?language=es');
+    await page.getByText('stale', { exact: true }).waitFor();
+    expect(await page.locator('del').first().textContent()).toContain('Find');
+    expect(await page.locator('ins').first().textContent()).toContain('Look');
     await expectAccessible(page);
     expect(complaints).toEqual([]);
   });

@@ -1,22 +1,28 @@
-import { data, Form, Link } from 'react-router';
+import { data, Form } from 'react-router';
 import styled from 'styled-components';
-import { aboutLanguage, type Language } from '~/core/words/languages';
-import { ENGLISH, linesOf, messageIn, say } from '~/core/words/reading';
-import { homeOf } from '~/core/lending/school';
-import { readingAt } from '~/data/queries/wording';
 import { visible } from '~/core/check/keepable';
-import { lineChecks, saveLineWords } from '~/data/queries/words';
+import { settle, type Variant } from '~/core/games/kit/game';
+import { STEP_PARTS, type StepPart } from '~/core/games/kit/types';
+import { homeOf } from '~/core/lending/school';
+import { gameFor, open, type GameRef } from '~/core/own/open';
+import { deskGroups, type DeskGroup, type DeskLine as ReadLine } from '~/core/pack/desk';
+import { FAMILY_WORDS } from '~/core/words/family';
+import { aboutLanguage, type Language } from '~/core/words/languages';
+import { englishOf, linesOf, messageIn } from '~/core/words/reading';
+import type { SchoolHandle } from '~/data/db';
+import { findKit } from '~/data/queries/kits';
+import { readingAt } from '~/data/queries/wording';
+import { lineStates, saveLineWords } from '~/data/queries/words';
 import { changesOf } from '~/server/changes';
-import { lineKey } from '~/core/words/checks';
-import { otherWords } from '~/core/words/glossary';
-import { requireRole } from '~/server/people/session';
 import { requireWorded } from '~/server/games/find';
+import { isId } from '~/server/ids';
+import { requireRole } from '~/server/people/session';
 import { Button, useSending } from '~/app/ui/Button';
 import { Changes, type FieldWords } from '~/app/ui/Changes';
-import { TextBox, TickBox } from '~/app/ui/fields';
 import { Said } from '~/app/ui/Notices';
 import { Faint, Heading, Stack, Wide } from '~/app/ui/Page';
 import { color, narrow } from '~/app/ui/theme';
+import { DeskLine, type Shown } from './DeskLine';
 import type { Route } from './+types/desk';
 
 export const meta: Route.MetaFunction = () => [{ title: 'Words desk · Fern Basket' }];
@@ -26,29 +32,48 @@ const languageIn = (request: Request, languages: readonly Language[]): Language 
   return languages.find((language) => language !== 'en' && language === wanted) ?? homeOf(languages);
 };
 
+/** The settings with which a game is read: those of a kit, or its ordinary ones. */
+async function settingsOf(at: SchoolHandle, ref: GameRef, kitId: string | null): Promise<Variant> {
+  const kit = kitId !== null && isId(kitId) ? await findKit(at, kitId) : undefined;
+  const variant = kit?.variants.find(({ gameId }) => gameId === ref.gameId);
+  if (variant) return open(variant);
+  const game = gameFor(ref);
+  return settle(game, (game.presets[1] ?? game.presets[0]!).params);
+}
+
 export async function loader({ request, params }: Route.LoaderArgs) {
   const { at, school } = await requireRole(request, 'coordinator', 'reader');
   const game = await requireWorded(at, params.gameId);
   const target = languageIn(request, school.languages);
-  const reading = await readingAt(at, target);
-  const { args } = game;
-  const [checks, changes] = await Promise.all([
-    lineChecks(at, game, target),
+  const { args, ref } = game;
+  const [reading, states, changes, variant] = await Promise.all([
+    readingAt(at, target),
+    lineStates(at, game, target),
     changesOf(at, 'wording', game.id),
+    ref && settingsOf(at, ref, new URL(request.url).searchParams.get('kit')),
   ]);
+  const groups: { part: DeskGroup['part'] | 'all'; lines: ReadLine[] }[] = variant
+    ? deskGroups(variant)
+    : [{ part: 'all', lines: Object.keys(game.words.en).map((id) => ({ id, args: args[id] ?? {} })) }];
   return {
     id: game.id,
     title: game.title,
     // A game of the school's own is worded in itself.
     mayWord: !game.words.own,
     target,
-    lines: Object.keys(game.words.en).map((id) => ({
-      id,
-      english: say({ ...ENGLISH, wording: reading.english ?? {} }, game.words, id, args[id]),
-      said: say(reading, game.words, id, args[id]),
-      other: otherWords(messageIn(reading, game.words, id) ?? '', target),
+    languages: school.languages,
+    groups: groups.map(({ part, lines }) => ({
+      part,
+      lines: lines.map((line): Shown => {
+        const message = messageIn(reading, game.words, line.id);
+        return {
+          ...line,
+          english: englishOf(reading, game.words, line.id)!,
+          ...(message === undefined ? {} : { message }),
+          state: states[line.id]!,
+        };
+      }),
     })),
-    checks,
     changes,
   };
 }
@@ -119,8 +144,18 @@ const LINES: FieldWords = {
   show: (_, value) => verdictWords(value as { right: boolean; note: string }),
 };
 
+const PARTS: Readonly<Record<DeskGroup['part'], string>> = {
+  head: 'At the top of the sheet',
+  ...(Object.fromEntries(STEP_PARTS.map((part) => [part, FAMILY_WORDS.en[`part.${part}`]])) as Record<
+    StepPart,
+    string
+  >),
+  other: 'In a play, or with other settings',
+};
+
 export default function Desk({ loaderData, actionData }: Route.ComponentProps) {
-  const { id: sourceId, title, target, lines, checks, mayWord } = loaderData;
+  const { id: sourceId, title, target, groups, mayWord } = loaderData;
+  const lines = groups.flatMap((group) => group.lines);
   const busy = useSending();
   return (
     <Wide>
@@ -159,51 +194,23 @@ export default function Desk({ loaderData, actionData }: Route.ComponentProps) {
                 : `${actionData.saved} ${actionData.saved === 1 ? 'line was' : 'lines were'} noted.`}
             </Said>
           )}
-          <Lines>
-            {lines.map(({ id, english, said, other }, line) => {
-              const check = checks[lineKey(id, target)];
-              const had = `${check?.right ? 1 : 0} ${check?.note ?? ''}`;
-              return (
-                <li key={`${id} ${had}`}>
-                  <input type="hidden" name={`had ${id}`} value={had} />
-                  <span className="number">{line + 1}</span>
-                  <p lang="en">{english}</p>
-                  <div>
-                    <p lang={target} dir={aboutLanguage(target).direction}>
-                      {said}
-                    </p>
-                    {other.map(({ found, say }) => (
-                      <Faint key={found}>
-                        It says “{found}”; the other lines say “{say}”.
-                      </Faint>
-                    ))}
-                    {mayWord && (
-                      <Link
-                        to={`/word/${sourceId}/${id}?language=${target}`}
-                        aria-label={`Word line ${line + 1} anew`}
-                      >
-                        word it anew
-                      </Link>
-                    )}
-                  </div>
-                  <div className="verdict">
-                    <TickBox name={`right ${id}`} value="yes" defaultSelected={check?.right ?? false}>
-                      It is right<span className="visually-hidden">, line {line + 1}</span>
-                      {check?.right && <Faint as="small"> ({check.by})</Faint>}
-                    </TickBox>
-                    <TextBox
-                      name={`note ${id}`}
-                      label={`Note on line ${line + 1}`}
-                      labelHidden
-                      placeholder="how it should be said"
-                      defaultValue={check?.note}
-                      maxLength={500}
-                    />
-                  </div>
-                </li>
-              );
-            })}
-          </Lines>
+          {groups.map(({ part, lines: inPart }) => (
+            <Stack key={part} $gap="0.2rem">
+              {part !== 'all' && <h2>{PARTS[part]}</h2>}
+              <Lines>
+                {inPart.map((line) => (
+                  <DeskLine
+                    key={`${target} ${line.id} ${line.message ?? ''} ${JSON.stringify(line.state)}`}
+                    sourceId={sourceId}
+                    line={line}
+                    number={lines.indexOf(line) + 1}
+                    target={target}
+                    mayWord={mayWord}
+                  />
+                ))}
+              </Lines>
+            </Stack>
+          ))}
           <Faint>A line that is worded anew must be checked anew.</Faint>
           <Changes rows={loaderData.changes} words={LINES} />
         </Stack>

@@ -56,8 +56,10 @@ export default function Games({ loaderData }: Route.ComponentProps) {
                   <ul>
                     {need.games.map((game) => (
                       <li key={game.gameId}>
-                        <Link to={`/word/${game.gameId}?language=${need.language}`}>{game.name}</Link>,{' '}
-                        {count(game.lines, 'line')}
+                        <Link to={`/word/${game.gameId}?language=${need.language}&kit=${need.kitId}`}>
+                          {game.name}
+                        </Link>
+                        , {count(game.lines, 'line')}
                       </li>
                     ))}
                   </ul>

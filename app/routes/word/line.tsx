@@ -2,13 +2,10 @@ import { useState } from 'react';
 import { data, Form, redirect, useSearchParams } from 'react-router';
 import type { FieldErrors } from '~/core/check/check';
 import { visible } from '~/core/check/keepable';
-import { easeWord, reading } from '~/core/words/ease';
-import { otherWords } from '~/core/words/glossary';
 import { argumentsIn } from '~/core/words/inspect';
 import { aboutLanguage } from '~/core/words/languages';
 import { faultsOfLine, MOST_LINE } from '~/core/words/line';
-import { format, type Args } from '~/core/words/message';
-import { count } from '~/core/words/numbers';
+import type { Args } from '~/core/words/message';
 import { lineHistory, lineNow, writeLine } from '~/data/queries/wording';
 import { showTime } from '~/server/changes';
 import { byIntent } from '~/server/forms';
@@ -22,6 +19,7 @@ import { NotSaved } from '~/app/ui/NotSaved';
 import { Said } from '~/app/ui/Notices';
 import { Entered, Entries, Faint, Heading, Margin, Panel, Row, Stack, Workplace } from '~/app/ui/Page';
 import { Table } from '~/app/ui/Table';
+import { OtherWords, read, Reads } from './Advice';
 import type { Route } from './+types/line';
 
 export const meta: Route.MetaFunction = ({ loaderData }) => [
@@ -67,7 +65,9 @@ export async function action({ request, params }: Route.ActionArgs) {
   const { at } = person;
   const { of, language, messageId } = await lineOf(at, request, params, person.school.languages);
   const form = await request.formData();
-  const refuse = (status: number, errors: FieldErrors, now?: string) => data({ errors, now }, { status });
+  const refuse = (status: number, errors: FieldErrors, now?: string) =>
+    data({ errors, now, saved: false }, { status });
+  const done = () => data({ errors: {} as FieldErrors, now: undefined, saved: true });
   const had = form.get('had');
   if (typeof had !== 'string') return refuse(400, { '': 'Load this page again; nothing was changed.' });
   const write = async (message: string | null) => {
@@ -80,6 +80,7 @@ export async function action({ request, params }: Route.ActionArgs) {
         },
         written.now,
       );
+    if (form.has('inPlace')) return done();
     throw redirect(`/word/${of.id}/${messageId}?language=${language}&saved=1`);
   };
   return byIntent(form, {
@@ -91,29 +92,6 @@ export async function action({ request, params }: Route.ActionArgs) {
       return faults.length ? refuse(400, { message: faults.join(' ') }) : write(message);
     },
   });
-}
-
-/** Sentences that are longer than this are hard to follow while a game is laid out. */
-const LONG_SENTENCE = 20;
-
-/** How easily a line reads, where it has a word at all. */
-function Reads({ text, language }: { text: string; language: string }) {
-  if (!/\p{L}/u.test(text)) return null;
-  const ease = reading({ language, text });
-  const word = easeWord(ease);
-  return (
-    <Faint>
-      {count(ease.words, 'word')}
-      {word === undefined
-        ? ''
-        : `, reads ${word} (${ease.scale} ${
-            language === 'en' ? ease.score!.toFixed(1) : String(Math.round(ease.score!))
-          })`}
-      {ease.longestSentence > LONG_SENTENCE
-        ? `; its longest sentence has ${ease.longestSentence}: shorter ones are easier to follow.`
-        : '.'}
-    </Faint>
-  );
 }
 
 /** Counts that show every plural form of the languages there are. */
@@ -134,14 +112,7 @@ function OneLine({ loaderData, actionData }: Pick<Route.ComponentProps, 'loaderD
   const { name, direction } = aboutLanguage(language);
   const faults = message === now.message ? [] : faultsOfLine(message, now.english, language);
   const shown = { ...args, ...turned };
-  const read = (text: string, of: string): string | undefined => {
-    try {
-      return format(text, of, shown);
-    } catch {
-      return undefined;
-    }
-  };
-  const said = read(message, language);
+  const said = read(message, language, shown);
   return (
     <Workplace>
       <Stack>
@@ -162,8 +133,8 @@ function OneLine({ loaderData, actionData }: Pick<Route.ComponentProps, 'loaderD
         )}
         <Panel aria-labelledby="english">
           <h2 id="english">English</h2>
-          <p lang="en">{read(now.english, 'en')}</p>
-          <Reads text={read(now.english, 'en') ?? ''} language="en" />
+          <p lang="en">{read(now.english, 'en', shown)}</p>
+          <Reads text={read(now.english, 'en', shown) ?? ''} language="en" />
           <Faint>
             <code>{now.english}</code>
           </Faint>
@@ -185,7 +156,9 @@ function OneLine({ loaderData, actionData }: Pick<Route.ComponentProps, 'loaderD
                   lines={4}
                   value={message}
                   onChange={setMessage}
-                  error={faults.join(' ') || actionData?.errors.message}
+                  error={
+                    faults.join(' ') || (message === now.message ? actionData?.errors.message : undefined)
+                  }
                   maxLength={MOST_LINE}
                 />
               </div>
@@ -199,13 +172,7 @@ function OneLine({ loaderData, actionData }: Pick<Route.ComponentProps, 'loaderD
                   {said ?? 'It cannot be read yet.'}
                 </p>
                 {said !== undefined && <Reads text={said} language={language} />}
-                {said !== undefined &&
-                  otherWords(message, language).map(({ found, say }) => (
-                    <p key={found}>
-                      <b>Another word for the same thing:</b> this line says “{found}”, the others say “{say}
-                      ”.
-                    </p>
-                  ))}
+                {said !== undefined && <OtherWords message={message} language={language} />}
               </div>
               <Row>
                 <Button type="submit" isPending={busy}>

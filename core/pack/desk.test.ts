@@ -1,0 +1,44 @@
+import { describe, expect, it } from 'vitest';
+import { settle, startOf } from '~/core/games/kit/game';
+import { SHELF } from '~/core/games/shelf';
+import { format } from '~/core/words/message';
+import { formsOf } from '~/core/words/inspect';
+import { SHIPPED_LANGUAGES } from '~/core/words/languages';
+import { deskGroups, turnables } from './desk';
+import { sheetLines } from './instructions';
+
+describe('the lines of a game on the words desk', () => {
+  it.each(SHELF.map((game) => [game.id, game] as const))(
+    'of %s are all there, each once, those of the sheet first and in its order',
+    (_, game) => {
+      const variant = settle(game, startOf(game));
+      const groups = deskGroups(variant);
+      const ids = groups.flatMap(({ lines }) => lines.map(({ id }) => id));
+      expect([...ids].sort()).toEqual(Object.keys(game.words.en).sort());
+      const onSheet = groups.filter(({ part }) => part !== 'other').flatMap(({ lines }) => lines);
+      expect(onSheet.map(({ id }) => id).sort()).toEqual(sheetLines(variant).sort());
+      for (const { lines } of groups)
+        for (const { id, args } of lines) {
+          const message = game.words.en[id]!;
+          expect(format(message, 'en', args)).not.toBe('');
+          for (const { name, values } of turnables(message, args))
+            for (const value of values)
+              expect(format(message, 'en', { ...args, [name]: value })).not.toBe('');
+        }
+    },
+  );
+
+  it('can be turned through every plural form of every language that ships', () => {
+    const values = turnables('{n, plural, one {# cube} other {# cubes}}', { n: 6 })[0]!.values as number[];
+    for (const language of SHIPPED_LANGUAGES) {
+      const rules = new Intl.PluralRules(language);
+      expect(new Set(values.map((n) => rules.select(n)))).toEqual(new Set(formsOf(language)));
+    }
+    expect(turnables('{who} has {kind, select, a {one} other {two}}', { who: 'Ada', kind: 'other' })).toEqual(
+      [
+        { name: 'who', values: ['Ada'] },
+        { name: 'kind', values: ['other', 'a'] },
+      ],
+    );
+  });
+});
