@@ -50,6 +50,15 @@ export function messageIn(
     : undefined;
 }
 
+/** Whether a line of a source is said as games say it alike: it is worded, and read, once for all of them. */
+export const isShared = ({ wording, english }: Reading, source: Source, id: string): boolean =>
+  source.id !== SHARED.id &&
+  source.en[id] !== undefined &&
+  source.en[id] === (SHARED.en as Messages)[id] &&
+  !source.own &&
+  wording[source.id]?.[id] === undefined &&
+  english?.[source.id]?.[id] === undefined;
+
 /** The language a message is said in: that of the reading, or English where it has no wording for it. */
 export const saidIn = <M extends Messages>(
   reading: Reading,

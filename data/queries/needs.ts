@@ -56,11 +56,7 @@ export async function needsAt(at: SchoolHandle): Promise<Need[]> {
   for (const { kitId, kit: name, variant } of opened) {
     const { game } = variant;
     const said = sheetLines(variant);
-    const checks = holding(
-      game,
-      rows.filter(({ gameId }) => gameId === game.id),
-      readings,
-    );
+    const checks = holding(game, rows, readings);
     for (const language of read) {
       const key = `${kitId} ${language}`;
       const need = needs.get(key) ?? {

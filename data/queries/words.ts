@@ -13,7 +13,8 @@ import {
   type LineState,
 } from '~/core/words/checks';
 import type { Language } from '~/core/words/languages';
-import { englishOf, messageIn, nameOf, type Reading } from '~/core/words/reading';
+import { englishOf, isShared, messageIn, nameOf, type Reading } from '~/core/words/reading';
+import { SHARED } from '~/core/words/shared';
 import { readingAt, readingsAt } from './wording';
 import { findSchool } from './schools';
 import { type SchoolHandle, transaction } from '../db';
@@ -32,9 +33,10 @@ type Row = {
   right: boolean;
   note: string;
   by: string | null;
+  at: Date;
 };
 
-/** The latest check of each line of these games. */
+/** The latest check of each line of these games, and of the lines that games share. */
 export const latest = (at: SchoolHandle, games: readonly Worded[]): Promise<Row[]> =>
   at
     .selectDistinctOn([wordingCheck.gameId, wordingCheck.messageId, wordingCheck.language], {
@@ -46,17 +48,12 @@ export const latest = (at: SchoolHandle, games: readonly Worded[]): Promise<Row[
       right: wordingCheck.right,
       note: wordingCheck.note,
       by: sql<string | null>`coalesce(${person.name}, ${wordingCheck.elsewhere})`,
+      at: wordingCheck.at,
     })
     .from(wordingCheck)
     .leftJoin(person, eq(person.id, wordingCheck.personId))
     .where(
-      and(
-        ours(at, wordingCheck),
-        inArray(
-          wordingCheck.gameId,
-          games.map(({ id }) => id),
-        ),
-      ),
+      and(ours(at, wordingCheck), inArray(wordingCheck.gameId, [...games.map(({ id }) => id), SHARED.id])),
     )
     .orderBy(wordingCheck.gameId, wordingCheck.messageId, wordingCheck.language, desc(wordingCheck.at));
 
@@ -66,18 +63,26 @@ const asItIs = (game: Worded, reading: Reading, messageId: string): LineAsItIs =
   english: englishOf(reading, game.words, messageId),
 });
 
+/** The latest row of each line of a game in a reading: what games say alike is read once for all of them. */
+function readLines(game: Worded, rows: readonly Row[], reading: Reading): Map<string, Row> {
+  const lines = new Map<string, Row>();
+  for (const row of rows) {
+    const { gameId, messageId } = row;
+    if (row.language !== reading.language) continue;
+    if (gameId !== game.id && !(gameId === SHARED.id && isShared(reading, game.words, messageId))) continue;
+    const before = lines.get(messageId);
+    if (!before || before.at < row.at) lines.set(messageId, row);
+  }
+  return lines;
+}
+
 /** What was said of each line, as far as it holds. */
 export function holding(game: Worded, rows: readonly Row[], readings: readonly Reading[]): LineChecks {
   const checks: LineChecks = {};
-  for (const row of rows) {
-    const reading = readings.find(({ language }) => language === row.language);
-    if (reading && holds(row, asItIs(game, reading, row.messageId)))
-      checks[lineKey(row.messageId, row.language)] = {
-        right: row.right,
-        note: row.note,
-        by: row.by ?? SOMEBODY,
-      };
-  }
+  for (const reading of readings)
+    for (const [id, row] of readLines(game, rows, reading))
+      if (holds(row, asItIs(game, reading, id)))
+        checks[lineKey(id, reading.language)] = { right: row.right, note: row.note, by: row.by ?? SOMEBODY };
   return checks;
 }
 const SOMEBODY = 'someone';
@@ -95,7 +100,7 @@ export async function lineStates(
   language: Language,
 ): Promise<Record<string, LineState>> {
   const [rows, reading] = await Promise.all([latest(at, [game]), readingAt(at, language)]);
-  const read = new Map(rows.filter((row) => row.language === language).map((row) => [row.messageId, row]));
+  const read = readLines(game, rows, reading);
   return Object.fromEntries(
     Object.keys(game.words.en).map((id) => {
       const row = read.get(id);
@@ -123,7 +128,7 @@ async function insertChecks(
       const reading = readings.find(({ language }) => language === row.language)!;
       return {
         ...row,
-        gameId: game.id,
+        gameId: isShared(reading, game.words, row.messageId) ? SHARED.id : game.id,
         message: messageIn(reading, game.words, row.messageId)!,
         english: englishOf(reading, game.words, row.messageId)!,
       };
@@ -198,6 +203,9 @@ export const wordedGames = async (at: SchoolHandle): Promise<(Worded & { title?:
   ...AROUND,
 ];
 
+/** Something with lines, of which only some may be said. */
+export type Said = Worded & { lines?: readonly string[] };
+
 interface Unchecked {
   gameId: string;
   name: string;
@@ -210,7 +218,7 @@ interface Unchecked {
 /** For each game as it is worded, how many lines of a language nobody has found right yet. English is the source and counts as checked. */
 async function uncheckedIn(
   at: SchoolHandle,
-  games: readonly (Worded & { title?: string })[],
+  games: readonly (Said & { title?: string })[],
 ): Promise<Unchecked[]> {
   const { languages } = await findSchool(at);
   const [rows, readings] = await Promise.all([
@@ -221,20 +229,17 @@ async function uncheckedIn(
     ),
   ]);
   return games.flatMap((game) => {
-    const checks = holding(
-      game,
-      rows.filter((row) => row.gameId === game.id),
-      readings,
-    );
+    const checks = holding(game, rows, readings);
     return readings.map((reading) => {
       const { language } = reading;
-      const ids = Object.keys(game.words.en).filter((id) => messageIn(reading, game.words, id) !== undefined);
+      const all = game.lines ?? Object.keys(game.words.en);
+      const ids = all.filter((id) => messageIn(reading, game.words, id) !== undefined);
       return {
         gameId: game.id,
         name: game.title ?? nameOf(game),
         language,
         lines: ids.length,
-        missing: Object.keys(game.words.en).length - ids.length,
+        missing: all.length - ids.length,
         unchecked: ids.filter((id) => !checks[lineKey(id, language)]?.right).length,
       };
     });
@@ -246,13 +251,13 @@ export const uncheckedLines = async (at: SchoolHandle): Promise<Unchecked[]> =>
   uncheckedIn(at, await wordedGames(at));
 
 /**
- * Ids of these games with the languages in which every line was found right, as it is worded in the game that is
+ * Ids of these games with the languages in which every line that is said of it was found right, as it is worded in the game that is
  * given: one of the school's own may have been worded anew since it was put into a kit. A game that is given in
  * several wordings is checked where all of them are.
  */
 export async function checkedLanguages(
   at: SchoolHandle,
-  games: readonly Worded[],
+  games: readonly Said[],
 ): Promise<Record<string, Language[]>> {
   const all = await uncheckedIn(at, games);
   const checked: Record<string, Language[]> = {};

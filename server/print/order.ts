@@ -1,10 +1,11 @@
 /** A print order read from an address, so that what is previewed is what is printed. */
 import { checkForm, type FieldErrors } from '~/core/check/check';
-import { gameFor } from '~/core/own/open';
+import { open } from '~/core/own/open';
 import type { Game } from '~/core/games/kit/game';
 import { lostIn, orderSchema, type Asked, type StockChoice } from '~/core/pack/order';
 import { LABEL_STOCKS, labelStockSchema, type LabelOrder } from '~/core/pack/stock';
 import { PACK_ITEMS, USUAL_ITEMS, type PackItem, type PackScope } from '~/core/pack/choices';
+import { sheetLines } from '~/core/pack/instructions';
 import { missingWording, type PackOrder, type PieceChoice } from '~/core/pack/pack';
 import type { Printing } from '~/core/pack/cost';
 import type { Cuts, Finish, Lost, Paper } from '~/core/paper/sheet';
@@ -116,10 +117,15 @@ export async function readOrder(
 
 const ITEMS = Object.keys(PACK_ITEMS) as PackItem[];
 
-/** Every game in the copies of an order, as it is worded there. Copies that were built together hold the same. */
-const gamesIn = ({ copies }: PrintOrder): Game[] => {
+/** Every game in the copies of an order, with the lines that its sheet says. Copies that were built together hold the same. */
+const saidIn = ({ copies }: PrintOrder): (Game & { lines: string[] })[] => {
   const plans = new Map(copies.map((copy) => [copy.buildRunId, copy.plan]));
-  return [...plans.values()].flatMap(({ variants }) => variants.map(gameFor));
+  return [...plans.values()].flatMap(({ variants }) =>
+    variants.map((one) => {
+      const variant = open(one);
+      return { ...variant.game, lines: sheetLines(variant) };
+    }),
+  );
 };
 
 /** The order as plain data, for the preview and for the worker. */
@@ -132,7 +138,7 @@ export async function taskOf(
   const { home, paper, finish, cuts, fill, lost } = order;
   const languages = home === 'en' ? ['en'] : [home, 'en'];
   const [checked, written, changed] = await Promise.all([
-    checkedLanguages(at, gamesIn(order)),
+    checkedLanguages(at, saidIn(order)),
     listMaterials(at),
     revisedBy(at, languages),
   ]);
@@ -194,7 +200,7 @@ export const lostPieces = ({ packs, context }: Task): Promise<PieceChoice[]> =>
 export async function uncheckedIn(at: SchoolHandle, order: PrintOrder): Promise<string[]> {
   const { home } = order;
   if (home === 'en') return [];
-  const games = gamesIn(order);
+  const games = saidIn(order);
   const checked = await checkedLanguages(at, games);
   const names = games
     .filter(({ id }) => !(checked[id] as readonly Language[]).includes(home))

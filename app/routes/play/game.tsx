@@ -2,6 +2,7 @@ import { Fragment } from 'react';
 import { data } from 'react-router';
 import styled from 'styled-components';
 import { open } from '~/core/own/open';
+import { sheetLines } from '~/core/pack/instructions';
 import { hearing } from '~/core/games/kit/hearing';
 import { NUMBERED_PARTS, placesOf, STEP_PARTS, type StepPart } from '~/core/games/kit/types';
 import { catalogueOf } from '~/core/materials/school';
@@ -40,9 +41,14 @@ export async function loader({ request, params, context }: Route.LoaderArgs) {
     recipeOf({ plan: page.copy.plan, school }),
     stateNow(page.at, page.copy),
   ]);
+  // As it is played with what the bag holds now.
+  const variants = recipe.variants.map(({ variant }, i) => {
+    const change = verdict?.games[i]?.change;
+    return open(change ? { ...variant, params: change } : variant);
+  });
   const checked = await checkedLanguages(
     page.at,
-    recipe.variants.map(({ variant }) => open(variant).game),
+    variants.map((variant) => ({ ...variant.game, lines: sheetLines(variant) })),
   );
   const shown = {
     ...frame,
@@ -54,10 +60,10 @@ export async function loader({ request, params, context }: Route.LoaderArgs) {
       .map((part) => ({ ...part, quantity: holds[part.material] ?? part.quantity }))
       .filter((part) => part.quantity > 0)
       .map((part) => say(reading, catalogueOf(school).words, part.material, { quantity: part.quantity })),
-    games: recipe.variants.map(({ variant: stored, reckoning, players }, i) => {
+    games: recipe.variants.map(({ reckoning, players }, i) => {
       const judged = verdict?.games[i];
       // A bag that lacks parts tells its games so that they play with what is there.
-      const variant = open(judged?.change ? { ...stored, params: judged.change } : stored);
+      const variant = variants[i]!;
       const { game } = variant;
       return {
         name: nameOf(game, reading),
