@@ -1,10 +1,11 @@
 /** The lines of a game as its sheet has them, in the order in which a family reads them. */
 import { exampleArgs } from '~/core/games/kit/examples';
-import type { Variant } from '~/core/games/kit/game';
+import type { Game, Variant } from '~/core/games/kit/game';
 import { STEP_PARTS, type StepPart } from '~/core/games/kit/types';
+import { SHELF } from '~/core/games/shelf';
 import type { Shape } from '~/core/paper/sheet';
-import type { Args } from '~/core/words/message';
-import { argumentsIn } from '~/core/words/inspect';
+import type { Args, Messages } from '~/core/words/message';
+import { SHARED } from '~/core/words/shared';
 
 export interface DeskLine {
   id: string;
@@ -50,19 +51,6 @@ export function deskGroups(variant: Variant): DeskGroup[] {
     : groups;
 }
 
-/** Values with which every plural form of the languages there are is seen. */
-const SAMPLES = [1, 2, 5, 11, 100];
-/** An argument of a line as it can be turned: what it may be in turn; a single value where it is a word. */
-export interface Turnable {
-  name: string;
-  values: readonly (string | number)[];
-}
-/** The arguments of a line with the values that they can be turned to, its own value first. */
-export const turnables = (message: string, args: Args): Turnable[] =>
-  argumentsIn(message).map(({ name, kind, options }) => {
-    const own = args[name];
-    if (kind === 'select')
-      return { name, values: [...new Set([...(typeof own === 'string' ? [own] : []), ...options])] };
-    if (typeof own === 'string') return { name, values: [own] };
-    return { name, values: [...new Set([...(own === undefined ? [] : [own as number]), ...SAMPLES])] };
-  });
+/** The games of the shelf that say a shared line as it is. */
+export const gamesThatSay = (id: string): Game[] =>
+  SHELF.filter(({ words }) => words.en[id] !== undefined && words.en[id] === (SHARED.en as Messages)[id]);

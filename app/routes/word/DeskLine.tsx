@@ -1,11 +1,14 @@
 import { useEffect, useState } from 'react';
 import { Link, useFetcher } from 'react-router';
 import styled from 'styled-components';
-import { turnables, type DeskLine as Read } from '~/core/pack/desk';
+import type { DeskLine as Read } from '~/core/pack/desk';
 import { wordsChanged, type LineState } from '~/core/words/checks';
 import { aboutLanguage, type Language } from '~/core/words/languages';
 import { faultsOfLine, MOST_LINE } from '~/core/words/line';
 import type { Args } from '~/core/words/message';
+import { count } from '~/core/words/numbers';
+import { SHARED } from '~/core/words/shared';
+import { turnables } from '~/core/words/turnables';
 import { GameDrawing } from '~/app/game/SheetView';
 import { Button } from '~/app/ui/Button';
 import { TextBox, TickBox } from '~/app/ui/fields';
@@ -20,6 +23,8 @@ export interface Shown extends Read {
   /** Nothing where families read it in English. */
   message?: string;
   state: LineState;
+  /** Games that say it alike: it is worded and read once for all of them. */
+  saidBy?: string[];
 }
 
 const Chips = styled.p`
@@ -62,7 +67,8 @@ interface Props {
 }
 
 export function DeskLine({ sourceId, line, number, target, mayWord }: Props) {
-  const { id, english, message, picture, state } = line;
+  const { id, english, message, picture, state, saidBy } = line;
+  const home = saidBy ? SHARED.id : sourceId;
   const [turned, setTurned] = useState<Args>({});
   const [editing, setEditing] = useState(false);
   const args = { ...line.args, ...turned };
@@ -97,11 +103,17 @@ export function DeskLine({ sourceId, line, number, target, mayWord }: Props) {
             );
           })}
         </Chips>
+        {saidBy && saidBy.length > 1 && (
+          <details>
+            <summary>Said alike by {count(saidBy.length, 'game')}</summary>
+            <Faint>{saidBy.join(', ')}</Faint>
+          </details>
+        )}
         {state.kind === 'stale' && <WhatChanged before={state.english} after={english} args={args} />}
       </div>
       <div>
         {editing ? (
-          <EditLine {...{ sourceId, line, number, target, args }} done={() => setEditing(false)} />
+          <EditLine {...{ home, line, number, target, args }} done={() => setEditing(false)} />
         ) : (
           <>
             {said === undefined ? (
@@ -123,7 +135,7 @@ export function DeskLine({ sourceId, line, number, target, mayWord }: Props) {
                   Word it anew
                 </Button>
                 <Link
-                  to={`/word/${sourceId}/${id}?language=${target}`}
+                  to={`/word/${home}/${id}?language=${target}`}
                   aria-label={`How line ${number} was worded`}
                 >
                   its story
@@ -181,13 +193,18 @@ function WhatChanged({ before, after, args }: { before: string; after: string; a
 }
 
 function EditLine({
-  sourceId,
+  home,
   line,
   number,
   target,
   args,
   done,
-}: Omit<Props, 'mayWord'> & { args: Args; done: () => void }) {
+}: Omit<Props, 'mayWord' | 'sourceId'> & {
+  /** What the line is worded in: its game, or what games share. */
+  home: string;
+  args: Args;
+  done: () => void;
+}) {
   const { id, english } = line;
   const { name, direction } = aboutLanguage(target);
   const fetcher = useFetcher<typeof wordIt>();
@@ -236,7 +253,7 @@ function EditLine({
           onPress={() =>
             void fetcher.submit(
               { message, had, inPlace: '1' },
-              { method: 'post', action: `/word/${sourceId}/${id}?language=${target}` },
+              { method: 'post', action: `/word/${home}/${id}?language=${target}` },
             )
           }
         >

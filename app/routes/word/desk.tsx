@@ -5,10 +5,11 @@ import { settle, type Variant } from '~/core/games/kit/game';
 import { STEP_PARTS, type StepPart } from '~/core/games/kit/types';
 import { homeOf } from '~/core/lending/school';
 import { gameFor, open, type GameRef } from '~/core/own/open';
-import { deskGroups, type DeskGroup, type DeskLine as ReadLine } from '~/core/pack/desk';
+import { deskGroups, gamesThatSay, type DeskGroup, type DeskLine as ReadLine } from '~/core/pack/desk';
 import { FAMILY_WORDS } from '~/core/words/family';
 import { aboutLanguage, type Language } from '~/core/words/languages';
-import { englishOf, linesOf, messageIn } from '~/core/words/reading';
+import { englishOf, isShared, linesOf, messageIn, nameOf } from '~/core/words/reading';
+import { SHARED } from '~/core/words/shared';
 import type { SchoolHandle } from '~/data/db';
 import { findKit } from '~/data/queries/kits';
 import { readingAt } from '~/data/queries/wording';
@@ -70,6 +71,9 @@ export async function loader({ request, params }: Route.LoaderArgs) {
           ...line,
           english: englishOf(reading, game.words, line.id)!,
           ...(message === undefined ? {} : { message }),
+          ...(game.id === SHARED.id || isShared(reading, game.words, line.id)
+            ? { saidBy: gamesThatSay(line.id).map((one) => nameOf(one)) }
+            : {}),
           state: states[line.id]!,
         };
       }),
