@@ -105,7 +105,7 @@ describe('wording', () => {
     await page.getByText('Hallen las maneras de formar 6 con dos partes.').waitFor();
 
     // Right, in doubt; then the English changes, and what was read is stale.
-    await page.getByRole('checkbox', { name: /^It is right, line 2$/ }).press('Space');
+    await page.getByRole('checkbox', { name: /, line 2$/ }).press('Space');
     await page.getByRole('textbox', { name: 'Note on line 1', exact: true }).fill('Vuelca suena brusco');
     await page.getByRole('button', { name: 'Save what was checked' }).click();
     await page.getByText('2 lines were noted.').waitFor();
