@@ -1,5 +1,5 @@
 import { Check, ChevronDown, Minus, Plus } from 'lucide-react';
-import { useId, type ReactNode } from 'react';
+import { useId, type FocusEvent, type ReactNode } from 'react';
 import {
   Button,
   Checkbox as AriaCheckbox,
@@ -75,6 +75,7 @@ interface TextProps extends FieldProps {
   value?: string;
   defaultValue?: string;
   onChange?: (value: string) => void;
+  onBlur?: (event: FocusEvent) => void;
   inputType?: 'text' | 'password' | 'date' | 'search';
   autoComplete?: string;
   autoFocus?: boolean;

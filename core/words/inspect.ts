@@ -62,6 +62,14 @@ export const sampleOf = (language: Language, form: Intl.LDMLPluralRule): number 
   return Array.from({ length: 200 }, (_, i) => i + 1).find((n) => rules.select(n) === form) ?? 1;
 };
 
+/** The first few counts that take a plural form; none where no whole number takes it. */
+export function samplesOf(language: Language, form: string, most = 3): number[] {
+  const rules = new Intl.PluralRules(localeOf(language));
+  return Array.from({ length: 200 }, (_, i) => i)
+    .filter((n) => rules.select(n) === form)
+    .slice(0, most);
+}
+
 /**
  * Plural forms of a language that a message has no words for, by argument. The exact number one stands for its form; what
  * only tells exact numbers from all others needs no forms.

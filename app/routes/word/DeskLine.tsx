@@ -4,7 +4,6 @@ import styled from 'styled-components';
 import type { DeskLine as Read } from '~/core/pack/desk';
 import { wordsChanged, type LineState } from '~/core/words/checks';
 import { aboutLanguage, type Language } from '~/core/words/languages';
-import { faultsOfLine, MOST_LINE } from '~/core/words/line';
 import type { Args } from '~/core/words/message';
 import { count } from '~/core/words/numbers';
 import { SHARED } from '~/core/words/shared';
@@ -14,7 +13,8 @@ import { Button } from '~/app/ui/Button';
 import { TextBox, TickBox } from '~/app/ui/fields';
 import { Faint, Row, Stack, State } from '~/app/ui/Page';
 import { color } from '~/app/ui/theme';
-import { OtherWords, read, Reads } from './Advice';
+import { OtherWords, read } from './Advice';
+import { Worder } from './Worder';
 import type { action as wordIt } from './line';
 
 /** A line as the desk shows it: both wordings as they are kept, and where it stands. */
@@ -46,6 +46,15 @@ const Chips = styled.p`
     min-height: 1.9rem;
     cursor: pointer;
     border-color: ${color.faint};
+  }
+`;
+/** Next to every line, so it is kept small. */
+const Small = styled(Row)`
+  margin-top: 0.3rem;
+  button {
+    min-height: 2rem;
+    padding: 0.1rem 0.8rem;
+    font-weight: 500;
   }
 `;
 const Diff = styled.span`
@@ -125,7 +134,7 @@ export function DeskLine({ sourceId, line, number, target, mayWord }: Props) {
             )}
             {message !== undefined && <OtherWords message={message} language={target} />}
             {mayWord && (
-              <Row $gap="1rem">
+              <Small $gap="1rem">
                 <Button
                   type="button"
                   quiet
@@ -140,7 +149,7 @@ export function DeskLine({ sourceId, line, number, target, mayWord }: Props) {
                 >
                   its story
                 </Link>
-              </Row>
+              </Small>
             )}
           </>
         )}
@@ -215,8 +224,6 @@ function EditLine({
   useEffect(() => {
     if (answer?.saved) done();
   }, [answer, done]);
-  const faults = message === line.message ? [] : faultsOfLine(message, english, target);
-  const said = read(message, target, args);
   return (
     <Stack $gap="0.5rem">
       {answer?.errors[''] && <p role="alert">{answer.errors['']}</p>}
@@ -225,27 +232,15 @@ function EditLine({
           {answer.now}
         </p>
       )}
-      <div lang={target} dir={direction}>
-        <TextBox
-          name={`wording ${id}`}
-          label={`Line ${number} in ${name}`}
-          lines={3}
-          autoFocus
-          value={message}
-          onChange={setMessage}
-          error={faults.join(' ')}
-          maxLength={MOST_LINE}
-        />
-      </div>
-      <p lang={target} dir={direction} aria-live="polite">
-        {said ?? 'It cannot be read yet.'}
-      </p>
-      {said !== undefined && (
-        <>
-          <Reads text={said} language={target} />
-          <OtherWords message={message} language={target} />
-        </>
-      )}
+      <Worder
+        english={english}
+        worded={line.message}
+        message={message}
+        onMessage={setMessage}
+        target={target}
+        args={args}
+        label={`Line ${number} in ${name}`}
+      />
       <Row>
         <Button
           type="button"

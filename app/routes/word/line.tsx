@@ -4,7 +4,7 @@ import type { FieldErrors } from '~/core/check/check';
 import { visible } from '~/core/check/keepable';
 import { argumentsIn } from '~/core/words/inspect';
 import { aboutLanguage } from '~/core/words/languages';
-import { faultsOfLine, MOST_LINE } from '~/core/words/line';
+import { faultsOfLine } from '~/core/words/line';
 import type { Args } from '~/core/words/message';
 import { lineHistory, lineNow, writeLine } from '~/data/queries/wording';
 import { showTime } from '~/server/changes';
@@ -14,12 +14,13 @@ import { requireRole } from '~/server/people/session';
 import { notFound } from '~/server/refusals';
 import type { SchoolHandle } from '~/data/db';
 import { Button, ButtonLink, useSending } from '~/app/ui/Button';
-import { Pick, TextBox } from '~/app/ui/fields';
+import { Pick } from '~/app/ui/fields';
 import { NotSaved } from '~/app/ui/NotSaved';
 import { Said } from '~/app/ui/Notices';
 import { Entered, Entries, Faint, Heading, Margin, Panel, Row, Stack, Workplace } from '~/app/ui/Page';
 import { Table } from '~/app/ui/Table';
-import { OtherWords, read, Reads } from './Advice';
+import { read, Reads } from './Advice';
+import { Worder } from './Worder';
 import type { Route } from './+types/line';
 
 export const meta: Route.MetaFunction = ({ loaderData }) => [
@@ -110,9 +111,7 @@ function OneLine({ loaderData, actionData }: Pick<Route.ComponentProps, 'loaderD
   const [message, setMessage] = useState(now.message ?? '');
   const [turned, setTurned] = useState<Args>({});
   const { name, direction } = aboutLanguage(language);
-  const faults = message === now.message ? [] : faultsOfLine(message, now.english, language);
   const shown = { ...args, ...turned };
-  const said = read(message, language, shown);
   return (
     <Workplace>
       <Stack>
@@ -149,31 +148,17 @@ function OneLine({ loaderData, actionData }: Pick<Route.ComponentProps, 'loaderD
                   {actionData.now}
                 </p>
               )}
-              <div lang={language} dir={direction}>
-                <TextBox
-                  name="message"
-                  label={`The line in ${name}`}
-                  lines={4}
-                  value={message}
-                  onChange={setMessage}
-                  error={
-                    faults.join(' ') || (message === now.message ? actionData?.errors.message : undefined)
-                  }
-                  maxLength={MOST_LINE}
-                />
-              </div>
-              <div>
-                <Faint>So it is read:</Faint>
-                <p
-                  lang={said === undefined ? 'en' : language}
-                  dir={said === undefined ? 'ltr' : direction}
-                  aria-live="polite"
-                >
-                  {said ?? 'It cannot be read yet.'}
-                </p>
-                {said !== undefined && <Reads text={said} language={language} />}
-                {said !== undefined && <OtherWords message={message} language={language} />}
-              </div>
+              <input type="hidden" name="message" value={message} />
+              <Worder
+                english={now.english}
+                worded={now.message}
+                message={message}
+                onMessage={setMessage}
+                target={language}
+                args={shown}
+                label={`The line in ${name}`}
+                error={actionData?.errors.message}
+              />
               <Row>
                 <Button type="submit" isPending={busy}>
                   Save this line
