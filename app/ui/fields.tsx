@@ -82,6 +82,9 @@ interface TextProps extends FieldProps {
   lines?: number;
   maxLength?: number;
   placeholder?: string;
+  /** The language of what is typed, and its direction; label and hint stay as they are. */
+  lang?: string;
+  dir?: 'ltr' | 'rtl';
 }
 
 /** A line of text, or several. */
@@ -93,11 +96,17 @@ export const TextBox = ({
   inputType = 'text',
   lines,
   placeholder,
+  lang,
+  dir,
   ...props
 }: TextProps) => (
   <TextField {...props} type={inputType as 'text'} isInvalid={Boolean(error)} validationBehavior="aria">
     <Title className={labelHidden ? 'visually-hidden' : undefined}>{label}</Title>
-    {lines ? <AreaBox rows={lines} placeholder={placeholder} /> : <Box placeholder={placeholder} />}
+    {lines ? (
+      <AreaBox rows={lines} {...{ placeholder, lang, dir }} />
+    ) : (
+      <Box {...{ placeholder, lang, dir }} />
+    )}
     {hint && <Hint slot="description">{hint}</Hint>}
     <Mistake>{error}</Mistake>
   </TextField>

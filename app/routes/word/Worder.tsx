@@ -111,7 +111,7 @@ export function Worder({
   const places = argumentsIn(english).filter(({ kind }) => kind !== 'select');
   return (
     <Stack $gap="0.6rem">
-      <div role="group" aria-label={label} lang={target} dir={direction}>
+      <div role="group" aria-label={label}>
         <Stack $gap="0.6rem">
           {sentences ? (
             sentences.map((one, i) =>
@@ -121,6 +121,8 @@ export function Worder({
                   name={`sentence ${i}`}
                   label={one.when.length ? whenOf(one, target) : label}
                   lines={2}
+                  lang={target}
+                  dir={direction}
                   value={one.text}
                   onChange={(text) => write(i, text)}
                   onBlur={({ target: box }) => {
@@ -128,9 +130,12 @@ export function Worder({
                   }}
                   maxLength={MOST_LINE}
                   hint={
-                    one.when.length && one.text.includes('{')
-                      ? read(messageOf({ text: one.text }), target, saidWith(one, target, args))
-                      : undefined
+                    one.when.length > 0 &&
+                    one.text.includes('{') && (
+                      <span lang={target} dir={direction} style={{ display: 'block' }}>
+                        {read(messageOf({ text: one.text }), target, saidWith(one, target, args))}
+                      </span>
+                    )
                   }
                 />
               ),
@@ -140,6 +145,8 @@ export function Worder({
               name="text"
               label={label}
               lines={4}
+              lang={target}
+              dir={direction}
               value={message}
               onChange={onMessage}
               maxLength={MOST_LINE}
