@@ -49,6 +49,8 @@ const ROW_GAP_MM = 0.6;
 /** Sizes of type from the one that is wanted to the smallest that is allowed, and the pages they may take. */
 const SIZES = { usual: [12.5, 12, 11.5, 11], large: [18, 17, 16] } as const;
 const PAGES = { usual: 2, large: 4 } as const;
+/** Pages that the instructions of a game may take in ordinary type. */
+export const MOST_PAGES = PAGES.usual;
 /** Drawings of steps in a row, and the width and height of each. */
 const STRIP = { most: 4, w: 42, h: 25.2 };
 
@@ -56,10 +58,12 @@ const STRIP = { most: 4, w: 42, h: 25.2 };
 export function instructionSheets(source: InstructionSource, context: SheetContext): Sheet[] {
   const kind = source.large ? 'large' : 'usual';
   let laid: LaidOut = { pages: [] };
+  let left = 2;
   // What stands in for printed parts, and then what is said and heard in a play, is left out before a sheet is too long.
   const tries = [2, 1, 0].flatMap((extras) => SIZES[kind].map((sizePt) => ({ extras, sizePt })));
   for (const { extras, sizePt } of tries) {
     laid = layOut(source, context, sizePt, extras);
+    left = extras;
     if (laid.pages.length <= PAGES[kind]) break;
   }
   const { pages, square } = laid;
@@ -67,6 +71,7 @@ export function instructionSheets(source: InstructionSource, context: SheetConte
   return pages.map((shapes, i) => ({
     ...blank(pages.length > 1 ? `${title} (${i + 1} of ${pages.length})` : title, context.paper, shapes),
     begins: i === 0,
+    ...(left < 2 ? { leavesOut: left === 1 ? ('standIns' as const) : ('coaching' as const) } : {}),
     ...(square && i === pages.length - 1 ? { square } : {}),
   }));
 }

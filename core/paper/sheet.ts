@@ -85,6 +85,8 @@ export interface Sheet<Material extends string = string> {
   shared?: string;
   /** A document of its own begins here: in two-sided printing it begins on a fresh sheet of paper. */
   begins?: boolean;
+  /** What these instructions leave out so as not to be too long. */
+  leavesOut?: 'standIns' | 'coaching';
 }
 
 /** Width of a line of text in mm. */

@@ -1,4 +1,4 @@
-import { and, asc, eq, inArray, isNull, sql } from 'drizzle-orm';
+import { and, asc, desc, eq, inArray, isNull, sql } from 'drizzle-orm';
 import type { KitPlan } from '~/core/kits/recipe';
 import type { AgeBand, Params } from '~/core/games/kit/types';
 import type { OwnGame } from '~/core/own/definition';
@@ -99,6 +99,23 @@ export async function listKits(at: SchoolHandle): Promise<KitRow[]> {
     .orderBy(asc(kit.name));
   return rows.map(({ kit: one, ...rest }) => ({ ...one, ...rest }));
 }
+
+/** Kits in which one of these games is, the newest first. */
+export const kitsOfGames = async (
+  at: SchoolHandle,
+  gameIds: readonly string[],
+  most: number,
+): Promise<string[]> =>
+  (
+    await at
+      .selectDistinct({ id: kit.id, createdAt: kit.createdAt })
+      .from(kit)
+      .innerJoin(kitVariant, and(ours(at, kitVariant), eq(kitVariant.kitId, kit.id)))
+      .innerJoin(variant, and(ours(at, variant), eq(variant.id, kitVariant.variantId)))
+      .where(and(ours(at, kit), inArray(variant.gameId, [...gameIds])))
+      .orderBy(desc(kit.createdAt))
+      .limit(most)
+  ).map(({ id }) => id);
 
 export interface KitWithVariants extends Kit {
   variants: Variant[];

@@ -100,7 +100,17 @@ describe('wording', () => {
     await box.fill('Encuentren las 6 maneras.');
     await page.getByText(/“6” is typed by hand/).waitFor();
     await page.getByRole('button', { name: 'Save this line' }).click();
+    // What is too long for its sheet is named, and nothing is saved by looking.
+    await box.fill(before.replace('Encuentren', 'Hallen una y otra vez '.repeat(60)));
+    await page
+      .getByText(/Too long for its sheet: .* would take 3 pages in Spanish/)
+      .first()
+      .waitFor();
     await box.fill(before.replace('Encuentren', 'Hallen'));
+    await page.getByRole('button', { name: 'See it on the sheet and the phone' }).click();
+    await page.getByRole('img', { name: /^Page 1 of / }).waitFor();
+    await page.getByRole('region', { name: 'The page on a phone' }).getByText('Hallen las maneras').waitFor();
+    await page.getByText(/Too long/).waitFor({ state: 'detached' });
     await expectAccessible(page);
     await page.getByRole('button', { name: 'Save this line' }).click();
     await box.waitFor({ state: 'detached' });

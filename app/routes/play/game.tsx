@@ -1,23 +1,21 @@
-import { Fragment } from 'react';
 import { data } from 'react-router';
 import styled from 'styled-components';
 import { open } from '~/core/own/open';
 import { sheetLines } from '~/core/pack/instructions';
+import { onPhone } from '~/core/pack/phone';
 import { hearing } from '~/core/games/kit/hearing';
-import { NUMBERED_PARTS, placesOf, STEP_PARTS, type StepPart } from '~/core/games/kit/types';
+import { placesOf } from '~/core/games/kit/types';
 import { catalogueOf } from '~/core/materials/school';
-import { FAMILY_WORDS, type FamilyMessage } from '~/core/words/family';
-import { nameOf, say } from '~/core/words/reading';
+import { FAMILY_WORDS } from '~/core/words/family';
+import { say } from '~/core/words/reading';
 import { listMaterials } from '~/data/queries/materials';
 import { checkedLanguages } from '~/data/queries/words';
 import { stateNow } from '~/server/kits/held';
 import { familyPage, shownOf } from '~/server/play';
 import { recipeOf } from '~/server/threads';
-import { color } from '~/app/ui/theme';
+import { FamilyList, FamilySection, FamilySteps } from '~/app/game/FamilySteps';
 import type { PageHandle } from '~/app/root';
 import { familyButton, FamilyFrame, FamilyNote, familyWords } from './FamilyPage';
-import type { Shape } from '~/core/paper/sheet';
-import { GameDrawing } from '~/app/game/SheetView';
 import type { Route } from './+types/game';
 
 export const handle: PageHandle = { withoutScripts: true };
@@ -66,8 +64,7 @@ export async function loader({ request, params, context }: Route.LoaderArgs) {
       const variant = variants[i]!;
       const { game } = variant;
       return {
-        name: nameOf(game, reading),
-        goal: say(reading, game.words, 'goal', variant.about()),
+        ...onPhone(variant, reading),
         minutes: reckoning.length.minutes.mean,
         players,
         note:
@@ -80,65 +77,12 @@ export async function loader({ request, params, context }: Route.LoaderArgs) {
         places: placesOf(game).map((id) => say(reading, FAMILY_WORDS, id)),
         car: game.traits.places.includes('car') ? say(reading, FAMILY_WORDS, 'inTheCar') : undefined,
         heard: hearing(reckoning.practice).map(({ id, args }) => say(reading, FAMILY_WORDS, id, args)),
-        steps: variant.steps().map((step) => ({
-          part: step.part,
-          show: step.show,
-          text: say(reading, game.words, step.id, step.args),
-          sketch: variant.picture(step),
-        })),
       };
     }),
   };
   return data(shown, { headers: page.headers });
 }
 
-const Section = styled.section`
-  margin-top: 1.5rem;
-  .sketch {
-    display: block;
-    margin-top: 0.4rem;
-  }
-  ol,
-  ul {
-    margin-top: 0.4rem;
-    display: grid;
-    gap: 0.7rem;
-  }
-  li {
-    display: grid;
-    grid-template-columns: 2.4rem minmax(0, 1fr);
-    gap: 0.6rem;
-    align-items: start;
-  }
-  .number {
-    display: grid;
-    place-items: center;
-    width: 2.3rem;
-    height: 2.3rem;
-    background: ${color.sprout};
-    border-radius: 50% 50% 50% 6px;
-    font-weight: 700;
-    color: ${color.deepFern};
-  }
-  .show {
-    display: block;
-    font-size: 1rem;
-    color: ${color.faint};
-  }
-`;
-const Plain = styled.ul`
-  && li {
-    grid-template-columns: 1rem minmax(0, 1fr);
-  }
-  li::before {
-    content: '';
-    width: 0.55rem;
-    height: 0.55rem;
-    margin-top: 0.6rem;
-    border-radius: 50% 50% 50% 2px;
-    background: ${color.fern};
-  }
-`;
 const Answer = styled.a`
   ${familyButton}
   margin-top: 2rem;
@@ -168,18 +112,18 @@ export default function Game({ loaderData }: Route.ComponentProps) {
           <p>{game.places.join(' · ')}</p>
           {game.note && <FamilyNote>{words(`lacks.${game.note}`)}</FamilyNote>}
           {game === games[0] && (
-            <Section>
+            <FamilySection>
               <h2>{words('inBag')}</h2>
-              <Plain>
+              <FamilyList>
                 {parts.map((part) => (
                   <li key={part}>
                     <span>{part}</span>
                   </li>
                 ))}
-              </Plain>
-            </Section>
+              </FamilyList>
+            </FamilySection>
           )}
-          <Steps steps={game.steps} heard={game.heard} car={game.car} words={words} />
+          <FamilySteps steps={game.steps} heard={game.heard} car={game.car} words={words} />
           {game.unchecked && <p style={{ marginTop: '1rem', fontSize: '1rem' }}>{words('unchecked')}</p>}
         </article>
       ))}
@@ -197,83 +141,4 @@ export default function Game({ loaderData }: Route.ComponentProps) {
       )}
     </FamilyFrame>
   );
-}
-
-interface ShownStep {
-  part: StepPart;
-  show?: 'pieces' | 'drawing' | 'symbols';
-  text: string;
-  sketch?: readonly Shape[];
-}
-
-function Steps({
-  steps,
-  heard,
-  car,
-  words,
-}: {
-  steps: ShownStep[];
-  heard: string[];
-  car?: string;
-  words: (id: FamilyMessage) => string;
-}) {
-  // Numbers run on through getting ready, playing and finishing.
-  const before = (part: StepPart): number =>
-    steps.filter(
-      (step) => NUMBERED_PARTS.has(step.part) && STEP_PARTS.indexOf(step.part) < STEP_PARTS.indexOf(part),
-    ).length;
-  return STEP_PARTS.map((part) => {
-    const own = steps.filter((step) => step.part === part);
-    if (own.length === 0) return null;
-    return (
-      <Fragment key={part}>
-        {part === 'say' && heard.length > 0 && (
-          <Section>
-            <h2>{words('part.hear')}</h2>
-            <Plain>
-              {heard.map((text) => (
-                <li key={text}>
-                  <span>{text}</span>
-                </li>
-              ))}
-            </Plain>
-          </Section>
-        )}
-        <Section>
-          <h2>{words(`part.${part}`)}</h2>
-          {NUMBERED_PARTS.has(part) ? (
-            <ol>
-              {own.map((step, i) => (
-                <li key={step.text}>
-                  <span className="number">{before(part) + i + 1}</span>
-                  <span>
-                    {step.text}
-                    {step.show && <span className="show">{words(`show.${step.show}`)}</span>}
-                    {step.sketch && (
-                      <span className="sketch">
-                        <GameDrawing shapes={step.sketch} width={150} />
-                      </span>
-                    )}
-                  </span>
-                </li>
-              ))}
-            </ol>
-          ) : (
-            <Plain>
-              {own.map((step) => (
-                <li key={step.text}>
-                  <span>{step.text}</span>
-                </li>
-              ))}
-              {part === 'atHome' && car && (
-                <li>
-                  <span>{car}</span>
-                </li>
-              )}
-            </Plain>
-          )}
-        </Section>
-      </Fragment>
-    );
-  });
 }

@@ -1,5 +1,5 @@
 import { useEffect, useState } from 'react';
-import { Link, useFetcher } from 'react-router';
+import { Link, useFetcher, useSearchParams } from 'react-router';
 import styled from 'styled-components';
 import type { DeskLine as Read } from '~/core/pack/desk';
 import { wordsChanged, type LineState } from '~/core/words/checks';
@@ -14,6 +14,7 @@ import { TextBox, TickBox } from '~/app/ui/fields';
 import { Faint, Row, Stack, State } from '~/app/ui/Page';
 import { color } from '~/app/ui/theme';
 import { OtherWords, read } from './Advice';
+import { Preview } from './Preview';
 import { Worder } from './Worder';
 import type { action as wordIt } from './line';
 
@@ -120,9 +121,9 @@ export function DeskLine({ sourceId, line, number, target, mayWord }: Props) {
         )}
         {state.kind === 'stale' && <WhatChanged before={state.english} after={english} args={args} />}
       </div>
-      <div>
+      <div className={editing ? 'editing' : undefined}>
         {editing ? (
-          <EditLine {...{ home, line, number, target, args }} done={() => setEditing(false)} />
+          <EditLine {...{ home, sourceId, line, number, target, args }} done={() => setEditing(false)} />
         ) : (
           <>
             {said === undefined ? (
@@ -148,6 +149,12 @@ export function DeskLine({ sourceId, line, number, target, mayWord }: Props) {
                   aria-label={`How line ${number} was worded`}
                 >
                   its story
+                </Link>
+                <Link
+                  to={`/word/${home}/${id}?language=en`}
+                  aria-label={`Word the English of line ${number}`}
+                >
+                  the English
                 </Link>
               </Small>
             )}
@@ -203,12 +210,13 @@ function WhatChanged({ before, after, args }: { before: string; after: string; a
 
 function EditLine({
   home,
+  sourceId,
   line,
   number,
   target,
   args,
   done,
-}: Omit<Props, 'mayWord' | 'sourceId'> & {
+}: Omit<Props, 'mayWord'> & {
   /** What the line is worded in: its game, or what games share. */
   home: string;
   args: Args;
@@ -217,6 +225,7 @@ function EditLine({
   const { id, english } = line;
   const { name, direction } = aboutLanguage(target);
   const fetcher = useFetcher<typeof wordIt>();
+  const [search] = useSearchParams();
   const [message, setMessage] = useState(line.message ?? '');
   const answer = fetcher.data;
   // After somebody else was quicker, what they wrote is what is worded anew.
@@ -240,6 +249,16 @@ function EditLine({
         target={target}
         args={args}
         label={`Line ${number} in ${name}`}
+      />
+      <Preview
+        of={home}
+        id={id}
+        english={english}
+        target={target}
+        message={message}
+        was={line.message ?? ''}
+        gameId={sourceId}
+        kitId={search.get('kit') ?? undefined}
       />
       <Row>
         <Button

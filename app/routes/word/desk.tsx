@@ -1,4 +1,4 @@
-import { data, Form } from 'react-router';
+import { data, Form, type ShouldRevalidateFunction } from 'react-router';
 import styled from 'styled-components';
 import { visible } from '~/core/check/keepable';
 import { settle, type Variant } from '~/core/games/kit/game';
@@ -108,23 +108,28 @@ export async function action({ request, params }: Route.ActionArgs) {
 
 const MOST_NOTE = 500;
 
-/** A refusal too is followed by a fresh look: what others said in the meantime is shown. */
-export const shouldRevalidate = (): boolean => true;
+/** A refusal too is followed by a fresh look: what others said in the meantime is shown. Looking at a line changes nothing. */
+export const shouldRevalidate: ShouldRevalidateFunction = ({ formData }) => formData?.get('intent') !== 'see';
 
 const Lines = styled.ol`
   display: grid;
-  li {
+  > li {
     display: grid;
     grid-template-columns: 2rem minmax(0, 1fr) minmax(0, 1fr) 25rem;
     gap: 1.2rem;
     padding: 0.45rem 0;
-    .number {
+    > .number {
       color: ${color.faint};
       text-align: end;
     }
-    p,
-    .number {
+    > div > p,
+    > .number {
       padding-top: 0.6rem;
+    }
+    /* While it is worded a line has the room of its verdict too, which waits below. */
+    > .editing,
+    > .editing + .verdict {
+      grid-column: 3 / -1;
     }
     .verdict {
       display: grid;
@@ -135,8 +140,12 @@ const Lines = styled.ol`
     align-items: start;
   }
   ${narrow} {
-    li {
+    > li {
       grid-template-columns: minmax(0, 1fr);
+    }
+    > li > .editing,
+    > li > .editing + .verdict {
+      grid-column: auto;
     }
   }
 `;

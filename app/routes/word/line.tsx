@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { data, Form, redirect, useSearchParams } from 'react-router';
+import { data, Form, redirect, useSearchParams, type ShouldRevalidateFunction } from 'react-router';
 import type { FieldErrors } from '~/core/check/check';
 import { visible } from '~/core/check/keepable';
 import { argumentsIn } from '~/core/words/inspect';
@@ -10,7 +10,9 @@ import { lineHistory, lineNow, writeLine } from '~/data/queries/wording';
 import { showTime } from '~/server/changes';
 import { byIntent } from '~/server/forms';
 import { requireWorded } from '~/server/games/find';
+import { isId } from '~/server/ids';
 import { requireRole } from '~/server/people/session';
+import { fitOf, type Fit } from '~/server/print/fit';
 import { notFound } from '~/server/refusals';
 import type { SchoolHandle } from '~/data/db';
 import { Button, ButtonLink, useSending } from '~/app/ui/Button';
@@ -20,6 +22,7 @@ import { Said } from '~/app/ui/Notices';
 import { Entered, Entries, Faint, Heading, Margin, Panel, Row, Stack, Workplace } from '~/app/ui/Page';
 import { Table } from '~/app/ui/Table';
 import { read, Reads } from './Advice';
+import { Preview } from './Preview';
 import { Worder } from './Worder';
 import type { Route } from './+types/line';
 
@@ -61,17 +64,26 @@ export async function loader({ request, params }: Route.LoaderArgs) {
   };
 }
 
+interface Answer {
+  errors: FieldErrors;
+  /** How somebody else worded it meanwhile. */
+  now?: string | undefined;
+  saved: boolean;
+  /** What becomes of the sheets; their pages only where they are looked at. */
+  fit?: Omit<Fit, 'pages'> & { pages?: Fit['pages'] };
+}
+
 export async function action({ request, params }: Route.ActionArgs) {
   const person = await requireRole(request, 'coordinator', 'reader');
   const { at } = person;
   const { of, language, messageId } = await lineOf(at, request, params, person.school.languages);
   const form = await request.formData();
   const refuse = (status: number, errors: FieldErrors, now?: string) =>
-    data({ errors, now, saved: false }, { status });
-  const done = () => data({ errors: {} as FieldErrors, now: undefined, saved: true });
-  const had = form.get('had');
-  if (typeof had !== 'string') return refuse(400, { '': 'Load this page again; nothing was changed.' });
+    data<Answer>({ errors, now, saved: false }, { status });
+  const done = () => data<Answer>({ errors: {}, saved: true });
   const write = async (message: string | null) => {
+    const had = form.get('had');
+    if (typeof had !== 'string') return refuse(400, { '': 'Load this page again; nothing was changed.' });
     const written = await writeLine(at, of, { messageId, language, message, had, personId: person.id });
     if (!written.ok)
       return refuse(
@@ -84,16 +96,40 @@ export async function action({ request, params }: Route.ActionArgs) {
     if (form.has('inPlace')) return done();
     throw redirect(`/word/${of.id}/${messageId}?language=${language}&saved=1`);
   };
+  const typed = visible(String(form.get('message') ?? ''), true).trim();
   return byIntent(form, {
+    // What would become of the sheets and the page with the line as it is typed; nothing is written.
+    see: async () => {
+      const { english } = await lineNow(at, of, messageId, language);
+      const faults = faultsOfLine(typed, english, language);
+      if (faults.length) return refuse(400, { message: faults.join(' ') });
+      const [gameId, kitId] = [form.get('game'), form.get('kit')];
+      const fit = await fitOf(at, person.school, of, {
+        messageId,
+        language,
+        message: typed,
+        ...(typeof gameId === 'string' ? { gameId } : {}),
+        ...(isId(kitId) ? { kitId } : {}),
+      });
+      const { pages, ...rest } = fit;
+      return data<Answer>({
+        errors: {},
+        saved: false,
+        fit: form.has('pages') ? { pages, ...rest } : rest,
+      });
+    },
     back: () => write(null),
     '': async () => {
-      const message = visible(String(form.get('message') ?? ''), true).trim();
       const { english } = await lineNow(at, of, messageId, language);
-      const faults = faultsOfLine(message, english, language);
-      return faults.length ? refuse(400, { message: faults.join(' ') }) : write(message);
+      const faults = faultsOfLine(typed, english, language);
+      return faults.length ? refuse(400, { message: faults.join(' ') }) : write(typed);
     },
   });
 }
+
+/** Looking at a line changes nothing that was loaded. */
+export const shouldRevalidate: ShouldRevalidateFunction = ({ formData, defaultShouldRevalidate }) =>
+  formData?.get('intent') === 'see' ? false : defaultShouldRevalidate;
 
 /** Counts that show every plural form of the languages there are. */
 const SAMPLES = [1, 2, 3, 5, 11, 100];
@@ -105,7 +141,7 @@ export default function Line({ loaderData, actionData }: Route.ComponentProps) {
 }
 
 function OneLine({ loaderData, actionData }: Pick<Route.ComponentProps, 'loaderData' | 'actionData'>) {
-  const { id, title, target: language, now, args, history } = loaderData;
+  const { id, title, messageId, target: language, now, args, history } = loaderData;
   const [search] = useSearchParams();
   const busy = useSending();
   const [message, setMessage] = useState(now.message ?? '');
@@ -158,6 +194,14 @@ function OneLine({ loaderData, actionData }: Pick<Route.ComponentProps, 'loaderD
                 args={shown}
                 label={`The line in ${name}`}
                 error={actionData?.errors.message}
+              />
+              <Preview
+                of={id}
+                id={messageId}
+                english={now.english}
+                target={language}
+                message={message}
+                was={now.message ?? ''}
               />
               <Row>
                 <Button type="submit" isPending={busy}>
