@@ -45,6 +45,7 @@ export default [
     ]),
     ...prefix('word', [
       index('routes/word/games.tsx'),
+      route('readers', 'routes/word/readers.tsx'),
       route(':gameId', 'routes/word/desk.tsx'),
       route(':gameId/:messageId', 'routes/word/line.tsx'),
     ]),
@@ -94,5 +95,12 @@ export default [
   route('fill/store.csv', 'routes/fill/store-csv.ts'),
   route('lend/families.csv', 'routes/lend/families-csv.ts'),
 
-  ...prefix('p/:linkKey', [index('routes/play/game.tsx'), route('answer', 'routes/play/answer.tsx')]),
+  route('word/voices/:voiceId', 'routes/word/voice.ts'),
+  route('read/:key', 'routes/read/reader.tsx'),
+  route('read/:key/voice/:voiceId', 'routes/read/voice.ts'),
+  ...prefix('p/:linkKey', [
+    index('routes/play/game.tsx'),
+    route('voice/:voiceId', 'routes/play/voice.ts'),
+    route('answer', 'routes/play/answer.tsx'),
+  ]),
 ] satisfies RouteConfig;

@@ -26,3 +26,9 @@ export function ownPath(next: string | null): string {
 /** The address at which a person sets a new password. */
 export const passwordLinkOf = (request: Request, key: string): string =>
   `${(process.env.PUBLIC_URL ?? new URL(request.url).origin).replace(/\/$/, '')}/new-password/${key}`;
+
+/** 192 random bits: the link alone lets somebody read and say how a line should be worded. */
+export const newReaderKey = (): string => randomBytes(24).toString('base64url');
+/** The address at which a fluent reader reads. */
+export const readerLinkOf = (request: Request, key: string): string =>
+  `${(process.env.PUBLIC_URL ?? new URL(request.url).origin).replace(/\/$/, '')}/read/${key}`;

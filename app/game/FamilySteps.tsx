@@ -3,6 +3,8 @@ import styled from 'styled-components';
 import { NUMBERED_PARTS, STEP_PARTS, type StepPart } from '~/core/games/kit/types';
 import type { PhoneStep } from '~/core/pack/phone';
 import type { FamilyMessage } from '~/core/words/family';
+import type { Language } from '~/core/words/languages';
+import { Sound } from '~/app/ui/Sound';
 import { color } from '~/app/ui/theme';
 import { GameDrawing } from './SheetView';
 
@@ -11,6 +13,25 @@ export const FamilySection = styled.section`
   .sketch {
     display: block;
     margin-top: 0.4rem;
+  }
+  audio {
+    display: block;
+    width: 100%;
+    max-width: 18rem;
+    margin-top: 0.4rem;
+  }
+  button[data-says] {
+    display: block;
+    min-height: 44px;
+    margin-top: 0.3rem;
+    padding: 0.2rem 1.2rem;
+    font: inherit;
+    font-size: 1.05rem;
+    border: 1.5px solid ${color.fern};
+    border-radius: 4px 16px 5px 12px;
+    background: ${color.paper};
+    color: ${color.deepFern};
+    cursor: pointer;
   }
   ol,
   ul {
@@ -59,9 +80,15 @@ export function FamilySteps({
   heard,
   car,
   marked,
+  language,
   words,
 }: {
-  steps: readonly PhoneStep[];
+  steps: readonly (PhoneStep & {
+    /** Where somebody says it aloud. */
+    voice?: string | undefined;
+  })[];
+  /** The language of the page. */
+  language: Language;
   heard: readonly string[];
   car?: string;
   /** The message that is being worded. */
@@ -73,6 +100,18 @@ export function FamilySteps({
     steps.filter(
       (step) => NUMBERED_PARTS.has(step.part) && STEP_PARTS.indexOf(step.part) < STEP_PARTS.indexOf(part),
     ).length;
+  const told = (step: (typeof steps)[number]) => (
+    <>
+      {/* A voice of the phone reads it in the language of the page only. */}
+      <span
+        lang={step.language === language ? undefined : step.language}
+        data-say={step.language === language && !step.voice ? '' : undefined}
+      >
+        {step.text}
+      </span>
+      {step.voice && <Sound src={step.voice} label={`${words('saidAloud')}: ${step.text}`} />}
+    </>
+  );
   return STEP_PARTS.map((part) => {
     const own = steps.filter((step) => step.part === part);
     if (own.length === 0) return null;
@@ -98,7 +137,7 @@ export function FamilySteps({
                 <li key={step.id + step.text} aria-current={step.id === marked || undefined}>
                   <span className="number">{before(part) + i + 1}</span>
                   <span>
-                    {step.text}
+                    {told(step)}
                     {step.show && <span className="show">{words(`show.${step.show}`)}</span>}
                     {step.sketch && (
                       <span className="sketch">
@@ -113,7 +152,7 @@ export function FamilySteps({
             <FamilyList>
               {own.map((step) => (
                 <li key={step.id + step.text} aria-current={step.id === marked || undefined}>
-                  <span>{step.text}</span>
+                  <span>{told(step)}</span>
                 </li>
               ))}
               {part === 'atHome' && car && (

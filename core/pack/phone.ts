@@ -1,8 +1,9 @@
 /** What the family page says of a game, in one reading. */
 import type { Variant } from '~/core/games/kit/game';
 import type { StepPart } from '~/core/games/kit/types';
+import type { Language } from '~/core/words/languages';
 import type { Shape } from '~/core/paper/sheet';
-import { nameOf, say, type Reading } from '~/core/words/reading';
+import { nameOf, saidIn, say, type Reading } from '~/core/words/reading';
 
 export interface PhoneStep {
   /** The message that says it. */
@@ -10,6 +11,8 @@ export interface PhoneStep {
   part: StepPart;
   show?: 'pieces' | 'drawing' | 'symbols';
   text: string;
+  /** The language it is said in: English where there is no other wording. */
+  language: Language;
   sketch?: readonly Shape[];
 }
 export interface PhoneGame {
@@ -28,6 +31,7 @@ export const onPhone = (variant: Variant, reading: Reading): PhoneGame => ({
       part: step.part,
       ...(step.show ? { show: step.show } : {}),
       text: say(reading, variant.game.words, step.id, step.args),
+      language: saidIn(reading, variant.game.words, step.id),
       ...(sketch ? { sketch } : {}),
     };
   }),

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { holds, stateOf, wordsChanged, type ReadLine } from './checks';
+import { checkOf, holds, schoolsWord, stateOf, wordsChanged, type ReadLine } from './checks';
 
 const now = { message: 'Junten {n} fichas.', english: 'Collect {n} counters.' };
 const read = (more: Partial<ReadLine> = {}): ReadLine => ({
@@ -9,33 +9,42 @@ const read = (more: Partial<ReadLine> = {}): ReadLine => ({
   right: true,
   note: '',
   by: 'Tobin',
+  unsure: false,
+  invited: false,
+  at: new Date(0),
   ...more,
 });
+const voice = (more: Partial<ReadLine> = {}) => {
+  const { by, right, note, unsure, invited } = read(more);
+  return { by, right, note, unsure, invited };
+};
+/** Said through a link, so many hours later. */
+const invited = (by: string, hours: number, more: Partial<ReadLine> = {}): ReadLine =>
+  read({ by, invited: true, at: new Date(hours * 3_600_000), ...more });
 
 describe('where a line stands', () => {
   it('is what was said of it, for the wording and the English that were read', () => {
-    expect(stateOf(undefined, now)).toEqual({ kind: 'unchecked' });
-    expect(stateOf(read(), now)).toEqual({ kind: 'checked', by: 'Tobin', note: '' });
-    expect(stateOf(read({ right: false, note: 'too stiff' }), now)).toEqual({
+    expect(stateOf([], now)).toEqual({ kind: 'unchecked' });
+    expect(stateOf([read()], now)).toEqual({ kind: 'checked', voices: [voice()] });
+    expect(stateOf([read({ right: false, note: 'too stiff' })], now)).toEqual({
       kind: 'doubt',
-      by: 'Tobin',
-      note: 'too stiff',
+      voices: [voice({ right: false, note: 'too stiff' })],
     });
     // The tick was taken back, and nothing else was said.
-    expect(stateOf(read({ right: false }), now)).toEqual({ kind: 'unchecked' });
+    expect(stateOf([read({ right: false })], now)).toEqual({ kind: 'unchecked' });
   });
 
   it('is stale once the English changes, and not checked once it is worded anew itself', () => {
-    expect(stateOf(read(), { ...now, english: 'Gather {n} counters.' })).toEqual({
+    expect(stateOf([read()], { ...now, english: 'Gather {n} counters.' })).toEqual({
       kind: 'stale',
       by: 'Tobin',
       note: '',
       right: true,
       english: now.english,
     });
-    expect(stateOf(read(), { ...now, message: 'Recojan {n} fichas.' })).toEqual({ kind: 'unchecked' });
+    expect(stateOf([read()], { ...now, message: 'Recojan {n} fichas.' })).toEqual({ kind: 'unchecked' });
     // Of the oldest checks it is not known which English they were held against: they hold.
-    expect(stateOf(read({ english: null }), { ...now, english: 'Gather {n} counters.' }).kind).toBe(
+    expect(stateOf([read({ english: null })], { ...now, english: 'Gather {n} counters.' }).kind).toBe(
       'checked',
     );
   });
@@ -44,8 +53,34 @@ describe('where a line stands', () => {
     for (const message of [now.message, 'other'])
       for (const english of [now.english, 'other', null]) {
         const line = read({ message, english });
-        expect(stateOf(line, now).kind === 'checked').toBe(holds(line, now));
+        expect(stateOf([line], now).kind === 'checked').toBe(holds(line, now));
       }
+  });
+
+  it('keeps the words of readers who disagree, until the school decides', () => {
+    const yes = invited('Nadia', 1);
+    const no = invited('Omar', 2, { right: false, note: 'Nobody says it so.' });
+    expect(stateOf([yes], now).kind).toBe('checked');
+    for (const both of [
+      [yes, no],
+      [no, yes],
+    ]) {
+      const state = stateOf(both, now);
+      expect(state.kind === 'doubt' && state.voices.map(({ by }) => by).sort()).toEqual(['Nadia', 'Omar']);
+      expect(checkOf(state)).toMatchObject({ right: false, note: 'Nobody says it so.' });
+      // The school has said nothing since: its tick is open again.
+      expect(schoolsWord(state)).toEqual({ right: false, note: '' });
+    }
+    // Not sure is a doubt, and a word that was taken back is none.
+    expect(stateOf([yes, invited('Omar', 2, { right: false, unsure: true })], now).kind).toBe('doubt');
+    expect(stateOf([yes, invited('Omar', 2, { right: false })], now)).toEqual(stateOf([yes], now));
+    // The school's word settles what was said before it, and not what is said after it.
+    const decided = read({ by: 'Maren', at: new Date(3 * 3_600_000) });
+    expect(stateOf([yes, no, decided], now)).toEqual({ kind: 'checked', voices: [voice({ by: 'Maren' })] });
+    expect(schoolsWord(stateOf([yes, no, decided], now))).toEqual({ right: true, note: '', by: 'Maren' });
+    expect(stateOf([decided, { ...no, at: new Date(4 * 3_600_000) }], now).kind).toBe('doubt');
+    // What was said of another wording is not counted with it.
+    expect(stateOf([{ ...no, message: 'other' }, yes], now)).toEqual(stateOf([yes], now));
   });
 
   it('shows what changed word by word, and the pieces give both texts again', () => {

@@ -78,6 +78,9 @@ export const FAMILY_WORDS = source('family', {
   thanks: 'Thank you',
   thanksWhy: 'Your answer has reached the school.',
   backToGame: 'Back to the game',
+  listen: 'Listen',
+  stopListening: 'Stop',
+  saidAloud: 'Said aloud by a person who speaks this language',
   'refuse.notOut':
     'This basket is at school now, so there is nothing to answer. The game can still be read here.',
   'refuse.others':

@@ -5,8 +5,9 @@ import { gameFor } from '~/core/own/open';
 import { AROUND, type Worded } from '~/core/pack/sources';
 import { ownGameId } from '~/core/own/ids';
 import {
-  holds,
+  checkOf,
   lineKey,
+  schoolsWord,
   stateOf,
   type LineAsItIs,
   type LineChecks,
@@ -18,7 +19,7 @@ import { SHARED } from '~/core/words/shared';
 import { readingAt, readingsAt } from './wording';
 import { findSchool } from './schools';
 import { type SchoolHandle, transaction } from '../db';
-import { person, wordingCheck } from '../schema';
+import { person, readerLink, wordingCheck } from '../schema';
 import { ours } from './ours';
 import { passOn } from './sharing';
 import { log } from './changes';
@@ -32,14 +33,19 @@ type Row = {
   english: string | null;
   right: boolean;
   note: string;
+  unsure: boolean;
+  readerId: string | null;
   by: string | null;
   at: Date;
 };
 
-/** The latest check of each line of these games, and of the lines that games share. */
+/** Each invited reader is a voice of its own; all of the school are one. */
+const voice = sql`coalesce(${wordingCheck.readerId}::text, '')`;
+
+/** The latest word of each voice on each line of these games, and of the lines that games share. */
 export const latest = (at: SchoolHandle, games: readonly Worded[]): Promise<Row[]> =>
   at
-    .selectDistinctOn([wordingCheck.gameId, wordingCheck.messageId, wordingCheck.language], {
+    .selectDistinctOn([wordingCheck.gameId, wordingCheck.messageId, wordingCheck.language, voice], {
       gameId: wordingCheck.gameId,
       messageId: wordingCheck.messageId,
       language: wordingCheck.language,
@@ -47,15 +53,24 @@ export const latest = (at: SchoolHandle, games: readonly Worded[]): Promise<Row[
       english: wordingCheck.english,
       right: wordingCheck.right,
       note: wordingCheck.note,
-      by: sql<string | null>`coalesce(${person.name}, ${wordingCheck.elsewhere})`,
+      unsure: wordingCheck.unsure,
+      readerId: wordingCheck.readerId,
+      by: sql<string | null>`coalesce(${person.name}, ${readerLink.reader}, ${wordingCheck.elsewhere})`,
       at: wordingCheck.at,
     })
     .from(wordingCheck)
     .leftJoin(person, eq(person.id, wordingCheck.personId))
+    .leftJoin(readerLink, and(ours(at, readerLink), eq(readerLink.id, wordingCheck.readerId)))
     .where(
       and(ours(at, wordingCheck), inArray(wordingCheck.gameId, [...games.map(({ id }) => id), SHARED.id])),
     )
-    .orderBy(wordingCheck.gameId, wordingCheck.messageId, wordingCheck.language, desc(wordingCheck.at));
+    .orderBy(
+      wordingCheck.gameId,
+      wordingCheck.messageId,
+      wordingCheck.language,
+      voice,
+      desc(wordingCheck.at),
+    );
 
 /** A game in a reading, line by line. */
 const asItIs = (game: Worded, reading: Reading, messageId: string): LineAsItIs => ({
@@ -63,26 +78,36 @@ const asItIs = (game: Worded, reading: Reading, messageId: string): LineAsItIs =
   english: englishOf(reading, game.words, messageId),
 });
 
-/** The latest row of each line of a game in a reading: what games say alike is read once for all of them. */
-function readLines(game: Worded, rows: readonly Row[], reading: Reading): Map<string, Row> {
-  const lines = new Map<string, Row>();
+/** Where each line stands of which something was said: what games say alike is read once for all of them. */
+function statesIn(game: Worded, rows: readonly Row[], reading: Reading): Map<string, LineState> {
+  const lines = new Map<string, Row[]>();
   for (const row of rows) {
     const { gameId, messageId } = row;
     if (row.language !== reading.language) continue;
     if (gameId !== game.id && !(gameId === SHARED.id && isShared(reading, game.words, messageId))) continue;
-    const before = lines.get(messageId);
-    if (!before || before.at < row.at) lines.set(messageId, row);
+    lines.set(messageId, [...(lines.get(messageId) ?? []), row]);
   }
-  return lines;
+  return new Map(
+    [...lines].map(([id, read]) => [
+      id,
+      stateOf(
+        read
+          .map((row) => ({ ...row, by: row.by ?? SOMEBODY, invited: row.readerId !== null }))
+          .sort((a, b) => a.at.getTime() - b.at.getTime()),
+        asItIs(game, reading, id),
+      ),
+    ]),
+  );
 }
 
 /** What was said of each line, as far as it holds. */
 export function holding(game: Worded, rows: readonly Row[], readings: readonly Reading[]): LineChecks {
   const checks: LineChecks = {};
   for (const reading of readings)
-    for (const [id, row] of readLines(game, rows, reading))
-      if (holds(row, asItIs(game, reading, id)))
-        checks[lineKey(id, reading.language)] = { right: row.right, note: row.note, by: row.by ?? SOMEBODY };
+    for (const [id, state] of statesIn(game, rows, reading)) {
+      const check = checkOf(state);
+      if (check) checks[lineKey(id, reading.language)] = check;
+    }
   return checks;
 }
 const SOMEBODY = 'someone';
@@ -100,28 +125,22 @@ export async function lineStates(
   language: Language,
 ): Promise<Record<string, LineState>> {
   const [rows, reading] = await Promise.all([latest(at, [game]), readingAt(at, language)]);
-  const read = readLines(game, rows, reading);
+  const states = statesIn(game, rows, reading);
   return Object.fromEntries(
-    Object.keys(game.words.en).map((id) => {
-      const row = read.get(id);
-      return [id, stateOf(row && { ...row, by: row.by ?? SOMEBODY }, asItIs(game, reading, id))];
-    }),
+    Object.keys(game.words.en).map((id) => [id, states.get(id) ?? { kind: 'unchecked' }]),
   );
 }
 
-export async function addLineChecks(
-  at: SchoolHandle,
-  game: Worded,
-  rows: { messageId: string; language: Language; right: boolean; note: string; personId: string }[],
-): Promise<void> {
+/** A word on a line, said at the school or through a reader's link. */
+export type NewWord = { messageId: string; language: Language; right: boolean; note: string } & (
+  { personId: string } | { readerId: string; unsure: boolean }
+);
+
+export async function addLineChecks(at: SchoolHandle, game: Worded, rows: NewWord[]): Promise<void> {
   if (rows.length) await transaction(at, (tx) => insertChecks(tx, game, rows));
 }
 
-async function insertChecks(
-  tx: SchoolHandle,
-  game: Worded,
-  rows: { messageId: string; language: Language; right: boolean; note: string; personId: string }[],
-): Promise<void> {
+async function insertChecks(tx: SchoolHandle, game: Worded, rows: NewWord[]): Promise<void> {
   const readings = await readingsAt(tx, [...new Set(rows.map(({ language }) => language))]);
   await tx.insert(wordingCheck).values(
     rows.map((row) => {
@@ -134,13 +153,16 @@ async function insertChecks(
       };
     }),
   );
-  await log(tx, {
-    thing: 'wording',
-    thingId: game.id,
-    kind: 'changed',
-    after: Object.fromEntries(rows.map(({ messageId, right, note }) => [messageId, { right, note }])),
-    personId: rows[0]!.personId,
-  });
+  // What a reader says through a link stands beside the line, under the reader's name.
+  const [first] = rows;
+  if (first && 'personId' in first)
+    await log(tx, {
+      thing: 'wording',
+      thingId: game.id,
+      kind: 'changed',
+      after: Object.fromEntries(rows.map(({ messageId, right, note }) => [messageId, { right, note }])),
+      personId: first.personId,
+    });
 }
 
 /** What a reader says of a line, and what the form showed of it when it was opened. */
@@ -173,15 +195,15 @@ export function saveLineWords(
   return transaction(at, async (tx) => {
     // One reader after the other for one game in one language.
     await tx.execute(sql`select pg_advisory_xact_lock(hashtext(${`${tx.schoolId} ${game.id} ${language}`}))`);
-    const now = holding(game, await latest(tx, [game]), [await readingAt(tx, language)]);
+    const now = statesIn(game, await latest(tx, [game]), await readingAt(tx, language));
     const clashes: LineClash[] = [];
     const rows = lines.flatMap(({ messageId, right, note, had }) => {
-      const there = now[lineKey(messageId, language)];
-      const theirs = { right: there?.right ?? false, note: there?.note ?? '' };
+      const there = schoolsWord(now.get(messageId) ?? { kind: 'unchecked' });
+      const theirs = { right: there.right, note: there.note };
       const mine = { right, note };
       if (same(mine, had) || same(mine, theirs)) return [];
       if (!same(had, theirs)) {
-        clashes.push({ messageId, by: there?.by ?? 'Somebody', mine, theirs });
+        clashes.push({ messageId, by: there.by ?? 'Somebody', mine, theirs });
         return [];
       }
       return [{ messageId, language, right, note, personId }];

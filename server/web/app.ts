@@ -22,6 +22,7 @@ const headers = helmet({
       styleSrcAttr: ["'unsafe-inline'"],
       imgSrc: ["'self'", 'data:'],
       fontSrc: ["'self'"],
+      mediaSrc: ["'self'"],
       connectSrc: ["'self'"],
       manifestSrc: ["'self'"],
       baseUri: ["'none'"],
@@ -49,11 +50,16 @@ export function webApp(
   app.disable('x-powered-by');
   // Set TRUST_PROXY=1 when one HTTPS proxy stands in front: its X-Forwarded-* headers are then believed.
   if (process.env.TRUST_PROXY) app.set('trust proxy', Number(process.env.TRUST_PROXY));
-  app.use((_request, response, next) => {
+  app.use((request, response, next) => {
     response.locals.requestId = randomUUID();
     response.locals.nonce = randomBytes(16).toString('base64');
     response.setHeader('X-Request-Id', response.locals.requestId as string);
-    response.setHeader('Permissions-Policy', 'camera=(), microphone=(), geolocation=(), payment=()');
+    // A fluent reader may say a line aloud; nothing else asks for a microphone.
+    const microphone = request.path.startsWith('/read/') ? '(self)' : '()';
+    response.setHeader(
+      'Permissions-Policy',
+      `camera=(), microphone=${microphone}, geolocation=(), payment=()`,
+    );
     if (state.stopping) response.setHeader('Connection', 'close');
     next();
   });

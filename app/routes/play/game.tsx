@@ -9,6 +9,7 @@ import { catalogueOf } from '~/core/materials/school';
 import { FAMILY_WORDS } from '~/core/words/family';
 import { say } from '~/core/words/reading';
 import { listMaterials } from '~/data/queries/materials';
+import { heardVoices } from '~/data/queries/voices';
 import { checkedLanguages } from '~/data/queries/words';
 import { stateNow } from '~/server/kits/held';
 import { familyPage, shownOf } from '~/server/play';
@@ -48,6 +49,12 @@ export async function loader({ request, params, context }: Route.LoaderArgs) {
     page.at,
     variants.map((variant) => ({ ...variant.game, lines: sheetLines(variant) })),
   );
+  const phones = variants.map((variant) => onPhone(variant, reading));
+  const voices = await heardVoices(
+    page.at,
+    language,
+    phones.flatMap(({ steps }) => steps.map(({ text }) => text)),
+  );
   const shown = {
     ...frame,
     others: page.others,
@@ -64,7 +71,11 @@ export async function loader({ request, params, context }: Route.LoaderArgs) {
       const variant = variants[i]!;
       const { game } = variant;
       return {
-        ...onPhone(variant, reading),
+        ...phones[i]!,
+        steps: phones[i]!.steps.map((step) => {
+          const voice = voices.get(step.text);
+          return { ...step, voice: voice && `/p/${params.linkKey}/voice/${voice}` };
+        }),
         minutes: reckoning.length.minutes.mean,
         players,
         note:
@@ -102,6 +113,7 @@ export default function Game({ loaderData }: Route.ComponentProps) {
   const { games, parts, mayAnswer, others, contact } = loaderData;
   return (
     <FamilyFrame reading={reading} path={path} languages={languages}>
+      <span hidden data-say-listen={words('listen')} data-say-stop={words('stopListening')} />
       {games.map((game) => (
         <article key={game.name + game.goal}>
           <h1>{game.name}</h1>
@@ -123,7 +135,13 @@ export default function Game({ loaderData }: Route.ComponentProps) {
               </FamilyList>
             </FamilySection>
           )}
-          <FamilySteps steps={game.steps} heard={game.heard} car={game.car} words={words} />
+          <FamilySteps
+            language={language}
+            steps={game.steps}
+            heard={game.heard}
+            car={game.car}
+            words={words}
+          />
           {game.unchecked && <p style={{ marginTop: '1rem', fontSize: '1rem' }}>{words('unchecked')}</p>}
         </article>
       ))}
@@ -139,6 +157,7 @@ export default function Game({ loaderData }: Route.ComponentProps) {
           <a href={`${path}?lang=${language}&now=1`}>{words('haveItNow')}</a>
         </p>
       )}
+      <script src="/say-aloud.js" defer />
     </FamilyFrame>
   );
 }

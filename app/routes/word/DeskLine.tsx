@@ -2,16 +2,19 @@ import { useEffect, useState } from 'react';
 import { Link, useFetcher, useSearchParams } from 'react-router';
 import styled from 'styled-components';
 import type { DeskLine as Read } from '~/core/pack/desk';
-import { wordsChanged, type LineState } from '~/core/words/checks';
+import { schoolsWord, wordsChanged, type LineState, type Voice as Word } from '~/core/words/checks';
 import { aboutLanguage, type Language } from '~/core/words/languages';
 import type { Args } from '~/core/words/message';
 import { count } from '~/core/words/numbers';
+import { lineFromSaid } from '~/core/words/sentences';
 import { SHARED } from '~/core/words/shared';
 import { turnables } from '~/core/words/turnables';
+import type { Voice } from '~/data/queries/voices';
 import { GameDrawing } from '~/app/game/SheetView';
 import { Button } from '~/app/ui/Button';
 import { TextBox, TickBox } from '~/app/ui/fields';
 import { Faint, Row, Stack, State } from '~/app/ui/Page';
+import { Sound } from '~/app/ui/Sound';
 import { color } from '~/app/ui/theme';
 import { OtherWords, read } from './Advice';
 import { Preview } from './Preview';
@@ -26,6 +29,8 @@ export interface Shown extends Read {
   state: LineState;
   /** Games that say it alike: it is worded and read once for all of them. */
   saidBy?: string[];
+  /** Who says it aloud. */
+  voices: Voice[];
 }
 
 const Chips = styled.p`
@@ -74,18 +79,21 @@ interface Props {
   number: number;
   target: Language;
   mayWord: boolean;
+  /** Whether this person decides what families hear. */
+  decides: boolean;
 }
 
-export function DeskLine({ sourceId, line, number, target, mayWord }: Props) {
+export function DeskLine({ sourceId, line, number, target, mayWord, decides }: Props) {
   const { id, english, message, picture, state, saidBy } = line;
   const home = saidBy ? SHARED.id : sourceId;
   const [turned, setTurned] = useState<Args>({});
-  const [editing, setEditing] = useState(false);
+  /** What the line begins with while it is worded anew. */
+  const [editing, setEditing] = useState<string>();
   const args = { ...line.args, ...turned };
   const said = message === undefined ? undefined : read(message, target, args);
   const { direction } = aboutLanguage(target);
-  const right = state.kind === 'checked';
-  const note = state.kind === 'checked' || state.kind === 'doubt' ? state.note : '';
+  const { right, note } = schoolsWord(state);
+  const voices = state.kind === 'checked' || state.kind === 'doubt' ? state.voices : [];
   return (
     <li>
       <input type="hidden" name={`had ${id}`} value={`${right ? 1 : 0} ${note}`} />
@@ -121,9 +129,13 @@ export function DeskLine({ sourceId, line, number, target, mayWord }: Props) {
         )}
         {state.kind === 'stale' && <WhatChanged before={state.english} after={english} args={args} />}
       </div>
-      <div className={editing ? 'editing' : undefined}>
-        {editing ? (
-          <EditLine {...{ home, sourceId, line, number, target, args }} done={() => setEditing(false)} />
+      <div className={editing === undefined ? undefined : 'editing'}>
+        {editing !== undefined ? (
+          <EditLine
+            {...{ home, sourceId, line, number, target, args }}
+            begin={editing}
+            done={() => setEditing(undefined)}
+          />
         ) : (
           <>
             {said === undefined ? (
@@ -134,13 +146,26 @@ export function DeskLine({ sourceId, line, number, target, mayWord }: Props) {
               </p>
             )}
             {message !== undefined && <OtherWords message={message} language={target} />}
+            {voices
+              .filter(({ invited }) => invited)
+              .map((voice) => (
+                <Said
+                  key={voice.by}
+                  {...{ voice, message: message!, target, number }}
+                  args={line.args}
+                  onTake={mayWord ? setEditing : undefined}
+                />
+              ))}
+            {line.voices.map((voice) => (
+              <Aloud key={voice.id} {...{ voice, target, number, decides }} />
+            ))}
             {mayWord && (
               <Small $gap="1rem">
                 <Button
                   type="button"
                   quiet
                   aria-label={`Word line ${number} anew`}
-                  onPress={() => setEditing(true)}
+                  onPress={() => setEditing(message ?? '')}
                 >
                   Word it anew
                 </Button>
@@ -185,10 +210,111 @@ export function DeskLine({ sourceId, line, number, target, mayWord }: Props) {
 
 /** Where a line stands, in a few words. */
 function Stands({ state }: { state: LineState }) {
-  if (state.kind === 'checked') return <State tone="calm">read by {state.by}</State>;
-  if (state.kind === 'doubt') return <State tone="hand">in doubt, {state.by}</State>;
+  if (state.kind === 'checked')
+    return <State tone="calm">read by {state.voices.map(({ by }) => by).join(', ')}</State>;
+  if (state.kind === 'doubt')
+    return state.voices.some(({ right }) => right) ? (
+      <State tone="hand">readers disagree</State>
+    ) : (
+      <State tone="hand">in doubt, {state.voices.map(({ by }) => by).join(', ')}</State>
+    );
   if (state.kind === 'stale') return <State tone="hand">stale</State>;
   return null;
+}
+
+/** What an invited reader says of a line, and what can be made of it. */
+function Said({
+  voice,
+  message,
+  target,
+  args,
+  number,
+  onTake,
+}: {
+  voice: Word;
+  message: string;
+  target: Language;
+  args: Args;
+  number: number;
+  onTake: ((message: string) => void) | undefined;
+}) {
+  const { by, right, unsure, note } = voice;
+  if (right || unsure || !note)
+    return (
+      <Faint>
+        {by}: {right ? 'it is right' : 'not sure'}
+      </Faint>
+    );
+  const taken = lineFromSaid(note, message, target, args);
+  return (
+    <div>
+      <Faint>{by} would say:</Faint>
+      <p lang={target} dir={aboutLanguage(target).direction}>
+        {note}
+      </p>
+      {onTake && (
+        <Small>
+          <Button
+            type="button"
+            quiet
+            aria-label={`Word line ${number} as ${by} says`}
+            onPress={() => onTake(taken ?? message)}
+          >
+            {taken === undefined ? 'Word it so' : 'Take it'}
+          </Button>
+          {taken === undefined && <Faint>Its numbers are to be put in by hand.</Faint>}
+        </Small>
+      )}
+    </div>
+  );
+}
+
+/** A line as somebody says it aloud: families hear it once somebody here has listened. */
+function Aloud({
+  voice,
+  target,
+  number,
+  decides,
+}: {
+  voice: Voice;
+  target: Language;
+  number: number;
+  decides: boolean;
+}) {
+  const fetcher = useFetcher();
+  const { id, by, said, letOut } = voice;
+  const send = (intent: 'letOut' | 'end'): void =>
+    void fetcher.submit({ intent }, { method: 'post', action: `/word/voices/${id}` });
+  return (
+    <div>
+      <Faint>
+        {by} says aloud{letOut ? ', and families hear it' : ''}: <span lang={target}>{said}</span>
+      </Faint>
+      <Sound src={`/word/voices/${id}`} label={`Line ${number}, said aloud by ${by}`} />
+      {decides && (
+        <Small>
+          {!letOut && (
+            <Button
+              type="button"
+              quiet
+              aria-label={`Let families hear line ${number}`}
+              onPress={() => send('letOut')}
+            >
+              Let families hear it
+            </Button>
+          )}
+          <Button
+            type="button"
+            quiet
+            aria-label={`Take the voice of line ${number} away`}
+            onPress={() => send('end')}
+          >
+            Take it away
+          </Button>
+        </Small>
+      )}
+    </div>
+  );
 }
 
 /** How the English changed since somebody read the line. */
@@ -215,8 +341,10 @@ function EditLine({
   number,
   target,
   args,
+  begin,
   done,
-}: Omit<Props, 'mayWord'> & {
+}: Omit<Props, 'mayWord' | 'decides'> & {
+  begin: string;
   /** What the line is worded in: its game, or what games share. */
   home: string;
   args: Args;
@@ -226,7 +354,7 @@ function EditLine({
   const { name, direction } = aboutLanguage(target);
   const fetcher = useFetcher<typeof wordIt>();
   const [search] = useSearchParams();
-  const [message, setMessage] = useState(line.message ?? '');
+  const [message, setMessage] = useState(begin);
   const answer = fetcher.data;
   // After somebody else was quicker, what they wrote is what is worded anew.
   const had = answer?.now ?? line.message ?? '';
@@ -244,6 +372,7 @@ function EditLine({
       <Worder
         english={english}
         worded={line.message}
+        begin={begin}
         message={message}
         onMessage={setMessage}
         target={target}

@@ -140,6 +140,7 @@ export function Preview({
                 steps={fit.phone.steps}
                 heard={[]}
                 marked={id}
+                language={target}
                 words={familyWords(fit.phone.reading)}
               />
             </Phone>

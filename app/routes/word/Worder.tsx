@@ -7,12 +7,13 @@ import {
   withForms,
   withSentences,
   type Branch,
-  type Sentence,
 } from '~/core/words/branches';
-import { argumentsIn, samplesOf } from '~/core/words/inspect';
+import { whenOf } from '~/core/words/exchange';
+import { argumentsIn } from '~/core/words/inspect';
 import { aboutLanguage, type Language } from '~/core/words/languages';
 import { faultsOfLine, MOST_LINE } from '~/core/words/line';
 import type { Args } from '~/core/words/message';
+import { neverSaid, saidWith } from '~/core/words/sentences';
 import { Button } from '~/app/ui/Button';
 import { TextBox } from '~/app/ui/fields';
 import { Faint, Row, Stack } from '~/app/ui/Page';
@@ -32,39 +33,6 @@ function branchOf(message: string | undefined, english: string, language: Langua
   }
 }
 
-/** When a sentence is said: "counters: 3, 4, 5 …". */
-const whenOf = ({ when }: Sentence, language: Language): string =>
-  when
-    .map(({ name, kind, option }) => {
-      if (kind === 'select') return `${name}: ${option}`;
-      if (option.startsWith('=')) return `${name}: exactly ${option.slice(1)}`;
-      const some = samplesOf(language, option, 4);
-      return `${name}: ${some.slice(0, 3).join(', ')}${some.length > 3 ? ' …' : ''}`;
-    })
-    .join('; ');
-
-/** Numbers and words with which a sentence is said. */
-const saidWith = ({ when }: Sentence, language: Language, args: Args): Args => ({
-  ...args,
-  ...Object.fromEntries(
-    when.map(({ name, kind, option }) => [
-      name,
-      kind === 'select'
-        ? option
-        : option.startsWith('=')
-          ? Number(option.slice(1))
-          : (samplesOf(language, option, 2).at(-1) ?? args[name] ?? 0),
-    ]),
-  ),
-});
-
-/** A form that no whole number takes is never said; it is worded as the one before it. */
-const neverSaid = ({ when }: Sentence, language: Language): boolean =>
-  when.some(
-    ({ kind, option }) =>
-      kind === 'plural' && !option.startsWith('=') && !samplesOf(language, option, 1).length,
-  );
-
 /**
  * Where a line is worded: a sentence for each form that its language has, with the places that the game fills in. Says
  * what is wrong while it is typed. `label` names it for those who do not see it.
@@ -72,6 +40,7 @@ const neverSaid = ({ when }: Sentence, language: Language): boolean =>
 export function Worder({
   english,
   worded,
+  begin = worded,
   message,
   onMessage,
   target,
@@ -82,6 +51,8 @@ export function Worder({
   english: string;
   /** The line as it was when it was opened; nothing where there was none. */
   worded: string | undefined;
+  /** What it begins with, where that is not how it was. */
+  begin?: string | undefined;
   message: string;
   onMessage: (message: string) => void;
   target: Language;
@@ -90,7 +61,7 @@ export function Worder({
   error?: string;
 }) {
   const { direction } = aboutLanguage(target);
-  const [branch, setBranch] = useState(() => branchOf(worded, english, target));
+  const [branch, setBranch] = useState(() => branchOf(begin, english, target));
   const [at, setAt] = useState<{ sentence: number; caret: number }>();
   const sentences = branch && sentencesOf(branch);
   const put = (texts: readonly string[]): void => {

@@ -13,6 +13,7 @@ import { SHARED } from '~/core/words/shared';
 import type { SchoolHandle } from '~/data/db';
 import { findKit } from '~/data/queries/kits';
 import { readingAt } from '~/data/queries/wording';
+import { voicesOf } from '~/data/queries/voices';
 import { lineStates, saveLineWords } from '~/data/queries/words';
 import { changesOf } from '~/server/changes';
 import { requireWorded } from '~/server/games/find';
@@ -43,14 +44,15 @@ async function settingsOf(at: SchoolHandle, ref: GameRef, kitId: string | null):
 }
 
 export async function loader({ request, params }: Route.LoaderArgs) {
-  const { at, school } = await requireRole(request, 'coordinator', 'reader');
+  const { at, school, role } = await requireRole(request, 'coordinator', 'reader');
   const game = await requireWorded(at, params.gameId);
   const target = languageIn(request, school.languages);
   const { args, ref } = game;
-  const [reading, states, changes, variant] = await Promise.all([
+  const [reading, states, changes, voices, variant] = await Promise.all([
     readingAt(at, target),
     lineStates(at, game, target),
     changesOf(at, 'wording', game.id),
+    voicesOf(at, target, [game.id, SHARED.id]),
     ref && settingsOf(at, ref, new URL(request.url).searchParams.get('kit')),
   ]);
   const groups: { part: DeskGroup['part'] | 'all'; lines: ReadLine[] }[] = variant
@@ -61,6 +63,7 @@ export async function loader({ request, params }: Route.LoaderArgs) {
     title: game.title,
     // A game of the school's own is worded in itself.
     mayWord: !game.words.own,
+    decides: role === 'coordinator',
     target,
     languages: school.languages,
     groups: groups.map(({ part, lines }) => ({
@@ -75,6 +78,7 @@ export async function loader({ request, params }: Route.LoaderArgs) {
             ? { saidBy: gamesThatSay(line.id).map((one) => nameOf(one)) }
             : {}),
           state: states[line.id]!,
+          voices: voices.filter(({ messageId }) => messageId === line.id),
         };
       }),
     })),
@@ -167,7 +171,7 @@ const PARTS: Readonly<Record<DeskGroup['part'], string>> = {
 };
 
 export default function Desk({ loaderData, actionData }: Route.ComponentProps) {
-  const { id: sourceId, title, target, groups, mayWord } = loaderData;
+  const { id: sourceId, title, target, groups, mayWord, decides } = loaderData;
   const lines = groups.flatMap((group) => group.lines);
   const busy = useSending();
   return (
@@ -219,6 +223,7 @@ export default function Desk({ loaderData, actionData }: Route.ComponentProps) {
                     number={lines.indexOf(line) + 1}
                     target={target}
                     mayWord={mayWord}
+                    decides={decides}
                   />
                 ))}
               </Lines>

@@ -6,6 +6,7 @@ import { linesIn } from '~/core/words/needs';
 import { needsAt } from '~/data/queries/needs';
 import { uncheckedLines } from '~/data/queries/words';
 import { requireRole } from '~/server/people/session';
+import { ButtonLink } from '~/app/ui/Button';
 import { Faint, Heading, Stack, State, Wide } from '~/app/ui/Page';
 import { Table } from '~/app/ui/Table';
 import type { Route } from './+types/games';
@@ -13,9 +14,9 @@ import type { Route } from './+types/games';
 export const meta: Route.MetaFunction = () => [{ title: 'Word · Fern Basket' }];
 
 export async function loader({ request }: Route.LoaderArgs) {
-  const { at } = await requireRole(request, 'coordinator', 'reader');
+  const { at, role } = await requireRole(request, 'coordinator', 'reader');
   const [needs, games] = await Promise.all([needsAt(at), uncheckedLines(at)]);
-  return { needs, games };
+  return { needs, games, mayInvite: role === 'coordinator' };
 }
 
 const Needs = styled.ol`
@@ -34,7 +35,16 @@ export default function Games({ loaderData }: Route.ComponentProps) {
   return (
     <Wide>
       <Stack>
-        <Heading title="Word the games">
+        <Heading
+          title="Word the games"
+          action={
+            loaderData.mayInvite && (
+              <ButtonLink quiet href="/word/readers">
+                Fluent readers
+              </ButtonLink>
+            )
+          }
+        >
           Which wording still needs a fluent reader? What nobody has checked is marked so on every sheet.
         </Heading>
         <h2>What families need first</h2>
@@ -51,6 +61,18 @@ export default function Games({ loaderData }: Route.ComponentProps) {
                   {need.atHome > 0 && (
                     <>
                       ; {need.atHome} of them {need.atHome === 1 ? 'has' : 'have'} it at home now
+                    </>
+                  )}
+                  {loaderData.mayInvite && (
+                    <>
+                      ;{' '}
+                      <Link to={`/word/readers?kit=${need.kitId}&language=${need.language}`}>
+                        ask a reader
+                        <span className="visually-hidden">
+                          {' '}
+                          of {name} about {need.kit}
+                        </span>
+                      </Link>
                     </>
                   )}
                   <ul>

@@ -80,6 +80,9 @@ export const family: Messages = {
   thanks: 'Gracias',
   thanksWhy: 'Su respuesta ha llegado a la escuela.',
   backToGame: 'Volver al juego',
+  listen: 'Escuchar',
+  stopListening: 'Parar',
+  saidAloud: 'Leído en voz alta por una persona que habla este idioma',
   'refuse.notOut':
     'Esta canasta ya está en la escuela, así que no hay nada que contestar. Aquí se puede seguir leyendo el juego.',
   'refuse.others':

@@ -80,6 +80,9 @@ export const family: Messages = {
   thanks: 'Obrigado',
   thanksWhy: 'A resposta chegou à escola.',
   backToGame: 'Voltar ao jogo',
+  listen: 'Ouvir',
+  stopListening: 'Parar',
+  saidAloud: 'Lido em voz alta por uma pessoa que fala esta língua',
   'refuse.notOut':
     'Esta sacola está na escola agora, então não há o que responder. O jogo ainda pode ser lido aqui.',
   'refuse.others':

@@ -74,6 +74,9 @@ export const family: Messages = {
   thanks: 'Xin cảm ơn',
   thanksWhy: 'Trường đã nhận được câu trả lời.',
   backToGame: 'Trở lại trò chơi',
+  listen: 'Nghe',
+  stopListening: 'Dừng',
+  saidAloud: 'Do một người nói ngôn ngữ này đọc to',
   'refuse.notOut': 'Túi này hiện đang ở trường nên không có gì cần trả lời. Vẫn có thể đọc trò chơi ở đây.',
   'refuse.others':
     'Trang này được mở khi gia đình mượn túi lần trước. Nay túi đang ở nhà khác nên không có gì cần trả lời ở đây.',
