@@ -1,9 +1,11 @@
 /** CSV files (RFC 4180) that a spreadsheet opens without running anything, and lists that people bring in. */
 import Papa from 'papaparse';
 
-/** No list that is brought in is longer. */
+/** No list that is brought in is longer, unless it says so. */
 const MAX_BYTES = 1_000_000;
 const MAX_ROWS = 2000;
+/** A table of all lines in a language that tells six forms apart has some thousand rows. */
+export const MOST_OF_LINES = { bytes: 3_000_000, rows: 20_000 };
 
 /**
  * Where a spreadsheet would begin a formula: at the start of a cell, and after a sign at which some of them cut a cell
@@ -38,18 +40,21 @@ async function readText(file: File): Promise<string | undefined> {
 export async function listIn(
   form: FormData,
   listOf: string,
+  mostBytes = MAX_BYTES,
 ): Promise<{ ok: true; text: string } | { ok: false; problem: string }> {
   const refuse = (problem: string) => ({ ok: false, problem }) as const;
   const file = form.get('file');
-  if (file instanceof File && file.size > MAX_BYTES)
-    return refuse(`This file is larger than one megabyte, so it is hardly a list of ${listOf}.`);
+  if (file instanceof File && file.size > mostBytes)
+    return refuse(
+      `This file is larger than ${mostBytes === MAX_BYTES ? 'one megabyte' : `${mostBytes / 1_000_000} megabytes`}, so it is hardly a list of ${listOf}.`,
+    );
   const text = file instanceof File && file.size > 0 ? await readText(file) : String(form.get('text') ?? '');
   if (text === undefined)
     return refuse(
       'This file is not written in UTF-8, so its accents would be lost. Save it as “CSV UTF-8” and choose it again.',
     );
   if (!text.trim()) return refuse('Choose a file first.');
-  if (text.length > MAX_BYTES) return refuse('This list is too long to be read at once.');
+  if (text.length > mostBytes) return refuse('This list is too long to be read at once.');
   return { ok: true, text };
 }
 
@@ -66,7 +71,7 @@ export interface CsvRow<Column extends string> {
 /** Reads the rows below a line of headings, or says why the whole file cannot be read. */
 export function readRows<Column extends string>(
   text: string,
-  asked: { columns: readonly Column[]; needed: readonly Column[]; listOf: string },
+  asked: { columns: readonly Column[]; needed: readonly Column[]; listOf: string; mostRows?: number },
 ): { ok: true; rows: CsvRow<Column>[]; headings: ReadonlySet<string> } | { ok: false; problem: string } {
   const refuse = (problem: string) => ({ ok: false, problem }) as const;
   if (text.includes('\u0000'))
@@ -83,9 +88,10 @@ export function readRows<Column extends string>(
       `The first line must name the columns. Missing: ${missing.join(', ')}. Known columns: ${asked.columns.join(', ')}.`,
     );
   if (parsed.data.length === 0) return refuse(`There are no ${asked.listOf} below the first line.`);
-  if (parsed.data.length > MAX_ROWS)
+  const { mostRows = MAX_ROWS } = asked;
+  if (parsed.data.length > mostRows)
     return refuse(
-      `The file has ${parsed.data.length} rows; up to ${MAX_ROWS} are read at once. Split it and import the parts.`,
+      `The file has ${parsed.data.length} rows; up to ${mostRows} are read at once. Split it and import the parts.`,
     );
   const faults = new Map(parsed.errors.map((error) => [error.row, error]));
   const rows = parsed.data.map((cells, i): CsvRow<Column> => {

@@ -5,7 +5,7 @@
 import type { IntlMessageFormat } from 'intl-messageformat';
 import { formsOf } from './inspect';
 import type { Language } from './languages';
-import { compile, localeOf } from './message';
+import { compile, pluralsOf } from './message';
 
 /** A sentence with its places, such as {n}; or a choice between sentences by what an argument is. */
 export type Branch =
@@ -35,7 +35,7 @@ const inOrder = (options: readonly string[]): string[] =>
 
 /** Takes a message apart. Throws SyntaxError when it is not well formed. */
 export function branchesOf(message: string, language: Language): Branch {
-  const rules = new Intl.PluralRules(localeOf(language));
+  const rules = pluralsOf(language);
   /** The branch of a choice that is said for an option, which another choice of the same argument may have named. */
   const chosen = ({ options }: Chooses, option: string): Ast => {
     const exact = /^=(\d+)$/.exec(option);
@@ -146,7 +146,7 @@ export function withForms(branch: Branch, language: Language): Branch {
     (form) => !named.includes(form) && !(form === 'one' && named.includes('=1')),
   );
   // A form that the language does not have is never said.
-  const has = new Set<string>(new Intl.PluralRules(localeOf(language)).resolvedOptions().pluralCategories);
+  const has = new Set<string>(pluralsOf(language).resolvedOptions().pluralCategories);
   const kept = new Map([
     ...options.filter(([option]) => option.startsWith('=') || option === 'other' || has.has(option)),
     ...missing.map((form) => [form, other] as const),

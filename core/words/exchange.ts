@@ -16,7 +16,7 @@ import { samplesOf } from './inspect';
 import type { Language } from './languages';
 import { faultsOfLine, MOST_LINE } from './line';
 import { listed } from './numbers';
-import { isSaid, neverSaid, saidWith } from './sentences';
+import { besides, neverSaid } from './sentences';
 
 /** A line as it is here, in the language it is read from and the one it is worded in. */
 export interface LineHere {
@@ -75,25 +75,10 @@ const formOf = ({ when }: Sentence): string =>
 const branchOf = ({ english, to }: Pick<LineHere, 'english' | 'to'>, language: Language): Branch =>
   to === undefined ? emptyBranches(english, language) : withForms(branchesOf(to, language), language);
 
-/** The line of which one sentence is said with the same numbers as that of another language. */
-function beside(line: string, language: Language, sentence: Sentence, other: Language): string {
-  const all = sentencesOf(branchesOf(line, language));
-  const args = saidWith(sentence, other, {});
-  // What the other language does not tell apart may be anything: the last sentence stands for all.
-  const said = all.filter((one) =>
-    isSaid(
-      { ...one, when: one.when.filter(({ name }) => name in args) },
-      all.map((each) => ({ ...each, when: each.when.filter(({ name }) => name in args) })),
-      language,
-      args,
-    ),
-  );
-  return (said.at(-1) ?? all.at(-1)!).text;
-}
-
 /** A line sentence by sentence: as many as its second language has forms. */
 export function unitOf(line: LineHere, from: Language, to: Language): Unit {
   const branch = branchOf(line, to);
+  const source = sentencesOf(branchesOf(line.from, from));
   return {
     ...line,
     segments: sentencesOf(branch)
@@ -101,7 +86,7 @@ export function unitOf(line: LineHere, from: Language, to: Language): Unit {
       .map((one) => ({
         form: formOf(one),
         when: whenOf(one, to),
-        source: beside(line.from, from, one, to),
+        source: besides(source, from, one, to).text,
         target: one.text,
       })),
   };
@@ -127,6 +112,8 @@ export interface LineChange {
   /** How it is worded now; nothing where it is not. */
   was?: string;
   becomes: string;
+  /** Those of its sentences that change. */
+  sentences: { when: string; was: string; becomes: string }[];
 }
 export interface Refused {
   at: string;
@@ -199,7 +186,7 @@ export function takeBack(
       const unchanged = now.every((text, i) => text === before[i]);
       if (unchanged) taken.same++;
       else {
-        const fault = faultOf(now, texts, branch, line, to, unit);
+        const fault = faultOf(now, texts, branch, line, to);
         if (fault) {
           refuse(fault);
           continue;
@@ -210,6 +197,9 @@ export function takeBack(
           english: line.english,
           ...(line.to === undefined ? {} : { was: line.to }),
           becomes: messageOf(withSentences(branch, texts)),
+          sentences: unit.segments.flatMap(({ when, target }, i) =>
+            now[i] === before[i] ? [] : [{ when, was: target, becomes: now[i]! }],
+          ),
         });
       }
       if (group.every(({ state }) => state === 'final') && (line.to !== undefined || !unchanged))
@@ -226,25 +216,14 @@ function faultOf(
   branch: Branch,
   line: LineHere,
   to: Language,
-  unit: Unit,
 ): string | undefined {
   if (now.some((text) => text === ''))
     return now.every((text) => text === '')
       ? 'The wording is empty.'
       : 'One of its sentences is empty: every form that the language has is needed.';
   if (now.some((text) => text.length > MOST_LINE)) return `A line has room for ${MOST_LINE} characters.`;
-  const places = (text: string): string[] => [
-    ...new Set([...text.matchAll(/\{(\w+)\}/g)].map(([, name]) => name!)),
-  ];
-  for (const [i, text] of now.entries()) {
-    // Braces are places and nothing else: what is typed is text, never syntax.
-    if (/[{}]/.test(text.replace(/\{\w+\}/g, '')))
-      return 'A brace stands alone: the places that the game fills in are one piece each, such as {counters}.';
-    const lost = places(unit.segments[i]!.target).filter((name) => !places(text).includes(name));
-    // A form of one single number may say it in words; the others lose it.
-    const wanted = lost.filter((name) => places(unit.segments[i]!.source).includes(name));
-    if (wanted.length)
-      return `${listed(wanted.map((name) => `{${name}}`))} is missing: the number or word would not be said.`;
-  }
+  // Braces are places and nothing else: what is typed is text, never syntax.
+  if (now.some((text) => /[{}]/.test(text.replace(/\{\w+\}/g, ''))))
+    return 'A brace stands alone: the places that the game fills in are one piece each, such as {counters}.';
   return faultsOfLine(messageOf(withSentences(branch, texts)), line.english, to)[0];
 }

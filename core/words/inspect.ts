@@ -1,7 +1,7 @@
 /** Questions about messages: what arguments they take, and whether a number is written in them. */
 import type { IntlMessageFormat } from 'intl-messageformat';
 import type { Language } from './languages';
-import { compile, localeOf } from './message';
+import { compile, pluralsOf } from './message';
 
 type Ast = ReturnType<IntlMessageFormat['getAst']>;
 
@@ -53,22 +53,32 @@ export function argumentsIn(message: string): Argument[] {
 
 /** The plural forms that counts of a language take, from one to some hundreds: one and several in English, five in Arabic. */
 export function formsOf(language: Language): Intl.LDMLPluralRule[] {
-  const rules = new Intl.PluralRules(localeOf(language));
+  const rules = pluralsOf(language);
   return [...new Set(Array.from({ length: 200 }, (_, i) => rules.select(i + 1)))];
 }
 /** The smallest count that takes a plural form. */
 export const sampleOf = (language: Language, form: Intl.LDMLPluralRule): number => {
-  const rules = new Intl.PluralRules(localeOf(language));
+  const rules = pluralsOf(language);
   return Array.from({ length: 200 }, (_, i) => i + 1).find((n) => rules.select(n) === form) ?? 1;
 };
 
-/** The first few counts that take a plural form; none where no whole number takes it. */
-export function samplesOf(language: Language, form: string, most = 3): number[] {
-  const rules = new Intl.PluralRules(localeOf(language));
-  return Array.from({ length: 200 }, (_, i) => i)
-    .filter((n) => rules.select(n) === form)
-    .slice(0, most);
+/** Of each language, the counts up to some hundreds by the plural form that they take. */
+const counts = new Map<Language, Map<string, number[]>>();
+function countsOf(language: Language): Map<string, number[]> {
+  const known = counts.get(language);
+  if (known) return known;
+  const rules = pluralsOf(language);
+  const found = new Map<string, number[]>();
+  for (let n = 0; n < 200; n++) {
+    const form = rules.select(n);
+    found.set(form, [...(found.get(form) ?? []), n]);
+  }
+  counts.set(language, found);
+  return found;
 }
+/** The first few counts that take a plural form; none where no whole number takes it. */
+export const samplesOf = (language: Language, form: string, most = 3): number[] =>
+  (countsOf(language).get(form) ?? []).slice(0, most);
 
 /**
  * Plural forms of a language that a message has no words for, by argument. The exact number one stands for its form; what

@@ -2,6 +2,7 @@
 import { argumentsOf, digitsIn, missingForms } from './inspect';
 import type { Language } from './languages';
 import { listed } from './numbers';
+import { lostPlaces } from './sentences';
 
 /** Longer lines than this are no sentence any more. */
 export const MOST_LINE = 2000;
@@ -32,9 +33,13 @@ export function faultsOfLine(message: string, english: string, language: Languag
     has.filter((name) => !wants.includes(name)),
   ];
   const forms = missingForms(message, language);
+  const unsaid = lost.length + strange.length ? [] : lostPlaces(message, english, language);
   const digits = digitsIn(message);
   return [
     ...(lost.length ? [`${named(lost)} is missing: the number or word would not be said.`] : []),
+    ...(unsaid.length
+      ? [`${named(unsaid)} is missing in one of its sentences: the number would not be said.`]
+      : []),
     ...(strange.length ? [`The English line has no ${named(strange)}.`] : []),
     ...(digits.length
       ? [

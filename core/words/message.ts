@@ -23,6 +23,16 @@ export function localeOf(language: Language): string {
   return made;
 }
 
+const rules = new Map<Language, Intl.PluralRules>();
+/** How a language counts. */
+export function pluralsOf(language: Language): Intl.PluralRules {
+  const known = rules.get(language);
+  if (known) return known;
+  const made = new Intl.PluralRules(localeOf(language));
+  rules.set(language, made);
+  return made;
+}
+
 const cache = new Map<string, IntlMessageFormat>();
 const MOST_COMPILED = 20_000;
 

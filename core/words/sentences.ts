@@ -10,7 +10,7 @@ import {
 } from './branches';
 import { samplesOf } from './inspect';
 import type { Language } from './languages';
-import { format, localeOf, type Args } from './message';
+import { format, pluralsOf, type Args } from './message';
 
 /** A form that no whole number takes is never said; it is worded as the one before it. */
 export const neverSaid = ({ when }: Sentence, language: Language): boolean =>
@@ -41,7 +41,7 @@ export function isSaid(
   language: Language,
   args: Args,
 ): boolean {
-  const rules = new Intl.PluralRules(localeOf(language));
+  const rules = pluralsOf(language);
   return sentence.when.every(({ name, kind, option }, i) => {
     const value = args[name];
     const before = sentence.when.slice(0, i);
@@ -55,6 +55,48 @@ export function isSaid(
     const form = rules.select(Number(value));
     return option === (options.includes(form) ? form : 'other');
   });
+}
+
+/**
+ * The sentence of a line that is said with the same numbers as a sentence of another language; where that one does not
+ * tell apart what this line does, the last one, which is said of all others.
+ */
+export function besides(
+  line: readonly Sentence[],
+  language: Language,
+  sentence: Sentence,
+  other: Language,
+): Sentence {
+  if (line.length === 1) return line[0]!;
+  const args = saidWith(sentence, other, {});
+  const among = line.map(({ when, text }) => ({ when: when.filter(({ name }) => name in args), text }));
+  return among.findLast((one) => isSaid(one, among, language, args)) ?? line.at(-1)!;
+}
+
+const placesIn = (text: string): string[] => [
+  ...new Set([...text.matchAll(/\{(\w+)\}/g)].map(([, name]) => name!)),
+];
+
+/** Whether a sentence is said of one single number of an argument, which it may then say in words. */
+const ofOneNumber = ({ when }: Sentence, name: string, language: Language): boolean =>
+  when.some(
+    (one) =>
+      one.name === name &&
+      (one.kind === 'select' || one.option.startsWith('=') || samplesOf(language, one.option, 2).length < 2),
+  );
+
+/** Places of the English line that a sentence of its wording lacks, although it is said of several numbers. */
+export function lostPlaces(message: string, english: string, language: Language): string[] {
+  const source = sentencesOf(branchesOf(english, 'en'));
+  const lost = sentencesOf(withForms(branchesOf(message, language), language))
+    .filter((one) => !neverSaid(one, language))
+    .flatMap((one) => {
+      const has = placesIn(one.text);
+      return placesIn(besides(source, 'en', one, language).text).filter(
+        (name) => !has.includes(name) && !ofOneNumber(one, name, language),
+      );
+    });
+  return [...new Set(lost)];
 }
 
 /** A line as it is read with some numbers. */

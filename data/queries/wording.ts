@@ -5,7 +5,7 @@ import type { Worded } from '~/core/pack/sources';
 import { englishOf, messageIn, type Reading, type Revised } from '~/core/words/reading';
 import { readingOf } from '~/core/words/readings';
 import { type SchoolHandle, transaction } from '../db';
-import { person, wordingLine } from '../schema';
+import { person, wordingCheck, wordingLine } from '../schema';
 import { log } from './changes';
 import { ours } from './ours';
 
@@ -95,6 +95,80 @@ export const writeLine = (
     });
     return { ok: true };
   });
+
+/** Somebody else was quicker with one of the lines: nothing is written. */
+class Overtaken extends Error {}
+
+/**
+ * Words many lines anew at once, all or none; false where one of them is not worded any more as it was. `readBy` names
+ * who found the lines of `final` right.
+ */
+export async function writeLines(
+  at: SchoolHandle,
+  input: {
+    language: Language;
+    changes: readonly { of: Worded; messageId: string; was: string | undefined; becomes: string }[];
+    final: readonly { of: Worded; messageId: string }[];
+    readBy: string;
+    personId: string;
+  },
+): Promise<boolean> {
+  const { language, changes, final, readBy, personId } = input;
+  const keys = changes.map(({ of, messageId }) => `${at.schoolId} line ${of.id} ${messageId} ${language}`);
+  try {
+    await transaction(at, async (tx) => {
+      // In one order, so that two who do it at the same moment wait for each other and do not lock each other out.
+      for (const key of keys.sort()) await tx.execute(sql`select pg_advisory_xact_lock(hashtext(${key}))`);
+      const before = await readingAt(tx, language);
+      const shipped = readingOf(language);
+      const english = (of: Worded, id: string): string =>
+        englishOf(language === 'en' ? { english: before.wording } : before, of.words, id)!;
+      if (changes.some(({ of, messageId, was }) => messageIn(before, of.words, messageId) !== was))
+        throw new Overtaken();
+      if (changes.length) {
+        await tx.insert(wordingLine).values(
+          changes.map(({ of, messageId, becomes }) => ({
+            sourceId: of.id,
+            messageId,
+            language,
+            message: becomes === messageIn(shipped, of.words, messageId) ? null : becomes,
+            english: english(of, messageId),
+            personId,
+          })),
+        );
+        await log(
+          tx,
+          ...changes.map(({ of, messageId, was, becomes }) => ({
+            thing: 'wording' as const,
+            thingId: of.id,
+            kind: 'changed' as const,
+            before: { [messageId]: was ?? '' },
+            after: { [messageId]: becomes },
+            personId,
+          })),
+        );
+      }
+      if (final.length && readBy) {
+        const after = await readingAt(tx, language);
+        await tx.insert(wordingCheck).values(
+          final.map(({ of, messageId }) => ({
+            gameId: of.id,
+            messageId,
+            language,
+            message: messageIn(after, of.words, messageId)!,
+            english: english(of, messageId),
+            right: true,
+            elsewhere: readBy,
+          })),
+        );
+      }
+    });
+    return true;
+  } catch (error) {
+    if (error instanceof Overtaken) return false;
+    throw error;
+  }
+}
 
 /** How a line was worded before, the newest first. */
 export const lineHistory = (at: SchoolHandle, sourceId: string, messageId: string, language: Language) =>

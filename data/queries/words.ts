@@ -136,6 +136,16 @@ export type NewWord = { messageId: string; language: Language; right: boolean; n
   { personId: string } | { readerId: string; unsure: boolean }
 );
 
+/** Where each line of these games stands in a language, by game and line; lines of which nobody said anything are left out. */
+export async function allStates(
+  at: SchoolHandle,
+  games: readonly Worded[],
+  language: Language,
+): Promise<Map<string, ReadonlyMap<string, LineState>>> {
+  const [rows, reading] = await Promise.all([latest(at, games), readingAt(at, language)]);
+  return new Map(games.map((game) => [game.id, statesIn(game, rows, reading)]));
+}
+
 export async function addLineChecks(at: SchoolHandle, game: Worded, rows: NewWord[]): Promise<void> {
   if (rows.length) await transaction(at, (tx) => insertChecks(tx, game, rows));
 }

@@ -11,6 +11,7 @@ import type { HazardId, SaferKit } from '~/core/kits/safety';
 import type { RunPlan } from '~/core/kits/run-plan';
 import type { CopyVerdict, Held } from '~/core/kits/verdict';
 import type { PieceChoice } from '~/core/pack/pack';
+import type { ReadXliff } from '~/core/words/xliff';
 import type { ReadCsv } from '../families/csv';
 import type { Asked, Pieces, Preview } from '../print/preview';
 import type { Task } from '../print/task';
@@ -71,6 +72,8 @@ export const entryOf = rememberedBy<GameRef, ShelfEntry>((ref) => reckon('entry'
 /** A list of families, row by row. */
 export const readFamilies = (text: string, existing: string[], languages: string[]): Promise<ReadCsv> =>
   reckon('families', { text, existing, languages });
+/** The sentences in a file of lines. */
+export const readLines = (text: string): Promise<ReadXliff> => reckon('linesOfFile', text);
 export const shelf = (): Promise<ShelfEntry[]> =>
   pool('reckon').run(undefined, { name: 'shelf' }) as Promise<ShelfEntry[]>;
 /** What a bench shows at first. */

@@ -6,6 +6,7 @@ const work = await import('./worker.ts');
 export const {
   draw,
   families,
+  linesOfFile,
   preview,
   pieces,
   recipe,

@@ -18,7 +18,9 @@ import { centsOf, workOf, type Printing } from '~/core/pack/cost';
 import { packOf, type PackOrder, type PieceChoice } from '~/core/pack/pack';
 import type { RunPlan } from '~/core/kits/run-plan';
 import { CannotPrint } from '~/core/paper/sheet';
+import type { ReadXliff } from '~/core/words/xliff';
 import { familiesFromCsv, type ReadCsv } from '../families/csv';
+import { linesIn } from '../words/files';
 import { pdfOf } from '../print/pdf';
 import { layOut, piecesIn, type Asked, type Pieces, type Preview } from '../print/preview';
 import { contextOf, sheetsOf, type Task } from '../print/task';
@@ -68,6 +70,7 @@ export const families = ({
   existing: string[];
   languages: string[];
 }): ReadCsv => familiesFromCsv(text, existing, languages);
+export const linesOfFile = (text: string): ReadXliff => linesIn(text);
 export const pieces = (asked: Pieces): PieceChoice[] => piecesIn(asked);
 /** What a school wrote of its materials, beside what is asked. */
 export interface AtSchool {

@@ -1,9 +1,9 @@
 /** What is sent to the server, read whole and held against limits before anything looks into it. */
 import type { IncomingMessage } from 'node:http';
 
-/** The largest body of a form, and of one that brings a file; a list of 2,000 families has less than a megabyte. */
+/** The largest body of a form, and of one that brings a file; all lines in one language have some two megabytes. */
 const MOST_BYTES = 1_000_000;
-const MOST_FILE_BYTES = 1_300_000;
+const MOST_FILE_BYTES = 3_300_000;
 /** Fields of one form; the words desk has some hundred, a long summer of unread answers some thousand. */
 const MOST_FIELDS = 5000;
 

@@ -72,6 +72,8 @@ const ACCESS: Record<
   'routes/fill/run-afternoon.tsx': { read: desk },
   'routes/word/games.tsx': { read: words },
   'routes/word/line.tsx': { read: words, send: words },
+  'routes/word/out-and-in.tsx': { read: one, send: one },
+  'routes/word/lines-file.ts': { read: one },
   'routes/word/readers.tsx': { read: one, send: one },
   'routes/read/reader.tsx': { read: PUBLIC, send: PUBLIC },
   'routes/read/voice.ts': { read: PUBLIC },

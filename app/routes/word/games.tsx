@@ -7,7 +7,7 @@ import { needsAt } from '~/data/queries/needs';
 import { uncheckedLines } from '~/data/queries/words';
 import { requireRole } from '~/server/people/session';
 import { ButtonLink } from '~/app/ui/Button';
-import { Faint, Heading, Stack, State, Wide } from '~/app/ui/Page';
+import { Faint, Heading, Row, Stack, State, Wide } from '~/app/ui/Page';
 import { Table } from '~/app/ui/Table';
 import type { Route } from './+types/games';
 
@@ -39,9 +39,14 @@ export default function Games({ loaderData }: Route.ComponentProps) {
           title="Word the games"
           action={
             loaderData.mayInvite && (
-              <ButtonLink quiet href="/word/readers">
-                Fluent readers
-              </ButtonLink>
+              <Row $gap="0.6rem">
+                <ButtonLink quiet href="/word/readers">
+                  Fluent readers
+                </ButtonLink>
+                <ButtonLink quiet href="/word/out-and-in">
+                  Lines out and in
+                </ButtonLink>
+              </Row>
             )
           }
         >
