@@ -46,6 +46,8 @@ export default [
     ...prefix('word', [
       index('routes/word/games.tsx'),
       route('readers', 'routes/word/readers.tsx'),
+      route('proofs', 'routes/word/proofs.tsx'),
+      route('proofs/:proofId', 'routes/word/proof.tsx'),
       route('out-and-in', 'routes/word/out-and-in.tsx'),
       route(':gameId', 'routes/word/desk.tsx'),
       route(':gameId/:messageId', 'routes/word/line.tsx'),
@@ -96,6 +98,7 @@ export default [
   route('fill/store.csv', 'routes/fill/store-csv.ts'),
   route('lend/families.csv', 'routes/lend/families-csv.ts'),
 
+  route('word/proofs/:proofId.pdf', 'routes/word/proof-pdf.ts'),
   route('word/lines/:file', 'routes/word/lines-file.ts'),
   route('word/voices/:voiceId', 'routes/word/voice.ts'),
   route('read/:key', 'routes/read/reader.tsx'),

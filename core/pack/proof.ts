@@ -82,8 +82,7 @@ export function proofSheets(
         block(way.said, columns.worded, 0, saidIn).heightMm,
       ),
     );
-    const height = heights.reduce((sum, one) => sum + one + 1, 0) + RULE_MM;
-    if (y + height > bottom) newPage();
+    if (y + heights[0]! + RULE_MM > bottom) newPage();
     page().push(line(left, y + lineMm(SIZE_PT) * 0.75, `${i + 1}`, { sizePt: SIZE_PT, font: 'bold' }), {
       kind: 'rect',
       x: left + 6,
@@ -94,6 +93,8 @@ export function proofSheets(
       strokeMm: 0.25,
     });
     for (const [k, way] of ways.entries()) {
+      const room = k === ways.length - 1 ? RULE_MM : 0;
+      if (k > 0 && y + heights[k]! + room > bottom) newPage();
       page().push(
         ...block(way.english, columns.english, y, 'en').shapes,
         ...block(way.said, columns.worded, y, saidIn).shapes,

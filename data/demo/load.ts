@@ -26,6 +26,7 @@ import { offers, share, take } from '../queries/sharing';
 import { answer } from '../schema';
 import { halfMadeRun } from './run';
 import { ACORN_CAPS, fillStore } from './store';
+import { readersWork } from './words';
 
 interface DemoPerson {
   name: string;
@@ -177,7 +178,7 @@ export async function loadDemoWhenEmpty(
   const maren = await add(at, 'Maren');
   const tobin = await add(at, 'Tobin');
   const eskil = await add(at, 'Eskil');
-  await add(at, 'Ilaria');
+  const ilaria = await add(at, 'Ilaria');
   const by = maren.id;
   const families: Family[] = [];
   for (const [i, one] of FAMILIES.entries()) {
@@ -248,6 +249,7 @@ export async function loadDemoWhenEmpty(
   );
 
   await moreGames(at, by);
+  await readersWork(at, { coordinatorId: by, readerId: ilaria.id });
 
   const random = seeded(20_260);
   const copiesOf = async (kitId: string, count: number, builtOn: string): Promise<CopyRow[]> => {

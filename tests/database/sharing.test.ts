@@ -25,6 +25,8 @@ import {
 } from '~/data/queries/sharing';
 import { checkedLanguages, lineChecks, saveLineWords } from '~/data/queries/words';
 import { newOwnGame } from '~/core/own/definition';
+import { wordingCheck } from '~/data/schema';
+import { everything } from '../owner';
 import { demoSchools, idOf } from '../world';
 
 let demo: Demo;
@@ -33,6 +35,8 @@ let sister: SchoolHandle;
 beforeEach(async () => {
   demo = await demoSchools();
   ({ at, sister } = demo);
+  // Here readers begin anew: what was read in the demo is not theirs.
+  await everything().delete(wordingCheck);
 });
 afterAll(closeDatabase);
 

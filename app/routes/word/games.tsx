@@ -38,16 +38,21 @@ export default function Games({ loaderData }: Route.ComponentProps) {
         <Heading
           title="Word the games"
           action={
-            loaderData.mayInvite && (
-              <Row $gap="0.6rem">
-                <ButtonLink quiet href="/word/readers">
-                  Fluent readers
-                </ButtonLink>
-                <ButtonLink quiet href="/word/out-and-in">
-                  Lines out and in
-                </ButtonLink>
-              </Row>
-            )
+            <Row $gap="0.6rem">
+              {loaderData.mayInvite && (
+                <>
+                  <ButtonLink quiet href="/word/readers">
+                    Fluent readers
+                  </ButtonLink>
+                  <ButtonLink quiet href="/word/out-and-in">
+                    Lines out and in
+                  </ButtonLink>
+                </>
+              )}
+              <ButtonLink quiet href="/word/proofs">
+                Proofs on paper
+              </ButtonLink>
+            </Row>
           }
         >
           Which wording still needs a fluent reader? What nobody has checked is marked so on every sheet.
