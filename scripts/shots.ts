@@ -82,13 +82,6 @@ try {
   };
   await shoot('choose-bench', '/choose/tide-pairs?preset=ten', { full: true, before: reckoned });
   await shoot('choose-compare', '/choose/compare?a=preset:stepping-stones:felt-10', { full: true });
-  await shoot('choose-deck', '/choose/deck', {
-    full: true,
-    before: async () => {
-      for (const card of ['7♥', '3♠', 'Q♦'])
-        await page.getByRole('button', { name: `${card} is missing` }).click();
-    },
-  });
   await shoot('choose-own', '/choose/own/new', { full: true });
   await shoot('fill-run', `/fill/runs/${run!.id}`);
   const [toCount] = making.copies.flatMap(({ id, steps }) =>
@@ -110,7 +103,15 @@ try {
   await shoot('fill-store', '/fill/store');
   await shoot('look-back', '/look-back');
   await shoot('copy', `/copies/${home.id}`);
+  await page.goto(`${web.address}/word/readers?game=two-tone-spill&language=ar`);
+  await page.getByRole('textbox', { name: 'Who reads' }).fill('Amal');
+  await page.getByRole('button', { name: 'Make a link' }).click();
+  const invited = new URL((await page.locator('code').first().textContent())!).pathname;
   await page.setViewportSize({ width: 360, height: 760 });
+  await shoot('word-reader', invited, {
+    full: true,
+    before: () => page.getByRole('link', { name: 'Begin' }).click(),
+  });
   await shoot('family-page', `/p/${out.linkKey}`);
   await shoot('family-answer', `/p/${out.linkKey}/answer`, { full: true });
 } finally {

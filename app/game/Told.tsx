@@ -28,13 +28,22 @@ export const TellsIt = ({
 }) => (
   <Panel aria-labelledby="told">
     <h2 id="told">How it is told</h2>
-    <Faint>Spanish is not yet checked by a fluent reader unless the words desk says so.</Faint>
+    {languages.length > 1 && (
+      <Faint>
+        {aboutLanguage(languages[1]!).name} is not yet checked by a fluent reader unless the words desk says
+        so.
+      </Faint>
+    )}
     <Table
       rows={steps}
       rowKey={({ id }) => id}
       columns={languages.map((language, i) => ({
         head: aboutLanguage(language).own,
-        cell: ({ texts }: ToldStep) => <span lang={language}>{texts[i]}</span>,
+        cell: ({ texts }: ToldStep) => (
+          <span lang={language} dir={aboutLanguage(language).direction}>
+            {texts[i]}
+          </span>
+        ),
       }))}
     />
   </Panel>

@@ -13,12 +13,14 @@ import { AGE_BANDS, assume, SECONDS_PER_TURN, type AgeBand, type Params } from '
 import { variantSchema } from '~/core/kits/forms';
 import { isClosed } from '~/core/own/closed';
 import { storedId } from '~/core/own/ids';
-import { ENGLISH, excerpt, nameOf, say, type Reading } from '~/core/words/reading';
+import { excerpt, nameOf, say, type Reading } from '~/core/words/reading';
 import { HEARD_WORDS } from '~/core/words/family';
-import { readingOf } from '~/core/words/readings';
 import type { SchoolHandle } from '~/data/db';
 import { archiveVariant, createVariant, findVariant } from '~/data/queries/kits';
 import { requireGame } from '~/server/games/find';
+import { homeOf } from '~/core/lending/school';
+import type { Language } from '~/core/words/languages';
+import { readingsAt } from '~/data/queries/wording';
 import { requireRole } from '~/server/people/session';
 import { notFound } from '~/server/refusals';
 import { byIntent } from '~/server/forms';
@@ -56,7 +58,7 @@ async function benchOf(at: SchoolHandle, request: Request, gameId: string) {
 }
 
 export async function loader({ request, params }: Route.LoaderArgs) {
-  const { at } = await requireRole(request, 'coordinator');
+  const { at, school } = await requireRole(request, 'coordinator');
   const { gameRef, variant } = await benchOf(at, request, params.gameId);
   const search = new URL(request.url).searchParams;
   const game = gameFor(gameRef);
@@ -65,10 +67,11 @@ export async function loader({ request, params }: Route.LoaderArgs) {
   const { ageBand } = start;
   // What is there at first is reckoned beside the thread that answers; from then on the browser does it.
   const first = await reckoningOf({ ref: gameRef, params: start.params, assumptions: assume(ageBand) });
+  const readings = await readingsOf(at, school.languages, game);
   return {
     first,
     gameRef,
-    ...shownFirst(game, start.params, hearing(first?.practice ?? [])),
+    ...shownFirst(game, start.params, hearing(first?.practice ?? []), readings),
     chosen: variant?.id ?? preset?.id ?? '',
     variantId: variant?.id,
     name: variant?.name ?? '',
@@ -77,13 +80,15 @@ export async function loader({ request, params }: Route.LoaderArgs) {
   };
 }
 
-/** The languages of a bench. */
-const readingsOf = (game: Game): Reading[] => [ENGLISH, excerpt(readingOf('es'), game.words, HEARD_WORDS)];
+/** The languages of a bench: English, and the school's first other one as the school words it. */
+async function readingsOf(at: SchoolHandle, languages: readonly Language[], game: Game): Promise<Reading[]> {
+  const shown = [...new Set<Language>(['en', homeOf(languages)])];
+  return (await readingsAt(at, shown)).map((reading) => excerpt(reading, game.words, HEARD_WORDS));
+}
 
 /** What a bench shows of a game and of its setting before the game itself has come. */
-function shownFirst(game: Game, params: Params, heard: readonly Heard[]) {
+function shownFirst(game: Game, params: Params, heard: readonly Heard[], readings: readonly Reading[]) {
   const { drawing, knobs, presets } = game;
-  const readings = readingsOf(game);
   const errors = faultsOf(game, params);
   const variant = Object.keys(errors).length ? undefined : settle(game, params);
   return {
@@ -93,7 +98,7 @@ function shownFirst(game: Game, params: Params, heard: readonly Heard[]) {
     presets: presets.map(({ id, name, tradition }) => ({ id, name, tradition })),
     readings,
     errors,
-    goal: variant && say(ENGLISH, game.words, 'goal', variant.about()),
+    goal: variant && say(readings[0]!, game.words, 'goal', variant.about()),
     told: [
       ...(variant?.steps() ?? []).map(({ id, args }): ToldStep => ({
         id,

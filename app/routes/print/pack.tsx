@@ -270,6 +270,7 @@ export default function Pack({ loaderData, actionData }: Route.ComponentProps) {
             <Form method="post" onSubmit={draw}>
               <Button type="submit" name="intent" value="draw" isPending={sending}>
                 {choices.scope === 'each' ? `Draw ${many} as PDF` : 'Draw these pages as PDF'}
+                {unchecked.length > 0 && ', marked as not checked'}
               </Button>
             </Form>
             {choices.scope === 'each' && (

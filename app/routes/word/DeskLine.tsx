@@ -147,7 +147,8 @@ export function DeskLine({ sourceId, line, number, target, mayWord, decides }: P
             )}
             {message !== undefined && <OtherWords message={message} language={target} />}
             {voices
-              .filter(({ invited }) => invited)
+              // Where all find it right the flag beside it says so.
+              .filter(({ invited }) => invited && state.kind === 'doubt')
               .map((voice) => (
                 <Said
                   key={voice.by}
