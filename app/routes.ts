@@ -59,6 +59,7 @@ export default [
     ]),
     ...prefix('lend', [
       index('routes/lend/desk.tsx'),
+      route('calendar', 'routes/lend/calendar.tsx'),
       ...prefix('families', [
         index('routes/lend/families.tsx'),
         route('new', 'routes/lend/family-new.tsx'),
@@ -96,6 +97,7 @@ export default [
   route('print/jobs/:jobId.pdf', 'routes/print/job-pdf.ts'),
   route('fill/scale/reading', 'routes/fill/scale-reading.ts'),
   route('fill/store.csv', 'routes/fill/store-csv.ts'),
+  route('lend/calendar.ics', 'routes/lend/calendar-ics.ts'),
   route('lend/families.csv', 'routes/lend/families-csv.ts'),
 
   route('word/proofs/:proofId.pdf', 'routes/word/proof-pdf.ts'),

@@ -12,6 +12,7 @@ import { findCopy, markPrinted, type CopyRow } from '~/data/queries/copies';
 import { createVariant, findKit, saveKit, type Variant } from '~/data/queries/kits';
 import { lend } from '~/data/queries/lending';
 import { createPerson, findPersonByName, type Person } from '~/data/queries/people';
+import { saveRules } from '~/data/queries/calendar';
 import { boundTo, setUpSchool, type School } from '~/data/queries/schools';
 import type { Role } from '~/core/people/role';
 import { newLinkKey } from '~/server/links';
@@ -86,6 +87,13 @@ export async function smallSchool(): Promise<SmallSchool> {
   });
   const { school, person: coordinator } = made!;
   const at = atSchool(boundTo(school));
+  // It has school on every day, so that no test depends on the day on which it runs.
+  await saveRules(
+    at,
+    { weekdays: [1, 2, 3, 4, 5, 6, 7], backOn: null, breaks: 'over', longBreakDays: 5 },
+    1,
+    coordinator.id,
+  );
   const helper = await createPerson(at, { name: 'Helper', passwordHash, role: 'helper' });
   const reader = await createPerson(at, { name: 'Reader', passwordHash, role: 'reader' });
   const families: Family[] = [];

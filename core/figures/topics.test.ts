@@ -9,7 +9,30 @@ const refusal = (name: string, question: unknown): Promise<unknown> =>
 
 describe('what the stations compute, asked from outside', () => {
   it('answers every topic, with the defaults that its definition names', async () => {
-    expect(TOPIC_NAMES).toEqual(['buy', 'most-copies', 'weigh', 'run-plan', 'reading', 'verdict']);
+    expect(TOPIC_NAMES).toEqual([
+      'buy',
+      'most-copies',
+      'weigh',
+      'run-plan',
+      'reading',
+      'due',
+      'round',
+      'verdict',
+    ]);
+    expect(
+      await answerTo('due', {
+        lentOn: '2026-12-10',
+        days: 14,
+        calendar: { weekdays: [1, 2, 3, 4, 5], closed: [] },
+      }),
+    ).toEqual({ dueOn: '2026-12-24', schoolDays: 10, why: 'Dec 24: 14 days after Dec 10' });
+    expect(await answerTo('round', { copies: [], kits: [], families: [] })).toEqual({
+      matches: [],
+      served: 0,
+      fairness: 0,
+      score: 0,
+      without: [],
+    });
     expect(
       await answerTo('most-copies', { kits: [{ id: 'a', parts: { cube: 3 } }], onHand: { cube: 10 } }),
     ).toEqual({ copies: { a: 3 }, worth: 3, costCents: 0 });
@@ -49,6 +72,19 @@ describe('what the stations compute, asked from outside', () => {
     ['verdict', { variants: [{ game: 'tide-pairs', params: { target: 99 } }], players: 2, held: {} }],
     ['verdict', { variants: [], players: 2, held: { unicorn: 1 } }],
     ['verdict', { variants: [], players: 2, held: {}, deckLacks: ['1Z'] }],
+    ['due', { lentOn: '2026-02-30', days: 1, calendar: { weekdays: [1], closed: [] } }],
+    ['due', { lentOn: '2026-02-03', days: 1, calendar: { weekdays: [1], closed: [] }, backOn: 2 }],
+    ['due', { lentOn: '2026-02-03', days: 1, calendar: { weekdays: [8], closed: [] } }],
+    [
+      'due',
+      {
+        lentOn: '2026-02-03',
+        days: 1,
+        calendar: { weekdays: [1], closed: [{ from: '2026-02-04', to: '2026-02-03' }] },
+      },
+    ],
+    ['round', { copies: [{ id: 'a', kit: 'none' }], kits: [], families: [] }],
+    ['round', { copies: [], kits: [], families: [], pins: [{ family: 'a', copy: 'b' }] }],
     ['no-topic', {}],
     ['toString', {}],
   ])('refuses a question on %s that does not fit, in a sentence: %j', async (name, question) => {

@@ -8,6 +8,8 @@ import { mostCopies, mostCopiesSchema } from '~/core/kits/most-copies';
 import { runPlan, runPlanSchema } from '~/core/kits/run-plan';
 import { cardsIn, verdict, verdictSchema } from '~/core/kits/verdict';
 import { weigh, weighSchema } from '~/core/kits/weigh';
+import { due, dueSchema } from '~/core/lending/calendar';
+import { round, roundSchema } from '~/core/lending/round';
 import { materials, type MaterialId } from '~/core/materials/catalogue';
 import { reading, readingSchema } from '~/core/words/ease';
 
@@ -47,6 +49,8 @@ const TOPICS: Readonly<Record<string, Topic>> = {
   weigh: topic(weighSchema, weigh),
   'run-plan': topic(runPlanSchema, runPlan),
   reading: topic(readingSchema, reading),
+  due: topic(dueSchema, due),
+  round: topic(roundSchema, (asked) => round(asked)),
   verdict: topic(verdictSchema, ({ variants, players, held, printed, deckLacks }) => {
     const opened = variants.map(({ game: id, params }) => {
       const game = findGame(id);

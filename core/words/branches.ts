@@ -118,9 +118,12 @@ export function messageOf(branch: Branch, counted: readonly string[] = [], sign?
   if ('text' in branch)
     return (
       branch.text
-        // An apostrophe is text, also before a place: "l'{n}".
-        .replaceAll("'", "''")
-        .replaceAll('#', sign === undefined ? '#' : "'#'")
+        // An apostrophe is text, also before a place: "l'{n}". Signs of a number that are text stand in one quotation with
+        // the apostrophes beside them.
+        .replace(/['#]+/g, (run) => {
+          const doubled = run.replaceAll("'", "''");
+          return sign !== undefined && run.includes('#') ? `'${doubled}'` : doubled;
+        })
         .replace(/\{(\w+)\}/g, (place, name: string) =>
           name === sign ? '#' : counted.includes(name) ? `{${name}, number}` : place,
         )

@@ -24,6 +24,7 @@ import { admit, createPerson, type Person } from '../queries/people';
 import { boundTo, makeSchool, nameDistrict, setUpSchool, whoseDoor, type School } from '../queries/schools';
 import { offers, share, take } from '../queries/sharing';
 import { answer } from '../schema';
+import { schoolYear } from './calendar';
 import { halfMadeRun } from './run';
 import { ACORN_CAPS, fillStore } from './store';
 import { readersWork } from './words';
@@ -248,6 +249,7 @@ export async function loadDemoWhenEmpty(
     by,
   );
 
+  await schoolYear(at, day, by);
   await moreGames(at, by);
   await readersWork(at, { coordinatorId: by, readerId: ilaria.id });
 

@@ -18,6 +18,7 @@ export type Thing =
   | 'person'
   | 'wording'
   | 'school'
+  | 'calendar'
   | 'sharing'
   | 'copy';
 type Kind = (typeof change.$inferSelect)['kind'];

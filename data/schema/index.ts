@@ -6,6 +6,7 @@ export * from './store';
 export * from './kits';
 export * from './making';
 export * from './lending';
+export * from './calendar';
 export * from './listening';
 export * from './words';
 export * from './print';

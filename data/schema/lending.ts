@@ -104,6 +104,8 @@ export const loanEvent = pgTable(
     note: text().notNull().default(''),
     personId: uuid().references(() => person.id),
     at: timestamp({ withTimezone: true }).notNull().defaultNow(),
+    /** In the order in which they are written: one that waited for another comes after it, whenever it began. */
+    serial: integer().notNull().generatedAlwaysAsIdentity(),
   },
   (table) => [
     primaryKey({ columns: [table.schoolId, table.id] }),

@@ -1,3 +1,4 @@
+import { sql } from 'drizzle-orm';
 import {
   boolean,
   customType,
@@ -63,7 +64,10 @@ export const wordingCheck = pgTable(
     readerId: uuid(),
     /** Who said so in another school, where this word was taken from there. */
     elsewhere: text(),
-    at: timestamp({ withTimezone: true }).notNull().defaultNow(),
+    /** When it is written, and not when its transaction began: one that waited for another comes after it. */
+    at: timestamp({ withTimezone: true })
+      .notNull()
+      .default(sql`clock_timestamp()`),
   },
   (table) => [
     primaryKey({ columns: [table.schoolId, table.id] }),

@@ -1,9 +1,11 @@
 /** What is sent to the server, read whole and held against limits before anything looks into it. */
 import type { IncomingMessage } from 'node:http';
 
-/** The largest body of a form, and of one that brings a file; all lines in one language have some two megabytes. */
+/** The largest body of a form, and of one that brings a file; a list of 2,000 families has less than a megabyte. */
 const MOST_BYTES = 1_000_000;
-const MOST_FILE_BYTES = 3_300_000;
+const MOST_FILE_BYTES = 1_300_000;
+/** All lines in one language, which come in on one page only, have some two megabytes. */
+const LINES = { path: /^\/word\/out-and-in(\.data)?(\?|$)/, bytes: 3_300_000 };
 /** Fields of one form; the words desk has some hundred, a long summer of unread answers some thousand. */
 const MOST_FIELDS = 5000;
 
@@ -18,7 +20,8 @@ export async function readBody(request: IncomingMessage): Promise<Body> {
   const type = request.headers['content-type'] ?? '';
   const boundary = MULTIPART.exec(type)?.[1]?.replace(/"/g, '');
   if (!URLENCODED.test(type) && !boundary) return { ok: false, status: 415, trouble: 'unreadable' };
-  const most = boundary ? MOST_FILE_BYTES : MOST_BYTES;
+  const mostInFile = LINES.path.test(request.url ?? '') ? LINES.bytes : MOST_FILE_BYTES;
+  const most = boundary ? mostInFile : MOST_BYTES;
   const tooLarge = { ok: false, status: 413, trouble: 'tooLarge' } as const;
   if (Number(request.headers['content-length'] ?? 0) > most) return tooLarge;
   const chunks: Buffer[] = [];

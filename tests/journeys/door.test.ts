@@ -90,6 +90,8 @@ const ACCESS: Record<
   'routes/print/job-progress.ts': { read: desk },
   'routes/print/page-svg.tsx': { read: desk },
   'routes/print/calibration-pdf.ts': { read: desk },
+  'routes/lend/calendar.tsx': { read: one, send: one },
+  'routes/lend/calendar-ics.ts': { read: one },
   'routes/lend/desk.tsx': { read: desk, send: desk },
   'routes/lend/families.tsx': { read: one },
   'routes/lend/family-new.tsx': { read: one, send: one },

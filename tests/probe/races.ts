@@ -74,7 +74,7 @@ export async function lendingRaces(field: Field, size: number): Promise<Row> {
   // What is written of each loan ends as the loan itself does.
   const { rows: odd } = await everything().execute(sql`
     select l.id from loan l
-    cross join lateral (select kind from loan_event e where e.loan_id = l.id and kind <> 'dueChanged' order by at desc, id limit 1) last
+    cross join lateral (select kind from loan_event e where e.loan_id = l.id and kind <> 'dueChanged' order by serial desc limit 1) last
     where (l.closed_as is null) <> (last.kind in ('lent', 'reopened'))`);
   if (odd.length) lost.push(`${odd.length} loans are not as their last event says`);
   return { what: 'lending, taking back, undoing, mending at once', tried: size, refused, lost };

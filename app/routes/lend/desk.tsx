@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { data, Form, Link, redirect, useSearchParams, useSubmit } from 'react-router';
 import { lackOf } from '~/core/kits/lacking';
 import { against, HAZARDS, hazardsOf, hazardWords } from '~/core/kits/safety';
-import { daysAfter, daysBetween, dueWords, LOAN_DAYS, showDay } from '~/core/lending/due';
+import { daysBetween, dueWords, LOAN_DAYS, showDay } from '~/core/lending/due';
 import { readTag, showTag } from '~/core/kits/tag';
 import { sameName } from '~/core/lending/families';
 import { aboutLanguage } from '~/core/words/languages';
@@ -17,6 +17,7 @@ import { byIntent } from '~/server/forms';
 import { isId } from '~/server/ids';
 import { copiesOf } from '~/server/once';
 import { stateNow } from '~/server/kits/held';
+import { proposedDue } from '~/server/lending/due';
 import { requireRole } from '~/server/people/session';
 import { readDay } from '~/server/days';
 import { today as todayAtSchool } from '~/server/today';
@@ -65,7 +66,10 @@ export async function loader({ request }: Route.LoaderArgs) {
     pageOfOut(at, 0, NEXT_DUE),
     catalogueNow(at),
   ]);
-  const short = copy ? await listShortages(at, copy.id) : [];
+  const [short, proposed] = await Promise.all([
+    copy ? listShortages(at, copy.id) : [],
+    proposedDue(at, day, copy?.daysOut ?? LOAN_DAYS),
+  ]);
   return {
     copy: copy && {
       id: copy.id,
@@ -103,7 +107,8 @@ export async function loader({ request }: Route.LoaderArgs) {
     out,
     today: day,
     lasts: copy?.daysOut ?? LOAN_DAYS,
-    dueOn: daysAfter(day, copy?.daysOut ?? LOAN_DAYS),
+    dueOn: proposed.dueOn,
+    dueWhy: proposed.why,
     maySeeFamilies: person.role === 'coordinator',
   };
 }
@@ -208,9 +213,14 @@ export default function Desk({ loaderData, actionData }: Route.ComponentProps) {
           title="Lend"
           action={
             loaderData.maySeeFamilies && (
-              <ButtonLink quiet href="/lend/families">
-                Families
-              </ButtonLink>
+              <Row $gap="0.6rem">
+                <ButtonLink quiet href="/lend/calendar">
+                  Calendar
+                </ButtonLink>
+                <ButtonLink quiet href="/lend/families">
+                  Families
+                </ButtonLink>
+              </Row>
             )
           }
         >
@@ -366,6 +376,7 @@ export default function Desk({ loaderData, actionData }: Route.ComponentProps) {
                 {dueOn && (
                   <Faint style={{ alignSelf: 'center' }}>
                     {showDay(dueOn)}, {dueWords(dueOn, today)}
+                    {dueOn === loaderData.dueOn && `. ${loaderData.dueWhy}`}
                   </Faint>
                 )}
               </Row>
@@ -452,7 +463,7 @@ export default function Desk({ loaderData, actionData }: Route.ComponentProps) {
             label="A loan lasts"
             number={String(loaderData.lasts)}
             unit="days"
-            reason={`From today until ${showDay(loaderData.dueOn)}; change it for any one loan.`}
+            reason={`From today. Due on ${loaderData.dueWhy}. Change it for any one loan.`}
           />
         </Entries>
       </Margin>

@@ -1,0 +1,26 @@
+import { writeCalendar } from '~/core/lending/ical';
+import { calendarEntries } from '~/data/queries/calendar';
+import { requireRole } from '~/server/people/session';
+import type { Route } from './+types/calendar-ics';
+
+/** The school's days as iCalendar; they come in again as the same. */
+export async function loader({ request }: Route.LoaderArgs) {
+  const { at } = await requireRole(request, 'coordinator');
+  const entries = await calendarEntries(at);
+  const text = writeCalendar(
+    entries.map(({ id, uid, name, from, to, kind }) => ({
+      uid: uid ?? `${id}@fern-basket`,
+      name,
+      from,
+      to,
+      category: kind,
+    })),
+    new Date(),
+  );
+  return new Response(text, {
+    headers: {
+      'Content-Type': 'text/calendar; charset=utf-8',
+      'Content-Disposition': 'attachment; filename="school-calendar.ics"',
+    },
+  });
+}

@@ -1,0 +1,2 @@
+ALTER TABLE "wording_check" ALTER COLUMN "at" SET DEFAULT clock_timestamp();--> statement-breakpoint
+ALTER TABLE "loan_event" ADD COLUMN "serial" integer NOT NULL GENERATED ALWAYS AS IDENTITY (sequence name "loan_event_serial_seq" INCREMENT BY 1 MINVALUE 1 MAXVALUE 2147483647 START WITH 1 CACHE 1);
