@@ -51,6 +51,9 @@ export interface Due {
   why: string;
 }
 
+/** Why, for where the day itself stands beside it already. */
+export const reasonOf = ({ why }: Pick<Due, 'why'>): string => why.slice(why.indexOf(': ') + 2);
+
 /** School days without school in a row that make a long break, unless the school says otherwise. */
 export const LONG_BREAK_DAYS = 5;
 

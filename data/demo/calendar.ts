@@ -1,4 +1,5 @@
 /** The invented school year of the demo, counted from the day it is loaded: two terms, a break, two days off. */
+import { parseDate, startOfWeek } from '@internationalized/date';
 import { daysAfter } from '~/core/lending/due';
 import type { SchoolHandle } from '../db';
 import { addEntries, saveRules } from '../queries/calendar';
@@ -12,19 +13,21 @@ export async function schoolYear(at: SchoolHandle, day: string, personId: string
     1,
     personId,
   );
+  // Terms begin on a Monday and end on a Friday, whatever day it is loaded on.
+  const monday = startOfWeek(parseDate(day), 'en-US', 'mon').toString();
   const days = (kind: 'closed' | 'term', name: string, from: number, to: number) => ({
     kind,
     name,
-    from: daysAfter(day, from),
-    to: daysAfter(day, to),
+    from: daysAfter(monday, from),
+    to: daysAfter(monday, to),
   });
   await addEntries(
     at,
     [
-      days('term', 'Herring term', -75, 30),
-      days('term', 'Lambing term', 45, 130),
-      days('closed', 'Teachers learn together', 9, 9),
-      days('closed', 'Ferry festival', 16, 17),
+      days('term', 'Herring term', -77, 32),
+      days('term', 'Lambing term', 49, 130),
+      days('closed', 'Teachers learn together', 11, 11),
+      days('closed', 'Ferry festival', 17, 18),
     ],
     personId,
   );

@@ -15,7 +15,7 @@ export async function proposedDue(at: SchoolHandle, lentOn: string, days: number
     return {
       dueOn: daysAfter(lentOn, days),
       schoolDays: 0,
-      why: 'The calendar has no school day after that, so only the days are counted',
+      why: 'No school day follows in the calendar: only the days are counted',
     };
   }
 }

@@ -1,7 +1,7 @@
 import { data, Form, redirect, useSearchParams } from 'react-router';
 import { checkJson, type FieldErrors } from '~/core/check/check';
 import { visible } from '~/core/check/keepable';
-import { BREAKS, rulesSchema, weekdayName } from '~/core/lending/calendar';
+import { BREAKS, reasonOf, rulesSchema, weekdayName } from '~/core/lending/calendar';
 import { daysAfter, daysBetween, showDay } from '~/core/lending/due';
 import { readCalendar, type DaysInFile } from '~/core/lending/ical';
 import { showTag } from '~/core/kits/tag';
@@ -40,7 +40,7 @@ import type { Route } from './+types/calendar';
 export const meta: Route.MetaFunction = () => [{ title: 'Calendar · Fern Basket' }];
 
 /** Weeks that are shown around today where no term says more. */
-const WEEKS = { before: 2, after: 14 };
+const WEEKS = { before: 4, after: 14 };
 
 export async function loader({ request }: Route.LoaderArgs) {
   const { at } = await requireRole(request, 'coordinator');
@@ -56,7 +56,8 @@ export async function loader({ request }: Route.LoaderArgs) {
   ]);
   const { terms, closed } = parted(entries);
   const term = terms.find(({ from, to }) => from <= today && today <= to);
-  const from = term ? term.from : daysAfter(today, -7 * WEEKS.before);
+  const lately = daysAfter(today, -7 * WEEKS.before);
+  const from = term && term.from > lately ? term.from : lately;
   const to = term ? term.to : daysAfter(today, 7 * WEEKS.after);
   return {
     today,
@@ -267,7 +268,10 @@ export default function Calendar({ loaderData, actionData }: Route.ComponentProp
                     { head: 'Kit', cell: ({ kitName }) => kitName },
                     { head: 'Family', cell: ({ familyName }) => familyName },
                     { head: 'Due now', cell: ({ dueOn }) => showDay(dueOn) },
-                    { head: 'Would be due', cell: ({ move, why }) => `${showDay(move.to)}. ${why}` },
+                    {
+                      head: 'Would be due',
+                      cell: ({ move, why }) => `${showDay(move.to)}: ${reasonOf({ why })}`,
+                    },
                   ]}
                 />
                 <Row>

@@ -17,6 +17,7 @@ import { byIntent } from '~/server/forms';
 import { isId } from '~/server/ids';
 import { copiesOf } from '~/server/once';
 import { stateNow } from '~/server/kits/held';
+import { reasonOf } from '~/core/lending/calendar';
 import { proposedDue } from '~/server/lending/due';
 import { requireRole } from '~/server/people/session';
 import { readDay } from '~/server/days';
@@ -108,7 +109,7 @@ export async function loader({ request }: Route.LoaderArgs) {
     today: day,
     lasts: copy?.daysOut ?? LOAN_DAYS,
     dueOn: proposed.dueOn,
-    dueWhy: proposed.why,
+    dueWhy: reasonOf(proposed),
     maySeeFamilies: person.role === 'coordinator',
   };
 }
@@ -376,7 +377,7 @@ export default function Desk({ loaderData, actionData }: Route.ComponentProps) {
                 {dueOn && (
                   <Faint style={{ alignSelf: 'center' }}>
                     {showDay(dueOn)}, {dueWords(dueOn, today)}
-                    {dueOn === loaderData.dueOn && `. ${loaderData.dueWhy}`}
+                    {dueOn === loaderData.dueOn && `: ${loaderData.dueWhy}`}
                   </Faint>
                 )}
               </Row>
@@ -463,7 +464,7 @@ export default function Desk({ loaderData, actionData }: Route.ComponentProps) {
             label="A loan lasts"
             number={String(loaderData.lasts)}
             unit="days"
-            reason={`From today. Due on ${loaderData.dueWhy}. Change it for any one loan.`}
+            reason={`From today until ${showDay(loaderData.dueOn)}: ${loaderData.dueWhy}. Change it for any one loan.`}
           />
         </Entries>
       </Margin>
