@@ -34,7 +34,7 @@ export type Breaks = keyof typeof BREAKS;
 export const dueSchema = Type.Object(
   {
     lentOn: Day('Day of lending'),
-    days: Whole(0, 366, { title: 'Days it is lent for' }),
+    days: Whole(0, 3660, { title: 'Days it is lent for' }),
     calendar: calendarSchema,
     backOn: Type.Optional(weekday),
     breaks: Type.Optional(OneOf<Breaks>(BREAKS, { title: 'Breaks' })),

@@ -8,6 +8,7 @@ import { seeded } from '~/core/chance/random';
 import { gameOf } from '~/core/games/shelf';
 import { newOwnGame, type OwnGame } from '~/core/own/definition';
 import { dayIn, daysAfter, LOAN_DAYS } from '~/core/lending/due';
+import { childrenText } from '~/core/lending/children';
 import { randomTag } from '~/core/kits/tag';
 import type { AgeBand, Params } from '~/core/games/kit/types';
 import type { Role } from '~/core/people/role';
@@ -115,6 +116,16 @@ const FERRY_LOAD: OwnGame = {
   ],
 };
 
+/** Six classes, and in each family one child or two. */
+function childrenOf(i: number): { children: string; group: string } {
+  const bands = ['K', 'K', 'g1', 'g1', 'g2', 'preK'] as const;
+  const room = i % bands.length;
+  const names = ['Pip', 'Juno', 'Tavi', 'Noor', 'Lark', 'Wren', 'Ode', 'Cleo'];
+  const first = { name: names[i % names.length]!, band: bands[room]! };
+  const second = { name: names[(i + 3) % names.length]!, band: bands[(room + 3) % bands.length]! };
+  return { children: childrenText(i % 3 === 0 ? [first, second] : [first]), group: `Room ${room + 1}` };
+}
+
 /** Games beyond the first: saved variants, a kit that is being planned, a game of her own, and what the store has. */
 async function moreGames(at: SchoolHandle, createdBy: string): Promise<void> {
   const keep = async (gameId: string, presetId: string, name: string): Promise<string> => {
@@ -190,6 +201,7 @@ export async function loadDemoWhenEmpty(
           name: one.name,
           language: one.language,
           reach: `555-01${String(i + 10)}`,
+          ...childrenOf(i),
           underThree: one.underThree ?? false,
           allergens: one.allergens ?? '',
         },

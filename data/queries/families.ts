@@ -1,5 +1,5 @@
 import { and, asc, desc, eq, inArray, isNull, sql, type SQL } from 'drizzle-orm';
-import type { FamilyFields } from '~/core/lending/families';
+import { NEW_FAMILY, type FamilyFields } from '~/core/lending/families';
 import type { Language } from '~/core/words/languages';
 import { type SchoolHandle, transaction, unlessTaken } from '../db';
 import { answer, family, loan } from '../schema';
@@ -7,7 +7,8 @@ import { ours } from './ours';
 import { forgetLog, log, saveOver, type Saving } from './changes';
 
 export type Family = typeof family.$inferSelect;
-export type FamilyInput = FamilyFields;
+/** What is not known of a family stands as for a new one. */
+export type FamilyInput = Partial<FamilyFields> & Pick<FamilyFields, 'name' | 'language'>;
 
 export interface FamilyRow extends Family {
   /** Tags of the copies this family has now. */
@@ -15,12 +16,16 @@ export interface FamilyRow extends Family {
 }
 
 /** What a form of a family holds. */
-export const familyFields = ({ name, language, reach, underThree, allergens }: Family): FamilyFields => ({
-  name,
-  language,
-  reach,
-  underThree,
-  allergens,
+export const familyFields = (one: Family): FamilyFields => ({
+  name: one.name,
+  language: one.language,
+  speaks: one.speaks,
+  children: one.children,
+  group: one.group,
+  reach: one.reach,
+  channel: one.channel,
+  underThree: one.underThree,
+  allergens: one.allergens,
 });
 
 const OUT = sql<
@@ -145,8 +150,17 @@ export async function createFamily(
 ): Promise<Family | undefined> {
   return unlessTaken('family_name_is_taken', () =>
     transaction(at, async (tx) => {
-      const [made] = await tx.insert(family).values(input).returning();
-      await log(tx, { thing: 'family', thingId: made!.id, kind: 'added', after: input, personId });
+      const [made] = await tx
+        .insert(family)
+        .values({ ...NEW_FAMILY, ...input })
+        .returning();
+      await log(tx, {
+        thing: 'family',
+        thingId: made!.id,
+        kind: 'added',
+        after: familyFields(made!),
+        personId,
+      });
       return made;
     }),
   );
@@ -159,7 +173,7 @@ export async function createFamily(
 export async function updateFamily(
   at: SchoolHandle,
   id: string,
-  mine: FamilyInput,
+  mine: FamilyFields,
   openedOn: number,
   personId: string | null = null,
 ): Promise<Saving<FamilyFields> | 'gone' | undefined> {
@@ -227,7 +241,11 @@ export function forgetFamily(at: SchoolHandle, id: string, personId: string | nu
       .update(family)
       .set({
         name: 'Forgotten family',
+        speaks: '',
+        children: '',
+        group: '',
         reach: '',
+        channel: 'never',
         allergens: '',
         underThree: false,
         forgottenAt: new Date(),

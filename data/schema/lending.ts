@@ -25,6 +25,8 @@ const EVENTS = ['lent', 'dueChanged', 'returned', 'undone', 'reopened', 'safetyD
 
 const ENDS = ['returned', 'undone'] as const;
 
+const CHANNELS = ['paper', 'message', 'mail', 'never'] as const;
+
 /** A family as the school knows it: little, and only what changes a decision. */
 export const family = pgTable(
   'family',
@@ -37,7 +39,14 @@ export const family = pgTable(
       .notNull()
       .generatedAlwaysAs(sql`public.searchable(name)`),
     language: text().$type<Language>().notNull(),
+    /** Other languages they speak, by name. */
+    speaks: text().notNull().default(''),
+    /** A line for each child: a nickname or an initial, and the grade. */
+    children: text().notNull().default(''),
+    /** The class or group in which bags are carried home. */
+    group: text().notNull().default(''),
     reach: text().notNull().default(''),
+    channel: text({ enum: CHANNELS }).notNull().default('paper'),
     underThree: boolean().notNull().default(false),
     allergens: text().notNull().default(''),
     version: version(),
@@ -47,6 +56,7 @@ export const family = pgTable(
   },
   (table) => [
     primaryKey({ columns: [table.schoolId, table.id] }),
+    oneOf('family_is_reached_in_a_known_way', table.channel, CHANNELS),
     index('family_by_name').on(table.schoolId, table.searchName),
     uniqueIndex('family_name_is_taken')
       .on(table.schoolId, sql`lower(${table.name})`)

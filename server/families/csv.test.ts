@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { sameName, type FamilyFields } from '~/core/lending/families';
+import { childrenText } from '~/core/lending/children';
+import { NEW_FAMILY, sameName, type FamilyFields } from '~/core/lending/families';
 import Papa from 'papaparse';
 import { visible } from '~/core/check/keepable';
 import { familiesFromCsv, familiesToCsv } from './csv';
@@ -13,7 +14,19 @@ const families = fc
     fc.record({
       name: text.filter((name) => /\S/.test(name)),
       language: fc.constantFrom('en', 'es', 'ar', 'pt'),
+      speaks: fc.constantFrom('', 'Spanish', 'Spanish, Tigrinya'),
+      children: fc
+        .array(
+          fc.record({
+            name: fc.string({ unit: fc.constantFrom(...'aÑé.=+-@'), minLength: 1, maxLength: 8 }),
+            band: fc.constantFrom('preK' as const, 'K' as const, 'g1' as const, 'g3' as const),
+          }),
+          { maxLength: 4 },
+        )
+        .map(childrenText),
+      group: text,
       reach: text,
+      channel: fc.constantFrom('paper', 'message', 'mail', 'never'),
       underThree: fc.boolean(),
       allergens: text,
     }),
@@ -38,9 +51,9 @@ describe('families as CSV', () => {
 
   it('write no cell that a spreadsheet would run', () => {
     const csv = familiesToCsv([
-      { name: '=1+1', language: 'en', reach: '+555', underThree: false, allergens: '' },
+      { ...NEW_FAMILY, name: '=1+1', reach: '+555', children: '=A, grade 1\n+B, pre-K' },
     ]);
-    expect(csv).toContain("'=1+1,en,'+555");
+    expect(csv).toContain(`'=1+1,en,,"'=A, grade 1; '+B, pre-K",,'+555,paper,no,`);
     expect(csv.split('\r\n')).toHaveLength(3);
   });
 
@@ -54,9 +67,24 @@ describe('families as CSV', () => {
       }),
     );
     const csv = familiesToCsv([
-      { name: 'Family Auk; =1+1', language: 'en', reach: 'a;@SUM(1)', underThree: false, allergens: 'x|-2' },
+      { ...NEW_FAMILY, name: 'Family Auk; =1+1', reach: 'a;@SUM(1)', allergens: 'x|-2' },
     ]);
-    expect(csv).toContain("Family Auk; '=1+1,en,a;'@SUM(1),no,x|'-2");
+    expect(csv).toContain("Family Auk; '=1+1,en,,,,a;'@SUM(1),paper,no,x|'-2");
+  });
+
+  it('come in from a list of the time before children and classes were kept', () => {
+    const [row] = read('name,language,reach,underThree,allergens\r\nFamily Tern,es,555,yes,latex\r\n');
+    expect(row!.family).toEqual({
+      ...NEW_FAMILY,
+      name: 'Family Tern',
+      language: 'es',
+      reach: '555',
+      underThree: true,
+      allergens: 'latex',
+    });
+    expect(read('name,language,children\r\nFamily Tern,es,"Ana Maria, grade 1"\r\n')[0]!.problem).toMatch(
+      /nickname or an initial/,
+    );
   });
 
   it('say of every bad row why, and keep the good ones', () => {

@@ -1,17 +1,32 @@
 /** Families to and from CSV (RFC 4180). What is exported imports again to the same. */
-import { checkForm } from '~/core/check/check';
-import { familySchema, sameName, type FamilyFields } from '~/core/lending/families';
+import { checkFamily, sameName, type FamilyFields } from '~/core/lending/families';
 import { aboutLanguage, languageNamed, SHIPPED_LANGUAGES, type Language } from '~/core/words/languages';
 import { readRows, writeRows } from '../csv';
 
-const COLUMNS = ['name', 'language', 'reach', 'underThree', 'allergens'] as const;
+const COLUMNS = [
+  'name',
+  'language',
+  'speaks',
+  'children',
+  'group',
+  'reach',
+  'channel',
+  'underThree',
+  'allergens',
+] as const;
 
 export const familiesToCsv = (families: readonly FamilyFields[]): string =>
   writeRows(
     COLUMNS,
     families.map((family) =>
       COLUMNS.map((column) =>
-        column === 'underThree' ? (family.underThree ? 'yes' : 'no') : family[column],
+        column === 'underThree'
+          ? family.underThree
+            ? 'yes'
+            : 'no'
+          : column === 'children'
+            ? family.children.replaceAll('\n', '; ')
+            : family[column],
       ),
     ),
   );
@@ -55,10 +70,16 @@ export function familiesFromCsv(
     const under = cell('underThree').toLowerCase();
     if (!YES.has(under) && !NO.has(under))
       return { row, name, problem: `“${cell('underThree')}” under underThree is neither yes nor no.` };
-    const checked = checkForm(familySchema, {
+    const channel = cell('channel').toLowerCase();
+    const checked = checkFamily({
       name,
       language,
+      speaks: cell('speaks'),
+      children: cell('children'),
+      group: cell('group'),
       reach: cell('reach'),
+      // A list of the time before has no such column.
+      ...(channel ? { channel } : {}),
       underThree: YES.has(under),
       allergens: cell('allergens'),
     });

@@ -1,3 +1,4 @@
+import { NEW_FAMILY } from '~/core/lending/families';
 import { sql } from 'drizzle-orm';
 import { afterAll, beforeEach, describe, expect, it } from 'vitest';
 import { closeDatabase, refusedBy } from '~/data/db';
@@ -211,6 +212,23 @@ describe('taking back', () => {
 });
 
 describe('families', () => {
+  it('leave nothing of their children behind when they are forgotten', async () => {
+    const made = (await createFamily(world.at, {
+      name: 'Family Skua',
+      language: 'en',
+      speaks: 'Tigrinya',
+      children: 'Pip, grade 1',
+      group: 'Room 4',
+      channel: 'message',
+    }))!;
+    expect(await forgetFamily(world.at, made.id)).toBe(true);
+    const { rows } = await everything().execute<{ all: string }>(
+      sql`select f::text || coalesce((select string_agg(c::text, '') from change c where c.thing_id = f.id::text), '') as "all"
+          from family f where f.id = ${made.id}`,
+    );
+    expect(rows[0]!.all).not.toMatch(/Skua|Pip|Tigrinya|Room 4|message/);
+  });
+
   const input = {
     name: 'Family Skua',
     language: 'en' as const,
@@ -222,7 +240,9 @@ describe('families', () => {
   it('have each a name of their own, in any case', async () => {
     expect(await createFamily(world.at, input)).toMatchObject(input);
     expect(await createFamily(world.at, { ...input, name: 'FAMILY SKUA' })).toBeUndefined();
-    expect(await updateFamily(world.at, world.families[0]!.id, { ...input }, 1)).toBeUndefined();
+    expect(
+      await updateFamily(world.at, world.families[0]!.id, { ...NEW_FAMILY, ...input }, 1),
+    ).toBeUndefined();
   });
 
   it('are found by a part of the name, without accents and case, those that begin so first', async () => {

@@ -94,6 +94,12 @@ export async function expectAccessible(page: Page): Promise<void> {
   ).toEqual([]);
 }
 
+/** A family page needs no script: of scripts it has one alone, which reads aloud where the phone can. */
+export async function expectPlainPage(page: Page): Promise<void> {
+  const scripts = (await page.content()).match(/<script[^>]*>/g) ?? [];
+  expect(scripts).toEqual(['<script src="/say-aloud.js" defer="">']);
+}
+
 /** Comes to the scan line by its key. */
 export async function toScanLine(page: Page): Promise<void> {
   const line = page.getByRole('combobox', { name: 'Scan or type' });

@@ -27,10 +27,18 @@ describe('families', () => {
     await page.getByText('There is a family called “Family Dunlin” already.').waitFor();
     await page.getByLabel('Family name').fill('Família Maré');
     await page.getByLabel('How to reach them').fill('at the gate');
+    await page.getByLabel('Children').fill('Ana Maria Maré, grade 1');
+    await page.getByRole('button', { name: 'Add this family' }).click();
+    await page.getByText('a nickname or an initial is enough').first().waitFor();
+    await page.getByLabel('Children').fill('A., 1st grade\nBo, K');
+    await page.getByLabel('Class or group').fill('Room 4');
+    await page.getByLabel('Other languages').fill('español');
+    await page.getByRole('radio', { name: 'a message to the phone' }).check({ force: true });
     await page.getByText('A child under three lives at home').click();
     await expectAccessible(page);
     await page.getByRole('button', { name: 'Add this family' }).click();
     await page.getByText('Família Maré is on the list.').waitFor();
+    await page.getByRole('cell', { name: 'A., grade 1; Bo, kindergarten' }).waitFor();
 
     // What is typed survives a closed tab.
     await open(page, '/lend/families/new');
@@ -57,8 +65,12 @@ describe('families', () => {
     const download = page.waitForEvent('download');
     await page.getByRole('link', { name: 'Export as CSV' }).click();
     const exported = readFileSync(await (await download).path(), 'utf8');
-    expect(exported.split('\r\n')[0]).toBe('name,language,reach,underThree,allergens');
-    expect(exported).toContain('Família Maré,pt,at the gate,yes,'.replace('pt', 'en'));
+    expect(exported.split('\r\n')[0]).toBe(
+      'name,language,speaks,children,group,reach,channel,underThree,allergens',
+    );
+    expect(exported).toContain(
+      'Família Maré,en,Spanish,"A., grade 1; Bo, kindergarten",Room 4,at the gate,message,yes,',
+    );
 
     await page.getByRole('link', { name: 'Família Maré' }).click();
     await page.getByLabel('Allergens').fill('latex');

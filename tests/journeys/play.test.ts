@@ -7,7 +7,7 @@ import { listAnswers } from '~/data/queries/listening';
 import { today } from '~/server/today';
 import { everything } from '../owner';
 import { smallSchool, type SmallSchool } from '../world';
-import { ADDRESS, closeBrowser, expectAccessible, visitor } from './browser';
+import { ADDRESS, closeBrowser, expectAccessible, expectPlainPage, visitor } from './browser';
 
 let world: SmallSchool;
 let link: string;
@@ -38,7 +38,8 @@ describe('the family page', () => {
       await page.goto(path);
       await expectAccessible(page);
       expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(360);
-      expect(await page.content()).not.toMatch(/Vela|<script/);
+      expect(await page.content()).not.toMatch(path === link ? /Vela/ : /Vela|<script/);
+      if (path === link) await expectPlainPage(page);
     }
     // Targets for a thumb: what is pressed, or the label around it, is 44 px high at least.
     const low = await page.locator('a, button, input:not([type=hidden]), textarea').evaluateAll((targets) =>

@@ -1,7 +1,7 @@
 import type { ReactNode } from 'react';
 import { Form } from 'react-router';
 import type { FieldErrors } from '~/core/check/check';
-import type { FamilyFields } from '~/core/lending/families';
+import { CHANNELS, type Channel, type FamilyFields } from '~/core/lending/families';
 import { aboutLanguage } from '~/core/words/languages';
 import { Button, useSending } from '~/app/ui/Button';
 import { plainValue, type FieldWords } from '~/app/ui/Changes';
@@ -24,7 +24,11 @@ interface Props {
 const LABELS: Record<string, string> = {
   name: 'Family name',
   language: 'Home language',
+  speaks: 'Other languages',
+  children: 'Children',
+  group: 'Class or group',
   reach: 'How to reach them',
+  channel: 'Reminders',
   underThree: 'A child under three',
   allergens: 'Allergens',
 };
@@ -32,10 +36,14 @@ const LABELS: Record<string, string> = {
 export const FAMILY_FIELDS: FieldWords = {
   label: (field) => LABELS[field] ?? field,
   show: (field, value) =>
-    field === 'language' ? (aboutLanguage(value as string).name ?? plainValue(value)) : plainValue(value),
+    field === 'language'
+      ? (aboutLanguage(value as string).name ?? plainValue(value))
+      : field === 'channel'
+        ? CHANNELS[value as Channel]
+        : plainValue(value),
 };
 
-/** What the school keeps about a family: little, and nothing about the children but one flag. */
+/** What the school keeps about a family: little, and of its children a nickname and a grade. */
 export function FamilyForm({
   value,
   version,
@@ -58,7 +66,7 @@ export function FamilyForm({
           value={value.name}
           onChange={(name) => onChange({ name })}
           error={errors.name}
-          hint="As the family wants to be called. No children’s names."
+          hint="As the family wants to be called."
           maxLength={80}
           autoFocus
         />
@@ -74,6 +82,34 @@ export function FamilyForm({
           }))}
         />
         <TextBox
+          name="speaks"
+          label="Other languages"
+          value={value.speaks}
+          onChange={(speaks) => onChange({ speaks })}
+          error={errors.speaks}
+          hint="What else is spoken at home, with commas between."
+          maxLength={120}
+        />
+        <TextBox
+          name="children"
+          label="Children"
+          lines={2}
+          value={value.children}
+          onChange={(children) => onChange({ children })}
+          error={errors.children}
+          hint="A line for each: a nickname or an initial, and the grade, such as “A., grade 1”. No full names."
+          maxLength={400}
+        />
+        <TextBox
+          name="group"
+          label="Class or group"
+          value={value.group}
+          onChange={(group) => onChange({ group })}
+          error={errors.group}
+          hint="With whom bags are carried home, such as “Room 4”."
+          maxLength={40}
+        />
+        <TextBox
           name="reach"
           label="How to reach them"
           value={value.reach}
@@ -81,6 +117,14 @@ export function FamilyForm({
           error={errors.reach}
           hint="A phone number, a mail address, or “at the gate”."
           maxLength={120}
+        />
+        <Choice
+          name="channel"
+          label="Reminders"
+          value={value.channel}
+          onChange={(channel) => onChange({ channel: channel as Channel })}
+          error={errors.channel}
+          options={Object.entries(CHANNELS).map(([code, label]) => ({ value: code, label }))}
         />
         <TickBox
           name="underThree"

@@ -34,15 +34,19 @@ export async function loader({ request }: Route.LoaderArgs) {
   ]);
   return {
     ...page,
-    families: page.families.map(({ id, name, language, reach, underThree, allergens, out }) => ({
-      id,
-      name,
-      language,
-      reach,
-      underThree,
-      allergens,
-      out,
-    })),
+    families: page.families.map(
+      ({ id, name, language, children, group, reach, underThree, allergens, out }) => ({
+        id,
+        name,
+        language,
+        children,
+        group,
+        reach,
+        underThree,
+        allergens,
+        out,
+      }),
+    ),
     text,
     sort,
     first,
@@ -58,6 +62,8 @@ const COLUMNS: readonly Column<Family, FamilySort>[] = [
     cell: ({ id, name }) => <Link to={`/lend/families/${id}`}>{name}</Link>,
   },
   { head: 'Home language', sort: 'language', cell: ({ language }) => aboutLanguage(language).name },
+  { head: 'Children', cell: ({ children }) => children.replaceAll('\n', '; ') },
+  { head: 'Class', cell: ({ group }) => group },
   { head: 'Reach', cell: ({ reach }) => reach },
   {
     head: 'To mind',

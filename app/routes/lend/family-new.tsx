@@ -1,6 +1,6 @@
 import { data, redirect } from 'react-router';
-import { checkForm, type FieldErrors } from '~/core/check/check';
-import { familySchema, type FamilyFields } from '~/core/lending/families';
+import type { FieldErrors } from '~/core/check/check';
+import { checkFamily, NEW_FAMILY } from '~/core/lending/families';
 import { createFamily } from '~/data/queries/families';
 import { requireRole } from '~/server/people/session';
 import { Faint, Heading, Margin, Panel, Stack, Workplace } from '~/app/ui/Page';
@@ -19,7 +19,7 @@ export async function loader({ request }: Route.LoaderArgs) {
 export async function action({ request }: Route.ActionArgs) {
   const person = await requireRole(request, 'coordinator');
   const { at } = person;
-  const checked = checkForm(familySchema, await request.formData());
+  const checked = checkFamily(await request.formData());
   if (!checked.ok) return data({ errors: checked.errors }, { status: 400 });
   const made = await createFamily(at, checked.value, person.id);
   if (!made)
@@ -30,12 +30,10 @@ export async function action({ request }: Route.ActionArgs) {
   throw redirect(`/lend/families?added=${made.id}`);
 }
 
-const EMPTY: FamilyFields = { name: '', language: 'en', reach: '', underThree: false, allergens: '' };
-
 export default function NewFamily({ loaderData, actionData }: Route.ComponentProps) {
-  const { value, set, forget, restored } = useRemembered('new family', EMPTY);
+  const { value, set, forget, restored } = useRemembered('new family', NEW_FAMILY);
   const drop = (): void => {
-    set(EMPTY);
+    set(NEW_FAMILY);
     forget();
   };
   return (
@@ -56,8 +54,8 @@ export default function NewFamily({ loaderData, actionData }: Route.ComponentPro
       </Stack>
       <Margin label="About this page">
         <Faint>
-          Only what changes a decision is kept: no surnames of children, no birth dates, nothing about income
-          or status. A family can be forgotten on request.
+          Only what changes a decision is kept: of a child a nickname or an initial and the grade, no birth
+          dates, nothing about income or status. A family can be forgotten on request.
         </Faint>
       </Margin>
     </Workplace>

@@ -1,8 +1,8 @@
 import { useState } from 'react';
 import { data, Form, Link, redirect, useSearchParams } from 'react-router';
-import { checkForm, type FieldErrors } from '~/core/check/check';
+import type { FieldErrors } from '~/core/check/check';
 import { showDay } from '~/core/lending/due';
-import { familySchema, type FamilyFields } from '~/core/lending/families';
+import { checkFamily, type FamilyFields } from '~/core/lending/families';
 import { showTag } from '~/core/kits/tag';
 import { familyFields, findFamily, forgetFamily, updateFamily } from '~/data/queries/families';
 import { listLoansOfFamily } from '~/data/queries/lending';
@@ -59,7 +59,7 @@ export async function action({ request, params }: Route.ActionArgs) {
       throw redirect('/lend/families?forgotten=1');
     },
     '': async () => {
-      const checked = checkForm(familySchema, form);
+      const checked = checkFamily(form);
       if (!checked.ok) return refuse({ status: 400, errors: checked.errors });
       const openedOn = versionIn(form);
       if (!openedOn)
@@ -188,8 +188,8 @@ function OneFamily({ loaderData, actionData }: Route.ComponentProps) {
             {!asking ? (
               <>
                 <p>
-                  On their request: name, reach, flags and the words of their answers are wiped; past loans
-                  stay as loans of nobody. Older backups hold them until they are replaced.
+                  On their request: name, children, reach, flags and the words of their answers are wiped;
+                  past loans stay as loans of nobody. Older backups hold them until they are replaced.
                 </p>
                 <Button quiet clay onPress={() => setAsking(true)}>
                   Forget this family …
