@@ -64,6 +64,8 @@ export function connectionPool(): pg.Pool {
   });
   // A connection that ends while nobody uses it is replaced at the next use; without a listener it ends the server.
   pool.on('error', () => undefined);
+  // The same for one that is just being taken out, given back or thrown away, when nobody listens to it for a moment.
+  pool.on('connect', (client) => void client.on('error', () => undefined));
   return pool;
 }
 

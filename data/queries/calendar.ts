@@ -1,5 +1,5 @@
 /** The school's calendar: days without school, terms, how due days are counted, and loans that a closure touches. */
-import { and, asc, desc, eq, gte, inArray, isNull } from 'drizzle-orm';
+import { and, asc, desc, eq, gte, inArray, isNull, sql } from 'drizzle-orm';
 import {
   betweenTerms,
   USUAL_RULES,
@@ -72,7 +72,7 @@ export const calendarEntries = (at: SchoolHandle): Promise<Entry[]> =>
     .orderBy(asc(calendarEntry.fromOn), asc(calendarEntry.name));
 
 export type NewEntry = Pick<Entry, 'kind' | 'name' | 'from' | 'to'> & { uid?: string };
-/** Adds days; what came in from a file before is not added twice. Answers how many are new. */
+/** Adds days; what came in from a file before is not added twice, but follows the file. Answers how many are new or changed. */
 export const addEntries = (
   at: SchoolHandle,
   entries: readonly NewEntry[],
@@ -83,7 +83,12 @@ export const addEntries = (
     const added = await tx
       .insert(calendarEntry)
       .values(entries.map(({ from, to, ...one }) => ({ ...one, fromOn: from, toOn: to, personId })))
-      .onConflictDoNothing()
+      .onConflictDoUpdate({
+        target: [calendarEntry.schoolId, calendarEntry.kind, calendarEntry.uid],
+        targetWhere: sql`${calendarEntry.uid} is not null`,
+        set: { name: sql`excluded.name`, fromOn: sql`excluded.from_on`, toOn: sql`excluded.to_on` },
+        setWhere: sql`(${calendarEntry.name}, ${calendarEntry.fromOn}, ${calendarEntry.toOn}) is distinct from (excluded.name, excluded.from_on, excluded.to_on)`,
+      })
       .returning({
         id: calendarEntry.id,
         name: calendarEntry.name,

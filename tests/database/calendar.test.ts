@@ -67,6 +67,12 @@ describe('the calendar of a school', () => {
     const fromFile = { ...winter, uid: 'a@b' };
     expect(await addEntries(world.at, [fromFile], me)).toBe(1);
     expect(await addEntries(world.at, [fromFile, { ...winter, uid: 'c@d' }], me)).toBe(1);
+    // When the file says otherwise later, it follows the file.
+    expect(await addEntries(world.at, [{ ...fromFile, to: '2027-01-10' }], me)).toBe(1);
+    expect((await calendarEntries(world.at)).map(({ uid, to }) => [uid, to]).sort()).toEqual([
+      ['a@b', '2027-01-10'],
+      ['c@d', '2027-01-03'],
+    ]);
     const [first] = await calendarEntries(world.at);
     expect(await removeEntry(world.at, first!.id, me)).toBe(true);
     expect(await removeEntry(world.at, first!.id, me)).toBe(false);

@@ -61,6 +61,9 @@ describe('wording', () => {
     await page.goto(`${ADDRESS}/p/${world.copies[0]!.linkKey}?lang=so`);
     await page.getByText(/Ilaa \d+ daqiiqadood/).waitFor();
     await page.getByRole('link', { name: 'Soomaali' }).waitFor();
+    // And on the printed sheet, as it is drawn.
+    const sheet = await page.request.get(`/print/page.svg?copy=${world.copies[0]!.id}&home=so&page=1`);
+    expect([sheet.status(), await sheet.text()]).toEqual([200, expect.stringMatching(/daqiiqadood/)]);
 
     // Back to what ships, where something ships.
     await open(page, '/word/family/send?language=es');

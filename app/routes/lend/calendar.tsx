@@ -200,7 +200,12 @@ export default function Calendar({ loaderData, actionData }: Route.ComponentProp
   const [search] = useSearchParams();
   const busy = useSending();
   const errors: FieldErrors = actionData?.errors ?? {};
-  const known = new Set(entries.map(({ uid }) => uid));
+  const known = new Map(entries.flatMap((one) => (one.uid ? [[one.uid, one] as const] : [])));
+  /** Whether a day of a file stands here already just so. */
+  const there = ({ uid, name, from, to }: DaysInFile): boolean => {
+    const now = known.get(uid);
+    return now?.name === name && now.from === from && now.to === to;
+  };
   return (
     <Wide>
       <Stack>
@@ -385,12 +390,17 @@ export default function Calendar({ loaderData, actionData }: Route.ComponentProp
                     columns={[
                       {
                         head: 'No school',
-                        cell: ({ uid, name, allDay }) =>
-                          known.has(uid) ? (
-                            <Faint>{name}: there already</Faint>
+                        cell: (one) =>
+                          there(one) ? (
+                            <Faint>{one.name}: there already</Faint>
                           ) : (
-                            <TickBox name="day" value={uid} defaultSelected={allDay}>
-                              {name}
+                            <TickBox
+                              name="day"
+                              value={one.uid}
+                              defaultSelected={one.allDay || known.has(one.uid)}
+                            >
+                              {one.name}
+                              {known.has(one.uid) && ': other days than now'}
                             </TickBox>
                           ),
                       },
