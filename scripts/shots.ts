@@ -82,7 +82,7 @@ try {
   };
   await shoot('choose-bench', '/choose/tide-pairs?preset=ten', { full: true, before: reckoned });
   await shoot('choose-compare', '/choose/compare?a=preset:stepping-stones:felt-10', { full: true });
-  await shoot('choose-own', '/choose/own/new', { full: true });
+  await shoot('lend-calendar', '/lend/calendar', { full: true });
   await shoot('fill-run', `/fill/runs/${run!.id}`);
   const [toCount] = making.copies.flatMap(({ id, steps }) =>
     steps.flatMap((step) =>
