@@ -4,10 +4,13 @@ import { randomBytes } from 'node:crypto';
 /** 128 random bits: nobody finds a family page by trying. */
 export const newLinkKey = (): string => randomBytes(16).toString('base64url');
 
-/** The address a phone opens. PUBLIC_URL names the server as families reach it; else it is the one in use now. */
+/** This server as others reach it: PUBLIC_URL where it is named, else the address in use now. */
+const baseOf = (request: Request): string =>
+  (process.env.PUBLIC_URL ?? new URL(request.url).origin).replace(/\/$/, '');
+
+/** The address a phone opens. */
 export function familyLink(request: Request, linkKey: string): string {
-  const base = process.env.PUBLIC_URL ?? new URL(request.url).origin;
-  return `${base.replace(/\/$/, '')}/p/${linkKey}`;
+  return `${baseOf(request)}/p/${linkKey}`;
 }
 
 /** Whether a phone cannot open this address because it names this machine only. */
@@ -25,10 +28,9 @@ export function ownPath(next: string | null): string {
 
 /** The address at which a person sets a new password. */
 export const passwordLinkOf = (request: Request, key: string): string =>
-  `${(process.env.PUBLIC_URL ?? new URL(request.url).origin).replace(/\/$/, '')}/new-password/${key}`;
+  `${baseOf(request)}/new-password/${key}`;
 
 /** 192 random bits: the link alone lets somebody read and say how a line should be worded. */
 export const newReaderKey = (): string => randomBytes(24).toString('base64url');
 /** The address at which a fluent reader reads. */
-export const readerLinkOf = (request: Request, key: string): string =>
-  `${(process.env.PUBLIC_URL ?? new URL(request.url).origin).replace(/\/$/, '')}/read/${key}`;
+export const readerLinkOf = (request: Request, key: string): string => `${baseOf(request)}/read/${key}`;

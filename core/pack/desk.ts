@@ -1,10 +1,12 @@
 /** The lines of a game as its sheet has them, in the order in which a family reads them. */
 import { exampleArgs } from '~/core/games/kit/examples';
-import type { Game, Variant } from '~/core/games/kit/game';
+import { settle, type Game, type Variant } from '~/core/games/kit/game';
 import { STEP_PARTS, type StepPart } from '~/core/games/kit/types';
 import { SHELF } from '~/core/games/shelf';
 import type { Shape } from '~/core/paper/sheet';
+import { FAMILY_WORDS } from '~/core/words/family';
 import type { Args, Messages } from '~/core/words/message';
+import { englishOf, isShared, messageIn, type Reading } from '~/core/words/reading';
 import { SHARED } from '~/core/words/shared';
 
 export interface DeskLine {
@@ -18,6 +20,20 @@ export interface DeskGroup {
   part: 'head' | StepPart | 'other';
   lines: DeskLine[];
 }
+
+/** What each group is called. */
+export const PART_NAMES: Readonly<Record<DeskGroup['part'], string>> = {
+  head: 'At the top of the sheet',
+  ...(Object.fromEntries(STEP_PARTS.map((part) => [part, FAMILY_WORDS.en[`part.${part}`]])) as Record<
+    StepPart,
+    string
+  >),
+  other: 'In a play, or with other settings',
+};
+
+/** The ordinary settings of a game: with them it is read where no kit says otherwise. */
+export const ordinaryPreset = ({ presets }: Game): Game['presets'][number] => presets[1] ?? presets[0]!;
+export const ordinary = (game: Game): Variant => settle(game, ordinaryPreset(game).params);
 
 /** Each line of the game of a variant once, where it is read first. */
 export function deskGroups(variant: Variant): DeskGroup[] {
@@ -54,3 +70,37 @@ export function deskGroups(variant: Variant): DeskGroup[] {
 /** The games of the shelf that say a shared line as it is. */
 export const gamesThatSay = (id: string): Game[] =>
   SHELF.filter(({ words }) => words.en[id] !== undefined && words.en[id] === (SHARED.en as Messages)[id]);
+
+/** A line of some variants, as a reading has it. */
+export interface LineOnce extends DeskLine {
+  game: Game;
+  part: DeskGroup['part'];
+  /** Where it is worded: its game, or once for all that say it. */
+  home: string;
+  english: string;
+  /** Nothing where families read it in English. */
+  message?: string;
+}
+/** Each line of these variants once, in the order in which a family reads them. */
+export function linesOnce(variants: readonly Variant[], reading: Reading): LineOnce[] {
+  const lines = new Map<string, LineOnce>();
+  for (const variant of variants) {
+    const { game } = variant;
+    for (const { part, lines: inPart } of deskGroups(variant))
+      for (const line of inPart) {
+        const home = isShared(reading, game.words, line.id) ? SHARED.id : game.id;
+        const key = `${home} ${line.id}`;
+        if (lines.has(key)) continue;
+        const message = messageIn(reading, game.words, line.id);
+        lines.set(key, {
+          ...line,
+          game,
+          part,
+          home,
+          english: englishOf(reading, game.words, line.id)!,
+          ...(message === undefined ? {} : { message }),
+        });
+      }
+  }
+  return [...lines.values()];
+}

@@ -14,5 +14,8 @@ export const invitationSchema = Type.Object({
 const LINE_SECONDS = 20;
 export const minutesToRead = (lines: number): number => Math.max(1, Math.round((lines * LINE_SECONDS) / 60));
 
+/** A line said aloud takes a few seconds; a recording ends by itself after so many. */
+export const MOST_SECONDS = 20;
+
 /** A word of a reader that says how a line should be said, or why it is not right, is no longer than this. */
 export const MOST_NOTE = 500;

@@ -73,7 +73,8 @@ export function besides(
   return among.findLast((one) => isSaid(one, among, language, args)) ?? line.at(-1)!;
 }
 
-const placesIn = (text: string): string[] => [
+/** Places that the game fills in, each once: {counters}. */
+export const placesIn = (text: string): string[] => [
   ...new Set([...text.matchAll(/\{(\w+)\}/g)].map(([, name]) => name!)),
 ];
 
@@ -137,7 +138,7 @@ export function lineFromSaid(
   if (!sentence) return undefined;
   let text = better.trim();
   if (/[{}]/.test(text)) return undefined;
-  const names = [...new Set([...sentence.text.matchAll(/\{(\w+)\}/g)].map(([, name]) => name!))];
+  const names = placesIn(sentence.text);
   const values = names.map((name) => format(`{${name}}`, language, { [name]: args[name] ?? '' }));
   if (values.some((value, i) => value === '' || values.some((other, j) => j !== i && other.includes(value))))
     return undefined;

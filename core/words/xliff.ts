@@ -5,6 +5,7 @@
 import { XMLBuilder, XMLParser, XMLValidator } from 'fast-xml-parser';
 import { unitOf, SEGMENT_STATES, type Returned, type SegmentState, type LineHere } from './exchange';
 import { isLanguage, type Language } from './languages';
+import { placesIn } from './sentences';
 
 const NAMESPACE = 'urn:oasis:names:tc:xliff:document:2.0';
 
@@ -62,13 +63,7 @@ export function writeXliff({
   const files = new Map<string, Node[]>();
   for (const line of lines) {
     const { sourceId, messageId, place, note, state, segments } = unitOf(line, from, to);
-    const codes = [
-      ...new Set(
-        segments.flatMap(({ source, target }) =>
-          [...`${source}${target}`.matchAll(/\{(\w+)\}/g)].map(([, name]) => name!),
-        ),
-      ),
-    ];
+    const codes = placesIn(segments.map(({ source, target }) => source + target).join(' '));
     const notes = [
       element('note', { category: 'place' }, [text(place)]),
       ...segments

@@ -1,6 +1,6 @@
 /** The sheets that say a line, as they would be with another wording of it. */
 import { gameFor, open, type GameRef } from '~/core/own/open';
-import { gamesThatSay } from '~/core/pack/desk';
+import { gamesThatSay, ordinaryPreset } from '~/core/pack/desk';
 import { onPhone, type PhoneGame } from '~/core/pack/phone';
 import { MOST_PAGES } from '~/core/pack/instructions';
 import type { KitPlan } from '~/core/kits/recipe';
@@ -43,7 +43,7 @@ const MOST_KITS = 6;
 /** A game with its ordinary settings, as a kit of its own. */
 function ordinary(ref: GameRef): KitPlan {
   const game = gameFor(ref);
-  const { ageBand, params, name } = game.presets[1] ?? game.presets[0]!;
+  const { ageBand, params, name } = ordinaryPreset(game);
   return { ageBand, players: 2, assurance: 'usual', variants: [{ ...ref, name, params }] };
 }
 

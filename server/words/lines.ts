@@ -1,14 +1,11 @@
 /** Lines as they stand at a school in any two languages, for files that go out and come back. */
-import { settle } from '~/core/games/kit/game';
-import { STEP_PARTS } from '~/core/games/kit/types';
 import { SHELF } from '~/core/games/shelf';
-import { gameFor, open } from '~/core/own/open';
-import { deskGroups } from '~/core/pack/desk';
+import { open } from '~/core/own/open';
+import { deskGroups, ordinary, PART_NAMES } from '~/core/pack/desk';
 import { sheetLines } from '~/core/pack/instructions';
 import { AROUND, type Worded } from '~/core/pack/sources';
 import type { LineState } from '~/core/words/checks';
 import type { LineHere, SegmentState } from '~/core/words/exchange';
-import { FAMILY_WORDS } from '~/core/words/family';
 import type { Language } from '~/core/words/languages';
 import { englishOf, isShared, messageIn, nameOf, type Reading } from '~/core/words/reading';
 import { SHARED } from '~/core/words/shared';
@@ -43,18 +40,12 @@ export const isWhich = (text: unknown): text is Which =>
 function placesOf(source: Worded & { title?: string }): Map<string, string> {
   const game = SHELF.find(({ id }) => id === source.id);
   if (!game) return new Map(Object.keys(source.words.en).map((id) => [id, titleOf(source)]));
-  const ordinary = settle(gameFor({ gameId: game.id }), (game.presets[1] ?? game.presets[0]!).params);
   return new Map(
-    deskGroups(ordinary).flatMap(({ part, lines }) =>
-      lines.map(({ id }, i) => [id, `${PLACES[part]}, ${i + 1}`] as const),
+    deskGroups(ordinary(game)).flatMap(({ part, lines }) =>
+      lines.map(({ id }, i) => [id, `${PART_NAMES[part]}, ${i + 1}`] as const),
     ),
   );
 }
-const PLACES: Readonly<Record<string, string>> = {
-  head: 'At the top of the sheet',
-  ...Object.fromEntries(STEP_PARTS.map((part) => [part, FAMILY_WORDS.en[`part.${part}`]])),
-  other: 'In a play, or with other settings',
-};
 let places: Map<string, Map<string, string>> | undefined;
 const allPlaces = (): Map<string, Map<string, string>> =>
   (places ??= new Map(SOURCES.map((source) => [source.id, placesOf(source)])));

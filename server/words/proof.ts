@@ -1,10 +1,8 @@
 /** The lines of a kit as they are printed to be corrected on paper. */
 import { open } from '~/core/own/open';
-import { deskGroups } from '~/core/pack/desk';
+import { linesOnce } from '~/core/pack/desk';
 import type { Language } from '~/core/words/languages';
 import type { ProofLine } from '~/core/words/proof';
-import { englishOf, isShared, messageIn } from '~/core/words/reading';
-import { SHARED } from '~/core/words/shared';
 import type { SchoolHandle } from '~/data/db';
 import type { KitWithVariants } from '~/data/queries/kits';
 import { readingAt } from '~/data/queries/wording';
@@ -15,26 +13,17 @@ export async function proofLines(
   kit: KitWithVariants,
   language: Language,
 ): Promise<ProofLine[]> {
-  const reading = await readingAt(at, language);
-  const seen = new Set<string>();
-  const lines: ProofLine[] = [];
-  for (const one of kit.variants) {
-    const variant = open(one);
-    const { game } = variant;
-    for (const { part, lines: inPart } of deskGroups(variant))
-      for (const { id, args } of part === 'other' ? [] : inPart) {
-        const sourceId = isShared(reading, game.words, id) ? SHARED.id : game.id;
-        if (seen.has(`${sourceId} ${id}`)) continue;
-        seen.add(`${sourceId} ${id}`);
-        const message = messageIn(reading, game.words, id);
-        lines.push({
-          sourceId,
-          messageId: id,
-          args,
-          english: englishOf(reading, game.words, id)!,
-          ...(message === undefined ? {} : { message }),
-        });
-      }
-  }
-  return lines;
+  const lines = linesOnce(
+    kit.variants.map((one) => open(one)),
+    await readingAt(at, language),
+  );
+  return lines
+    .filter(({ part }) => part !== 'other')
+    .map(({ home, id, args, english, message }) => ({
+      sourceId: home,
+      messageId: id,
+      args,
+      english,
+      ...(message === undefined ? {} : { message }),
+    }));
 }

@@ -1,15 +1,13 @@
 /** What an invited reader reads: the lines of a kit or of a game, in the order of the sheet. */
-import { settle, type Variant } from '~/core/games/kit/game';
+import type { Variant } from '~/core/games/kit/game';
 import { gameFor, open } from '~/core/own/open';
-import { deskGroups, type DeskGroup, type DeskLine } from '~/core/pack/desk';
-import type { Worded } from '~/core/pack/sources';
-import { englishOf, isShared, messageIn, nameOf } from '~/core/words/reading';
-import { SHARED } from '~/core/words/shared';
+import { linesOnce, ordinary, type LineOnce } from '~/core/pack/desk';
+import { nameOf } from '~/core/words/reading';
 import type { SchoolHandle } from '~/data/db';
 import { findKit } from '~/data/queries/kits';
 import { readerOf, wordsOf, type ReaderLink, type ReadersWord } from '~/data/queries/readers';
 import { readingAt } from '~/data/queries/wording';
-import { lineStates } from '~/data/queries/words';
+import { allStates } from '~/data/queries/words';
 import { data } from 'react-router';
 import { showTime } from '../changes';
 import { requireGame } from '../games/find';
@@ -17,15 +15,10 @@ import { mayVisit, wrongLink } from '../limits';
 import { hashOf } from '../people/session';
 import { notFound, tooOften } from '../refusals';
 
-export interface ToRead extends DeskLine {
+export interface ToRead extends LineOnce {
   /** "two-tone-spill goal": where the line is worded, and its name there. */
   key: string;
-  /** What it is worded in: its game, or what games share. */
-  home: string;
-  game: Worded;
   gameName: string;
-  part: DeskGroup['part'];
-  english: string;
   message: string;
   /** What this reader said of it as it is worded now. */
   word?: ReadersWord;
@@ -53,8 +46,7 @@ export async function opened(key: string, address: string) {
 
 async function variantsOf(at: SchoolHandle, { kitId, gameId }: ReaderLink): Promise<Variant[]> {
   if (kitId) return ((await findKit(at, kitId))?.variants ?? []).map((one) => open(one));
-  const game = gameFor(await requireGame(at, gameId ?? ''));
-  return [settle(game, (game.presets[1] ?? game.presets[0]!).params)];
+  return [ordinary(gameFor(await requireGame(at, gameId ?? '')))];
 }
 
 /** All lines that are asked of a reader; those that are right already only where they are to be read again. */
@@ -64,36 +56,19 @@ export async function linesToRead(at: SchoolHandle, link: ReaderLink): Promise<T
     readingAt(at, link.language),
     wordsOf(at, link.id),
   ]);
-  const seen = new Set<string>();
-  const lines: ToRead[] = [];
-  for (const variant of variants) {
-    const { game } = variant;
-    const states = await lineStates(at, game, link.language);
-    for (const { part, lines: inPart } of deskGroups(variant)) {
-      // What no sheet of this kit says is nobody's to read for it.
-      if (part === 'other' && link.kitId) continue;
-      for (const line of inPart) {
-        const message = messageIn(reading, game.words, line.id);
-        const home = isShared(reading, game.words, line.id) ? SHARED.id : game.id;
-        const key = `${home} ${line.id}`;
-        if (message === undefined || seen.has(key)) continue;
-        seen.add(key);
-        const said = words.get(key);
-        const word = said?.message === message ? said : undefined;
-        if (!link.again && !word && states[line.id]?.kind === 'checked') continue;
-        lines.push({
-          ...line,
-          key,
-          home,
-          game: { id: game.id, words: game.words },
-          gameName: nameOf(game, reading),
-          part,
-          english: englishOf(reading, game.words, line.id)!,
-          message,
-          ...(word ? { word } : {}),
-        });
-      }
-    }
-  }
-  return lines;
+  const states = await allStates(
+    at,
+    variants.map(({ game }) => game),
+    link.language,
+  );
+  return linesOnce(variants, reading).flatMap(({ message, ...line }): ToRead[] => {
+    // What no sheet of this kit says is nobody's to read for it.
+    if (message === undefined || (line.part === 'other' && link.kitId)) return [];
+    const key = `${line.home} ${line.id}`;
+    const said = words.get(key);
+    const word = said?.message === message ? said : undefined;
+    const right = states.get(line.game.id)?.get(line.id)?.kind === 'checked';
+    if (right && !word && !link.again) return [];
+    return [{ ...line, key, message, gameName: nameOf(line.game, reading), ...(word ? { word } : {}) }];
+  });
 }

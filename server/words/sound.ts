@@ -1,8 +1,8 @@
 /** A recording of a few seconds: taken in when it is one, and given out piece by piece as players ask for it. */
 import { fileTypeFromBuffer } from 'file-type';
 import parseRange from 'range-parser';
+import { MOST_SECONDS } from '~/core/words/invitation';
 
-export const MOST_SECONDS = 20;
 const MOST_BYTES = 400_000;
 /** What phones record. A film without pictures counts as sound. */
 const KINDS: Readonly<Record<string, string>> = {

@@ -1,12 +1,10 @@
 import { startTransition, useEffect, useRef, useState } from 'react';
 import { useFetcher } from 'react-router';
 import styled from 'styled-components';
+import { MOST_SECONDS } from '~/core/words/invitation';
 import { Sound } from '~/app/ui/Sound';
 import { color, cut } from '~/app/ui/theme';
 import type { action } from './reader';
-
-/** A line takes a few seconds; after so many the recording ends by itself. */
-const MOST_SECONDS = 20;
 
 const Frame = styled.div`
   display: grid;

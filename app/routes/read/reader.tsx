@@ -1,8 +1,7 @@
 import { data, Form, Link, redirect } from 'react-router';
 import styled from 'styled-components';
 import { visible } from '~/core/check/keepable';
-import { STEP_PARTS, type StepPart } from '~/core/games/kit/types';
-import { FAMILY_WORDS } from '~/core/words/family';
+import { PART_NAMES } from '~/core/pack/desk';
 import { minutesToRead, MOST_NOTE } from '~/core/words/invitation';
 import { aboutLanguage } from '~/core/words/languages';
 import { count } from '~/core/words/numbers';
@@ -33,7 +32,7 @@ const shownOf = (line: ToRead | undefined, number: number, language: string) => 
     key: line.key,
     number,
     game: line.gameName,
-    part: line.part,
+    part: PART_NAMES[line.part],
     picture: line.picture,
     message: line.message,
     ways,
@@ -240,12 +239,6 @@ const Small = styled.div`
   }
 `;
 
-const PARTS: Readonly<Record<string, string>> = {
-  head: 'At the top of the sheet',
-  ...Object.fromEntries(STEP_PARTS.map((part: StepPart) => [part, FAMILY_WORDS.en[`part.${part}`]])),
-  other: 'In a play',
-};
-
 export default function Reader({ loaderData, actionData }: Route.ComponentProps) {
   const { line, target, path, of, read, right, first, reader, school, until, before, previous } = loaderData;
   const busy = useSending();
@@ -309,7 +302,7 @@ export default function Reader({ loaderData, actionData }: Route.ComponentProps)
           {line.game}
         </span>
         <br />
-        <small>{PARTS[line.part]}</small>
+        <small>{line.part}</small>
       </h1>
       {actionData?.problem && <p role="alert">{actionData.problem}</p>}
       {line.picture && <GameDrawing shapes={line.picture} width={150} />}

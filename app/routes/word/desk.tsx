@@ -1,12 +1,18 @@
 import { data, Form, type ShouldRevalidateFunction } from 'react-router';
 import styled from 'styled-components';
 import { visible } from '~/core/check/keepable';
-import { settle, type Variant } from '~/core/games/kit/game';
-import { STEP_PARTS, type StepPart } from '~/core/games/kit/types';
+import type { Variant } from '~/core/games/kit/game';
 import { homeOf } from '~/core/lending/school';
 import { gameFor, open, type GameRef } from '~/core/own/open';
-import { deskGroups, gamesThatSay, type DeskGroup, type DeskLine as ReadLine } from '~/core/pack/desk';
-import { FAMILY_WORDS } from '~/core/words/family';
+import {
+  deskGroups,
+  gamesThatSay,
+  ordinary,
+  PART_NAMES,
+  type DeskGroup,
+  type DeskLine as ReadLine,
+} from '~/core/pack/desk';
+import { MOST_NOTE } from '~/core/words/invitation';
 import { aboutLanguage, type Language } from '~/core/words/languages';
 import { englishOf, isShared, linesOf, messageIn, nameOf } from '~/core/words/reading';
 import { SHARED } from '~/core/words/shared';
@@ -39,8 +45,7 @@ async function settingsOf(at: SchoolHandle, ref: GameRef, kitId: string | null):
   const kit = kitId !== null && isId(kitId) ? await findKit(at, kitId) : undefined;
   const variant = kit?.variants.find(({ gameId }) => gameId === ref.gameId);
   if (variant) return open(variant);
-  const game = gameFor(ref);
-  return settle(game, (game.presets[1] ?? game.presets[0]!).params);
+  return ordinary(gameFor(ref));
 }
 
 export async function loader({ request, params }: Route.LoaderArgs) {
@@ -68,6 +73,7 @@ export async function loader({ request, params }: Route.LoaderArgs) {
     languages: school.languages,
     groups: groups.map(({ part, lines }) => ({
       part,
+      title: part === 'all' ? undefined : PART_NAMES[part],
       lines: lines.map((line): Shown => {
         const message = messageIn(reading, game.words, line.id);
         return {
@@ -109,8 +115,6 @@ export async function action({ request, params }: Route.ActionArgs) {
   const { saved, clashes } = await saveLineWords(at, game, language, lines, person.id);
   return data({ saved, clashes, problem: undefined }, { status: clashes.length ? 409 : 200 });
 }
-
-const MOST_NOTE = 500;
 
 /** A refusal too is followed by a fresh look: what others said in the meantime is shown. Looking at a line changes nothing. */
 export const shouldRevalidate: ShouldRevalidateFunction = ({ formData }) => formData?.get('intent') !== 'see';
@@ -161,15 +165,6 @@ const LINES: FieldWords = {
   show: (_, value) => verdictWords(value as { right: boolean; note: string }),
 };
 
-const PARTS: Readonly<Record<DeskGroup['part'], string>> = {
-  head: 'At the top of the sheet',
-  ...(Object.fromEntries(STEP_PARTS.map((part) => [part, FAMILY_WORDS.en[`part.${part}`]])) as Record<
-    StepPart,
-    string
-  >),
-  other: 'In a play, or with other settings',
-};
-
 export default function Desk({ loaderData, actionData }: Route.ComponentProps) {
   const { id: sourceId, title, target, groups, mayWord, decides } = loaderData;
   const lines = groups.flatMap((group) => group.lines);
@@ -211,9 +206,9 @@ export default function Desk({ loaderData, actionData }: Route.ComponentProps) {
                 : `${actionData.saved} ${actionData.saved === 1 ? 'line was' : 'lines were'} noted.`}
             </Said>
           )}
-          {groups.map(({ part, lines: inPart }) => (
+          {groups.map(({ part, title: named, lines: inPart }) => (
             <Stack key={part} $gap="0.2rem">
-              {part !== 'all' && <h2>{PARTS[part]}</h2>}
+              {named && <h2>{named}</h2>}
               <Lines>
                 {inPart.map((line) => (
                   <DeskLine
