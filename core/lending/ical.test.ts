@@ -115,12 +115,15 @@ describe('a calendar file', () => {
           { minLength: 1, maxLength: 8 },
         ),
         (list) => {
-          const entries = list.map((one, i) => ({ ...one, uid: `${i}@fern-basket`, category: 'closed' }));
+          const entries = list.map((one, i) => ({
+            ...one,
+            uid: `${i}@fern-basket`,
+            kind: i % 2 ? ('term' as const) : ('closed' as const),
+          }));
           const read = readCalendar(writeCalendar(entries, new Date(0)), YEAR);
           const back = read.ok ? read.days.map(({ allDay: _, ...rest }) => rest) : [];
-          const plain = entries.map(({ category: _, ...rest }) => rest);
           const order = (a: { uid: string }, b: { uid: string }) => a.uid.localeCompare(b.uid);
-          expect(back.sort(order)).toEqual(plain.sort(order));
+          expect(back.sort(order)).toEqual(entries.sort(order));
         },
       ),
       { numRuns: 200 },

@@ -17,6 +17,8 @@ export interface DaysInFile {
   name: string;
   from: string;
   to: string;
+  /** A term rather than days without school, by its category: a file of ours says so. */
+  kind: 'closed' | 'term';
   /** Whole days; else a part of a day, which is hardly a day without school. */
   allDay: boolean;
 }
@@ -76,6 +78,10 @@ export function readCalendar(
           if (other.hasProperty('recurrence-id') && other.getFirstPropertyValue('uid') === event.uid)
             event.relateException(other);
         const zone = component.getFirstProperty('dtstart')?.getFirstParameter('tzid');
+        const categories = component
+          .getAllProperties('categories')
+          .flatMap((one) => one.getValues().map(String));
+        const kind = categories.includes('term') ? 'term' : 'closed';
         const put = (start: ICAL.Time, end: ICAL.Time, summary: string, time: number): void => {
           const first = dayOf(start, zone, timeZone);
           // An end is the moment after; the last day is the one before it.
@@ -89,6 +95,7 @@ export function readCalendar(
           days.push({
             uid: time === 0 ? (event.uid ?? '') : `${event.uid ?? ''} ${first}`,
             name: summary.replace(/\s+/g, ' ').trim().slice(0, MOST_NAME) || 'Without a name',
+            kind,
             from: first,
             to: until,
             allDay: start.isDate,
@@ -116,10 +123,7 @@ export function readCalendar(
 }
 
 /** Days as a file that comes in again as the same. */
-export function writeCalendar(
-  entries: readonly { uid: string; name: string; from: string; to: string; category: string }[],
-  stamp: Date,
-): string {
+export function writeCalendar(entries: readonly Omit<DaysInFile, 'allDay'>[], stamp: Date): string {
   const calendar = new ICAL.Component('vcalendar');
   calendar.updatePropertyWithValue('version', '2.0');
   calendar.updatePropertyWithValue('prodid', '-//Fern Basket//School calendar//EN');
@@ -127,12 +131,12 @@ export function writeCalendar(
     const { year, month, day: d } = parseDate(day);
     return new ICAL.Time({ year, month, day: d, isDate: true }, ICAL.Timezone.localTimezone);
   };
-  for (const { uid, name, from, to, category } of entries) {
+  for (const { uid, name, from, to, kind } of entries) {
     const event = new ICAL.Component('vevent');
     event.updatePropertyWithValue('uid', uid);
     event.updatePropertyWithValue('dtstamp', ICAL.Time.fromJSDate(stamp, true));
     event.updatePropertyWithValue('summary', name);
-    event.updatePropertyWithValue('categories', category);
+    event.updatePropertyWithValue('categories', kind);
     event.updatePropertyWithValue('transp', 'TRANSPARENT');
     const [begin, end] = [new ICAL.Property('dtstart'), new ICAL.Property('dtend')];
     begin.setValue(dateOf(from));

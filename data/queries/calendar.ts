@@ -1,4 +1,5 @@
 /** The school's calendar: days without school, terms, how due days are counted, and loans that a closure touches. */
+import { randomUUID } from 'node:crypto';
 import { and, asc, desc, eq, gte, inArray, isNull, sql } from 'drizzle-orm';
 import {
   betweenTerms,
@@ -72,7 +73,7 @@ export const calendarEntries = (at: SchoolHandle): Promise<Entry[]> =>
     .orderBy(asc(calendarEntry.fromOn), asc(calendarEntry.name));
 
 export type NewEntry = Pick<Entry, 'kind' | 'name' | 'from' | 'to'> & { uid?: string };
-/** Adds days; what came in from a file before is not added twice, but follows the file. Answers how many are new or changed. */
+/** Adds days, each under a name that a file carries out and back; what came in from a file before is not added twice, but follows the file. Answers how many are new or changed. */
 export const addEntries = (
   at: SchoolHandle,
   entries: readonly NewEntry[],
@@ -82,7 +83,15 @@ export const addEntries = (
     if (entries.length === 0) return 0;
     const added = await tx
       .insert(calendarEntry)
-      .values(entries.map(({ from, to, ...one }) => ({ ...one, fromOn: from, toOn: to, personId })))
+      .values(
+        entries.map(({ from, to, uid = `${randomUUID()}@fern-basket`, ...one }) => ({
+          ...one,
+          uid,
+          fromOn: from,
+          toOn: to,
+          personId,
+        })),
+      )
       .onConflictDoUpdate({
         target: [calendarEntry.schoolId, calendarEntry.kind, calendarEntry.uid],
         targetWhere: sql`${calendarEntry.uid} is not null`,

@@ -104,7 +104,14 @@ describe('the calendar', () => {
     const due = await page.getByRole('textbox', { name: 'Due back on' }).inputValue();
     expect(due < daysAfter(day, 10) && due > daysAfter(day, 6)).toBe(true);
 
-    // Out as a file, and in again there is nothing new.
+    // Out as a file, what was typed too, and in again there is nothing new: a term stays a term.
+    await open(page, '/lend/calendar');
+    await page.getByLabel('Add', { exact: true }).selectOption({ label: 'a term' });
+    await page.getByRole('textbox', { name: 'What it is called' }).fill('Herring term');
+    await page.getByRole('textbox', { name: 'First day' }).fill(daysAfter(day, -30));
+    await page.getByRole('textbox', { name: 'Last day' }).fill(daysAfter(day, 60));
+    await page.getByRole('button', { name: 'Add it' }).click();
+    await page.getByRole('heading', { name: 'Herring term' }).waitFor();
     const out = await page.request.get('/lend/calendar.ics');
     expect(out.headers()['content-type']).toContain('text/calendar');
     await open(page, '/lend/calendar');
@@ -115,6 +122,9 @@ describe('the calendar', () => {
     });
     await page.getByRole('button', { name: 'Show what is in it' }).click();
     await page.getByText('Winter break: there already').waitFor();
+    await page.getByText('Herring term: there already').waitFor();
+    await page.getByRole('button', { name: 'Remove Herring term' }).click();
+    await page.getByRole('button', { name: 'Remove Herring term' }).waitFor({ state: 'detached' });
     await page.getByRole('button', { name: 'Remove Winter break' }).press('Enter');
     await page.getByText('It counts as before.').waitFor();
     expect(await calendarEntries(world.at)).toEqual([]);

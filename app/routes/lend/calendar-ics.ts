@@ -8,13 +8,7 @@ export async function loader({ request }: Route.LoaderArgs) {
   const { at } = await requireRole(request, 'coordinator');
   const entries = await calendarEntries(at);
   const text = writeCalendar(
-    entries.map(({ id, uid, name, from, to, kind }) => ({
-      uid: uid ?? `${id}@fern-basket`,
-      name,
-      from,
-      to,
-      category: kind,
-    })),
+    entries.map(({ id, uid, ...days }) => ({ ...days, uid: uid ?? id })),
     new Date(),
   );
   return new Response(text, {
