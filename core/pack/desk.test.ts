@@ -4,7 +4,8 @@ import { SHELF } from '~/core/games/shelf';
 import { format } from '~/core/words/message';
 import { SHARED } from '~/core/words/shared';
 import { turnables } from '~/core/words/turnables';
-import { deskGroups, gamesThatSay } from './desk';
+import { readingOf } from '~/core/words/readings';
+import { deskGroups, gamesThatSay, linesOnce, ordinary } from './desk';
 import { sheetLines } from './instructions';
 
 describe('the lines of a game on the words desk', () => {
@@ -31,5 +32,17 @@ describe('the lines of a game on the words desk', () => {
   it('are worded once where several games say them alike', () => {
     for (const id of Object.keys(SHARED.en)) expect([id, gamesThatSay(id).length > 0]).toEqual([id, true]);
     expect(gamesThatSay('no such line')).toEqual([]);
+  });
+});
+describe('the lines of some variants', () => {
+  it('are there once, however many games say them, each where it is worded', () => {
+    const reading = readingOf('es');
+    const all = SHELF.slice(0, 8).map(ordinary);
+    const lines = linesOnce(all, reading);
+    const keys = lines.map(({ home, id }) => `${home} ${id}`);
+    expect(new Set(keys).size).toBe(keys.length);
+    const each = all.flatMap((variant) => deskGroups(variant).flatMap((group) => group.lines));
+    expect(lines.length).toBeLessThan(each.length);
+    expect(lines.some(({ home }) => home === 'shared')).toBe(true);
   });
 });

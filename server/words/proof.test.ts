@@ -2,9 +2,9 @@ import { describe, expect, it } from 'vitest';
 import { gameOf, SHELF } from '~/core/games/shelf';
 import { PAPERS, type Paper, type Shape } from '~/core/paper/sheet';
 import { readingOf } from '~/core/words/readings';
-import { measure } from '~/server/print/fonts';
-import { deskGroups, linesOnce, ordinary } from './desk';
-import { proofSheets } from './proof';
+import { measure } from '../print/fonts';
+import { linesOnce, ordinary } from '~/core/pack/desk';
+import { proofSheets } from '~/core/pack/proof';
 
 const linesOf = (gameId: string, language: string) =>
   linesOnce([ordinary(gameOf(gameId))], readingOf(language)).map(({ home, id, args, english, message }) => ({
@@ -55,18 +55,5 @@ describe('a proof on paper', () => {
       .flatMap(({ shapes }) => texts(shapes).map(({ text }) => text))
       .join('\n');
     for (const n of [6, 1, 2, 12]) expect(said).toContain(`Put ${n} two-color counter`);
-  });
-});
-
-describe('the lines of some variants', () => {
-  it('are there once, however many games say them, each where it is worded', () => {
-    const reading = readingOf('es');
-    const all = SHELF.slice(0, 8).map(ordinary);
-    const lines = linesOnce(all, reading);
-    const keys = lines.map(({ home, id }) => `${home} ${id}`);
-    expect(new Set(keys).size).toBe(keys.length);
-    const each = all.flatMap((variant) => deskGroups(variant).flatMap((group) => group.lines));
-    expect(lines.length).toBeLessThan(each.length);
-    expect(lines.some(({ home }) => home === 'shared')).toBe(true);
   });
 });
