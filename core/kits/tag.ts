@@ -13,14 +13,23 @@ const DATA_LENGTH = 4;
 const weighted = (characters: string): number =>
   [...characters].reduce((total, character, i) => total + (i + 1) * TAG_ALPHABET.indexOf(character), 0);
 
+/** A code with its check character behind it. Fewer characters than the prime: no two weights are alike. */
+export function checkedCode(data: string): string {
+  const weight = data.length + 1;
+  const sum = weighted(data);
+  return data + [...TAG_ALPHABET].find((_, value) => (sum + weight * value) % PRIME === 0)!;
+}
+/** Whether a code has characters of the alphabet only, and its right check character. */
+export const isCheckedCode = (code: string): boolean =>
+  [...code].every((character) => TAG_ALPHABET.includes(character)) && weighted(code) % PRIME === 0;
+/** What was typed or scanned as a code is compared: in capitals, without dashes and blanks. */
+export const plainCode = (text: string): string => text.toUpperCase().replace(/[\s\-–.]/g, '');
+
 /** The tag with its check character, from four characters of the alphabet. Throws RangeError for others. */
 export function tagFrom(data: string): string {
   if (data.length !== DATA_LENGTH || [...data].some((c) => !TAG_ALPHABET.includes(c)))
     throw new RangeError(`data: "${data}" is not ${DATA_LENGTH} characters of ${TAG_ALPHABET}`);
-  const sum = weighted(data);
-  const weight = DATA_LENGTH + 1;
-  const check = [...TAG_ALPHABET].find((_, value) => (sum + weight * value) % PRIME === 0)!;
-  return data + check;
+  return checkedCode(data);
 }
 
 /** A tag made of random characters. */
@@ -38,14 +47,14 @@ export type TagReading =
 
 /** Reads what was typed or scanned: any case, with or without dash and blanks. */
 export function readTag(text: string): TagReading {
-  const plain = text.toUpperCase().replace(/[\s\-–.]/g, '');
+  const plain = plainCode(text);
   if (plain.length !== DATA_LENGTH + 1 || !/^[0-9A-Z]+$/.test(plain)) return { kind: 'other' };
   const stranger = [...plain].find((character) => !TAG_ALPHABET.includes(character));
   // Five letters without a figure are more likely a name than a tag misread.
   if (stranger && !/\d/.test(plain)) return { kind: 'other' };
   if (stranger)
     return { kind: 'misread', reason: `No tag has the character ${stranger}. Read it again, or scan it.` };
-  if (weighted(plain) % PRIME !== 0)
+  if (!isCheckedCode(plain))
     return {
       kind: 'misread',
       reason: `${showTag(plain)} is not a tag: one character is wrong or two are swapped.`,

@@ -25,6 +25,7 @@ export const familySchema = Type.Object({
   group: LongText(40, { title: 'Class or group', lines: false }),
   reach: LongText(120, { title: 'How to reach them', lines: false }),
   channel: OneOf<Channel>(CHANNELS, { title: 'Reminders', default: 'paper' }),
+  weekly: Type.Boolean({ title: 'Once a week at the most', default: false }),
   underThree: Type.Boolean({ title: 'A child under three at home', default: false }),
   allergens: LongText(120, { title: 'Allergens', lines: false }),
 });
@@ -39,6 +40,7 @@ export const NEW_FAMILY: FamilyFields = {
   group: '',
   reach: '',
   channel: 'paper',
+  weekly: false,
   underThree: false,
   allergens: '',
 };

@@ -11,6 +11,19 @@ const name = (title: string) => Type.String({ minLength: 1, maxLength: 80, title
 const names = (title: string) => Type.Array(name(title), { maxItems: 500, title });
 const level = (title: string) => Type.Number({ minimum: -100, maximum: 100, title });
 
+/** What counts how much: a week of waiting, a wish, a level that fits just so; and whether languages get their share first. */
+export const weightsSchema = Type.Object(
+  {
+    wait: Type.Integer({ minimum: 0, maximum: 20, title: 'A week of waiting' }),
+    wish: Type.Integer({ minimum: 0, maximum: 100, title: 'A wish' }),
+    fit: Type.Integer({ minimum: 0, maximum: 100, title: 'A level that fits' }),
+    languages: Type.Boolean({ title: 'Each language gets its share first' }),
+  },
+  { additionalProperties: false },
+);
+export type Weights = Static<typeof weightsSchema>;
+export const USUAL_WEIGHTS: Weights = { wait: 2, wish: 10, fit: 10, languages: true };
+
 export const roundSchema = Type.Object(
   {
     copies: Type.Array(
@@ -66,6 +79,7 @@ export const roundSchema = Type.Object(
         title: 'Vetoes',
       }),
     ),
+    weights: Type.Optional(weightsSchema),
   },
   { additionalProperties: false },
 );
@@ -88,14 +102,22 @@ export interface Round {
   without: { family: string; why: string }[];
 }
 
+/** What it is looking for: as many families as possible, the shares of languages, the best score. */
+export type RoundStep = 'families' | 'languages' | 'score';
+
 /** Weeks of waiting beyond which nobody waits longer; who never had anything waits so long. */
 const LONGEST_WAIT = 26;
 
-/** How well a kit suits a family now. */
-export function scoreOf(kit: RoundKit, family: RoundFamily): number {
+/** How well a kit suits a family now. What fits loses half of its weight for each school year beside it. */
+export function scoreOf(
+  kit: RoundKit,
+  family: RoundFamily,
+  { wait, wish, fit }: Omit<Weights, 'languages'> = USUAL_WEIGHTS,
+): number {
   const waited = Math.min(family.weeksSince ?? LONGEST_WAIT, LONGEST_WAIT);
-  const wished = family.wishes.includes(kit.id) ? 10 : 0;
-  return 2 * waited + wished + Math.max(0, 10 - Math.round(5 * Math.abs(kit.level - family.level)));
+  const wished = family.wishes.includes(kit.id) ? wish : 0;
+  const off = Math.abs(kit.level - family.level);
+  return wait * waited + wished + Math.max(0, fit - Math.round((fit / 2) * off));
 }
 
 /** Why a family cannot get a kit; undefined where it can. */
@@ -115,6 +137,26 @@ const WALLS: Readonly<Record<Wall, string>> = {
   veto: 'ruled out',
 };
 
+const SENTENCES: Readonly<Record<Wall, string>> = {
+  underThree: 'it is not safe where a child under three lives',
+  allergen: 'it holds something that the family cannot have near',
+  language: 'it is not worded and checked in their language',
+  had: 'they have had it already',
+  veto: 'it was ruled out',
+};
+
+/** Why a family cannot get a kit in a hand-out, vetoes aside: "they have had it already"; undefined where it can. Throws RangeError for ids that are not in it. */
+export function wallWords(
+  { kits, families }: Pick<RoundAsked, 'kits' | 'families'>,
+  kit: string,
+  family: string,
+): string | undefined {
+  const [one, whom] = [byId(kits, 'kit').get(kit), byId(families, 'family').get(family)];
+  if (!one || !whom) throw new RangeError('This kit or this family is not in the hand-out.');
+  const wall = wallBetween(one, whom, false);
+  return wall && SENTENCES[wall];
+}
+
 /** The fair number of each home language: its share of the copies, rounded down. */
 export function fairShares({
   copies,
@@ -124,6 +166,20 @@ export function fairShares({
   for (const { language } of families) speaking.set(language, (speaking.get(language) ?? 0) + 1);
   return new Map(
     [...speaking].map(([language, n]) => [language, Math.floor((copies.length * n) / families.length)]),
+  );
+}
+
+/** How many families are served in their language's share: none counts beyond its fair number. */
+export function fairnessOf(
+  asked: Pick<RoundAsked, 'copies' | 'families'>,
+  served: readonly string[],
+): number {
+  const got = new Set(served);
+  return [...fairShares(asked)].reduce(
+    (total, [language, most]) =>
+      total +
+      Math.min(most, asked.families.filter((one) => one.language === language && got.has(one.id)).length),
+    0,
   );
 }
 
@@ -138,8 +194,12 @@ function byId<T extends { id: string }>(list: readonly T[], what: string): Map<s
  * The best hand-out. Throws RangeError for a pin that names what is not there, that stands against another one, or that
  * would go through a wall: no pin sends a bag where it is not safe.
  */
-export async function round(asked: RoundAsked, seconds?: number): Promise<Round> {
-  const { copies, kits, families, pins = [], vetoes = [] } = asked;
+export async function round(
+  asked: RoundAsked,
+  seconds?: number,
+  progress: (step: RoundStep) => void = () => undefined,
+): Promise<Round> {
+  const { copies, kits, families, pins = [], vetoes = [], weights = USUAL_WEIGHTS } = asked;
   const [kitOf, familyOf, copyOf] = [byId(kits, 'kit'), byId(families, 'family'), byId(copies, 'copy')];
   for (const { id, kit } of copies)
     if (!kitOf.has(kit)) throw new RangeError(`Copy ${id} is of the kit ${kit}, which is not in the list.`);
@@ -174,7 +234,9 @@ export async function round(asked: RoundAsked, seconds?: number): Promise<Round>
   const pairs = waiting.flatMap((family, f) =>
     [...left.keys()].flatMap((id) => {
       const kit = kitOf.get(id)!;
-      return wall(kit, family) ? [] : [{ name: `${f} ${id}`, f, family, kit, score: scoreOf(kit, family) }];
+      return wall(kit, family)
+        ? []
+        : [{ name: `${f} ${id}`, f, family, kit, score: scoreOf(kit, family, weights) }];
     }),
   );
 
@@ -221,15 +283,18 @@ export async function round(asked: RoundAsked, seconds?: number): Promise<Round>
     if (solved.status !== 'optimal') throw new RangeError('This hand-out cannot be made.');
     return solved;
   };
+  progress('families');
   const everybody = new Map(sum(pairs));
   const most = await best(everybody, walls);
   const many: Condition[] = [...walls, { terms: everybody, is: '=', bound: most.aim }];
-  const shares = new Map([...room.keys()].map((language) => [`fair ${language}`, 1]));
-  const fairest = await best(shares, many);
-  const { values } = await best(new Map(pairs.map((pair) => [pair.name, pair.score])), [
-    ...many,
-    { terms: shares, is: '=', bound: fairest.aim },
-  ]);
+  if (weights.languages) {
+    progress('languages');
+    const shares = new Map([...room.keys()].map((language) => [`fair ${language}`, 1]));
+    const fairest = await best(shares, many);
+    many.push({ terms: shares, is: '=', bound: fairest.aim });
+  }
+  progress('score');
+  const { values } = await best(new Map(pairs.map((pair) => [pair.name, pair.score])), many);
 
   for (const pair of pairs)
     if (values.get(pair.name)) given.set(pair.family.id, left.get(pair.kit.id)!.shift()!);
@@ -237,10 +302,8 @@ export async function round(asked: RoundAsked, seconds?: number): Promise<Round>
     const copy = given.get(family.id);
     if (copy === undefined) return [];
     const kit = kitOf.get(copyOf.get(copy)!.kit)!;
-    return [{ family, copy, kit, score: scoreOf(kit, family) }];
+    return [{ family, copy, kit, score: scoreOf(kit, family, weights) }];
   });
-  const reached = new Map<string, number>();
-  for (const { family } of got) reached.set(family.language, (reached.get(family.language) ?? 0) + 1);
   return {
     matches: got.map(({ family, copy, kit, score }) => ({
       family: family.id,
@@ -249,7 +312,10 @@ export async function round(asked: RoundAsked, seconds?: number): Promise<Round>
       why: pinned.has(copy) ? `Pinned. ${whyThis(kit, family)}` : whyThis(kit, family),
     })),
     served: got.length,
-    fairness: [...fair].reduce((total, [language, n]) => total + Math.min(n, reached.get(language) ?? 0), 0),
+    fairness: fairnessOf(
+      asked,
+      got.map(({ family }) => family.id),
+    ),
     score: got.reduce((total, one) => total + one.score, 0),
     without: families
       .filter(({ id }) => !given.has(id))
@@ -285,5 +351,5 @@ function whyNot(
   const open = stands.filter((one) => one === undefined).length;
   if (open > 0) return 'Every copy that suits went to others this time.';
   const reasons = [...new Set(stands.flatMap((one) => one ?? []))];
-  return `Nothing suits: what there is is ${reasons.map((one) => WALLS[one]).join(', or ')}.`;
+  return `Nothing suits: what is left is ${reasons.map((one) => WALLS[one]).join(', or ')}.`;
 }

@@ -1,0 +1,238 @@
+/** The work of a day: what can be done today, in the order in which it is best done, each thing with its one act. */
+import type { Role } from '~/core/people/role';
+import { count, listed } from '~/core/words/numbers';
+import { showTag } from '~/core/kits/tag';
+import { showDay } from './due';
+
+/** The stations, in the order of the work. */
+export type StationKey = 'choose' | 'fill' | 'word' | 'print' | 'lend' | 'takeBack' | 'listen' | 'lookBack';
+
+/** A bag, and with whom it has to do. */
+export interface BagOf {
+  tag: string;
+  family: string;
+}
+export interface DayFacts {
+  today: string;
+  /** Scans that were made without network and could not be kept. */
+  clashes: number;
+  /** Home, and not counted yet. */
+  toCount: BagOf[];
+  dueToday: BagOf[];
+  overdue: BagOf[];
+  /** Set aside for who waits, with the last day. */
+  aside: (BagOf & { keptUntil: string })[];
+  /** Settled hand-outs whose day has come, with the bags that are still to go. */
+  rounds: { id: string; name: string; bags: number }[];
+  /** Copies at school whose missing parts are all in the store. */
+  mendable: { tag: string }[];
+  /** Copies that are made and whose pack is not printed. */
+  unprinted: number;
+  /** Build runs that are begun. */
+  runs: { id: string; copies: number }[];
+  /** Answers that nobody has read; of them those that tell of something missing, or say something of their own. */
+  unread: number;
+  asking: number;
+  /** Reminders to print, held back, and such as could not be sent. */
+  strips: number;
+  held: number;
+  failed: number;
+  /** Lines that families read at home now and that nobody has found right, and in how many languages. */
+  lines: number;
+  languages: number;
+}
+
+export interface DayTask {
+  id: string;
+  /** Where it is done. */
+  station: StationKey;
+  count: number;
+  title: string;
+  /** Why today, in a sentence. */
+  why: string;
+  /** The first of what it is about. */
+  about: string[];
+  act: { label: string; to: string };
+  roles: readonly Role[];
+}
+
+const MOST_NAMED = 6;
+const BOTH: readonly Role[] = ['coordinator', 'helper'];
+const COORDINATOR: readonly Role[] = ['coordinator'];
+
+const bags = (all: readonly BagOf[]): string[] => [
+  ...all.slice(0, MOST_NAMED).map(({ tag, family }) => `${showTag(tag)}, ${family}`),
+  ...(all.length > MOST_NAMED ? [`and ${all.length - MOST_NAMED} more`] : []),
+];
+
+/** All that can be done today, whoever does it. */
+function allTasks(day: DayFacts): DayTask[] {
+  const tasks: (DayTask | false)[] = [
+    day.clashes > 0 && {
+      id: 'clashes',
+      station: 'lend',
+      count: day.clashes,
+      title: `Look at ${count(day.clashes, 'scan')} from the hall`,
+      why: 'They were made without network, and the bag had gone elsewhere meanwhile.',
+      about: [],
+      act: { label: 'See what happened', to: '/lend/hall' },
+      roles: BOTH,
+    },
+    day.toCount.length > 0 && {
+      id: 'count',
+      station: 'takeBack',
+      count: day.toCount.length,
+      title: `Count ${count(day.toCount.length, 'bag')} that came home`,
+      why: 'Until they are counted they go out to nobody.',
+      about: bags(day.toCount),
+      act: { label: 'Count them', to: '/take-back' },
+      roles: BOTH,
+    },
+    ...day.rounds.map((round): DayTask => ({
+      id: `round ${round.id}`,
+      station: 'lend',
+      count: round.bags,
+      title: `Hand out ${count(round.bags, 'bag')}: ${round.name}`,
+      why: 'They are promised, and their day has come.',
+      about: [],
+      act: { label: 'Hand them out', to: `/lend/rounds/${round.id}` },
+      roles: BOTH,
+    })),
+    day.aside.length > 0 && {
+      id: 'aside',
+      station: 'lend',
+      count: day.aside.length,
+      title: `Put ${count(day.aside.length, 'bag')} aside`,
+      why: 'A family has asked for each and may fetch it; after its day it goes to the next.',
+      about: day.aside
+        .slice(0, MOST_NAMED)
+        .map(({ tag, family, keptUntil }) => `${showTag(tag)}, ${family}, until ${showDay(keptUntil)}`),
+      act: { label: 'See who waits', to: '/lend/waiting' },
+      roles: COORDINATOR,
+    },
+    day.dueToday.length > 0 && {
+      id: 'due',
+      station: 'takeBack',
+      count: day.dueToday.length,
+      title: `Take back ${count(day.dueToday.length, 'bag')} today`,
+      why: 'They are due today; whoever brings one is thanked.',
+      about: bags(day.dueToday),
+      act: { label: 'Take them back', to: '/take-back' },
+      roles: BOTH,
+    },
+    day.overdue.length > 0 && {
+      id: 'overdue',
+      station: 'takeBack',
+      count: day.overdue.length,
+      title: `Ask after ${count(day.overdue.length, 'bag')}`,
+      why: 'They were due before today. A kind word at the gate does more than a message.',
+      about: bags(day.overdue),
+      act: { label: 'See which', to: '/take-back' },
+      roles: COORDINATOR,
+    },
+    day.unread > 0 && {
+      id: 'answers',
+      station: 'listen',
+      count: day.unread,
+      title: `Read ${count(day.unread, 'new answer')}`,
+      why:
+        day.asking > 0
+          ? `${count(day.asking, 'of them tells', 'of them tell')} of something missing, or ${day.asking === 1 ? 'says' : 'say'} something in their own words.`
+          : 'What children did and said is worth a minute.',
+      about: [],
+      act: { label: 'Read them', to: '/listen' },
+      roles: COORDINATOR,
+    },
+    day.failed > 0 && {
+      id: 'failed',
+      station: 'lend',
+      count: day.failed,
+      title: `See to ${count(day.failed, 'message')} that could not be sent`,
+      why: 'Try once more, or put it on paper.',
+      about: [],
+      act: { label: 'See them', to: '/lend/messages' },
+      roles: COORDINATOR,
+    },
+    day.strips > 0 && {
+      id: 'strips',
+      station: 'lend',
+      count: day.strips,
+      title: `Print ${count(day.strips, 'reminder')} on paper`,
+      why: 'These families are reminded by a strip in the bag, class by class.',
+      about: [],
+      act: { label: 'Print the strips', to: '/lend/messages' },
+      roles: COORDINATOR,
+    },
+    day.mendable.length > 0 && {
+      id: 'mend',
+      station: 'takeBack',
+      count: day.mendable.length,
+      title: `Mend ${count(day.mendable.length, 'bag')}`,
+      why: 'The store has all that they lack.',
+      about: [listed(day.mendable.slice(0, MOST_NAMED).map(({ tag }) => showTag(tag)))],
+      act: { label: 'Mend them', to: '/take-back/tasks' },
+      roles: BOTH,
+    },
+    ...day.runs.map((run): DayTask => ({
+      id: `run ${run.id}`,
+      station: 'fill',
+      count: 1,
+      title: `Go on making ${count(run.copies, 'bag')}`,
+      why: 'A build run is begun, and goes on where it was left.',
+      about: [],
+      act: { label: 'Go on', to: `/fill/runs/${run.id}` },
+      roles: BOTH,
+    })),
+    day.unprinted > 0 && {
+      id: 'print',
+      station: 'print',
+      count: day.unprinted,
+      title: `Print ${count(day.unprinted, 'pack')}`,
+      why: 'The bags are made, and cannot go out without their sheets.',
+      about: [],
+      act: { label: 'Print them', to: '/print' },
+      roles: BOTH,
+    },
+    day.lines > 0 && {
+      id: 'lines',
+      station: 'word',
+      count: day.lines,
+      title: `Check ${count(day.lines, 'line')} in ${count(day.languages, 'language')}`,
+      why: 'Families read them at home now, and no fluent reader has found them right.',
+      about: [],
+      act: { label: 'Check them', to: '/word' },
+      roles: ['coordinator', 'reader'],
+    },
+    day.held > 0 && {
+      id: 'held',
+      station: 'word',
+      count: day.held,
+      title: `Let ${count(day.held, 'message')} go`,
+      why: 'They are held back until the wording of messages is checked in their language.',
+      about: [],
+      act: { label: 'Check the wording', to: '/word/reminders' },
+      roles: ['coordinator', 'reader'],
+    },
+  ];
+  return tasks.filter((task) => task !== false);
+}
+
+/** The work of a day for somebody of a role, in the order in which it is best done. */
+export const dayWork = (day: DayFacts, role: Role): DayTask[] =>
+  allTasks(day).filter(({ roles }) => roles.includes(role));
+
+/** What waits at each station today: what can be done, and nothing else. */
+export function waitingOf(day: DayFacts, role: Role): Record<StationKey, number> {
+  const counts: Record<StationKey, number> = {
+    choose: 0,
+    fill: 0,
+    word: 0,
+    print: 0,
+    lend: 0,
+    takeBack: 0,
+    listen: 0,
+    lookBack: 0,
+  };
+  for (const task of dayWork(day, role)) counts[task.station] += task.count;
+  return counts;
+}
