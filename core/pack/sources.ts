@@ -4,6 +4,7 @@ import { FAMILY_WORDS } from '~/core/words/family';
 import { argumentsIn } from '~/core/words/inspect';
 import type { Args } from '~/core/words/message';
 import { PRINT_WORDS } from '~/core/words/print';
+import { REMINDER_WORDS } from '~/core/words/reminders';
 import type { Source } from '~/core/words/reading';
 import { SHARED } from '~/core/words/shared';
 
@@ -15,13 +16,25 @@ export interface Worded {
 
 export const AROUND: readonly (Worded & { title: string })[] = [
   { id: 'family', words: FAMILY_WORDS, title: 'Family pages and slips' },
+  { id: 'reminders', words: REMINDER_WORDS, title: 'Reminders and wishes' },
   { id: 'print', words: PRINT_WORDS, title: 'Sheets and labels' },
   { id: 'materials', words: MATERIAL_WORDS, title: 'Parts' },
   { id: 'shared', words: SHARED, title: 'Lines that games share' },
 ];
 
 /** Arguments that stand for words, not for a number. */
-const WORDS = new Set(['part', 'usual', 'standIn', 'contact', 'school', 'band']);
+const WORDS = new Set([
+  'part',
+  'usual',
+  'standIn',
+  'contact',
+  'school',
+  'band',
+  'family',
+  'kit',
+  'day',
+  'address',
+]);
 const NUMBER = 4;
 /** Arguments with which the lines of a source can be read. */
 export const plainArgs = ({ words }: Worded): Record<string, Args> =>

@@ -27,6 +27,7 @@ import { pegSlide } from './peg-slide';
 import { pinNotes } from './pin-notes';
 import { print } from './print';
 import { puzzleHalves } from './puzzle-halves';
+import { reminders } from './reminders';
 import { rowCall } from './row-call';
 import { shared } from './shared';
 import { skylineRolls } from './skyline-rolls';
@@ -69,6 +70,7 @@ export const pt: Wording = {
   'pin-notes': pinNotes,
   print,
   'puzzle-halves': puzzleHalves,
+  reminders,
   'row-call': rowCall,
   shared,
   'skyline-rolls': skylineRolls,
