@@ -154,13 +154,14 @@ const COLLIDED = new Set(['40001', '40P01']);
 const TRIES = 6;
 
 /**
- * Does `work` in one transaction: all of it or nothing. It is done again, from the beginning, when it collided with
+ * Does `work` in one transaction: all of it or nothing; within the transaction of `at`, where that is one already. It is done again, from the beginning, when it collided with
  * another one. Locks are taken in one order everywhere: variant, kit, copy, family, loan.
  */
 export async function transaction<H extends SchoolHandle | Installation, T>(
   at: H,
   work: (tx: H) => Promise<T>,
 ): Promise<T> {
+  if (others.has(at)) return within(at, work);
   for (let tries = 1; ; tries++) {
     try {
       return await once(at, work);
@@ -171,21 +172,45 @@ export async function transaction<H extends SchoolHandle | Installation, T>(
   }
 }
 
+/** A part of a transaction that can fail by itself. */
+async function within<H extends Queryable, T>(tx: H, work: (tx: H) => Promise<T>): Promise<T> {
+  await tx.execute('savepoint part');
+  try {
+    const result = await work(tx);
+    await tx.execute('release savepoint part');
+    return result;
+  } catch (error) {
+    // Where the whole transaction is lost there is nothing to go back to.
+    if (!databaseTrouble(error))
+      await tx.execute('rollback to savepoint part').then(
+        () => undefined,
+        () => undefined,
+      );
+    throw error;
+  }
+}
+
 const once = <H extends SchoolHandle | Installation, T>(at: H, work: (tx: H) => Promise<T>): Promise<T> =>
   borrowed(async (client, broke) => {
-    const within = <S extends Scope>(scope: S): Queryable & S => {
-      const made = handle(scope, async (...asked) => {
-        await bind(client, scope);
-        return (client.query as Ask)(...asked);
+    // One query follows the other: what is asked at the same moment waits for its turn.
+    let turn: Promise<unknown> = Promise.resolve();
+    const bound = <S extends Scope>(scope: S): Queryable & S => {
+      const made = handle(scope, (...asked) => {
+        const answer = turn.then(async () => {
+          await bind(client, scope);
+          return (client.query as Ask)(...asked);
+        });
+        turn = answer.catch(() => undefined);
+        return answer;
       });
-      others.set(made, ({ schoolId, districtId, timeZone }) => within({ schoolId, districtId, timeZone }));
+      others.set(made, ({ schoolId, districtId, timeZone }) => bound({ schoolId, districtId, timeZone }));
       return made;
     };
     try {
       const { schoolId, districtId } = at;
       await bind(client, { schoolId, districtId });
       await client.query('begin');
-      const tx = within(
+      const tx = bound(
         schoolId === undefined ? { districtId } : { schoolId, districtId, timeZone: at.timeZone },
       );
       const result = await work(tx as unknown as H);
@@ -282,7 +307,7 @@ export function databaseTrouble(error: unknown): DatabaseTrouble | undefined {
 export async function databaseState(ms = 2000): Promise<'ready' | DatabaseTrouble> {
   const late = pause(ms, 'busy' as const, { ref: false });
   const asked = connectionPool()
-    .query('select elsewhere from wording_check limit 1')
+    .query('select at from attendance limit 1')
     .then(
       () => 'ready' as const,
       (error: unknown) => databaseTrouble(error) ?? ('away' as const),

@@ -16,6 +16,14 @@ export interface QueuedRow {
 export const DRAW = 'draw';
 export const DRAW_LOST = 'draw-lost';
 
+/** The evening of a school: what is passed on, and what is said to families. */
+export const EVENING = 'evening';
+/** A message to carry. */
+export const SEND = 'send';
+/** A message that could not be carried is tried again so often, a little later each time. */
+export const SEND_TRIES = 3;
+const SEND_AGAIN_SECONDS = 30;
+
 /** A job whose server is never heard of again is found after so long; one that somebody waits for, sooner. */
 const LONGEST_SECONDS = 600;
 const LOOK_SECONDS = 10;
@@ -66,6 +74,18 @@ export async function layQueue(client: Ask): Promise<void> {
     retryLimit: MORE_TRIES,
     expireInSeconds: LONGEST_SECONDS,
     deadLetter: DRAW_LOST,
+  });
+  await layer.createQueue(EVENING, {
+    name: EVENING,
+    retryLimit: MORE_TRIES,
+    expireInSeconds: LONGEST_SECONDS,
+  });
+  await layer.createQueue(SEND, {
+    name: SEND,
+    retryLimit: SEND_TRIES,
+    retryDelay: SEND_AGAIN_SECONDS,
+    retryBackoff: true,
+    expireInSeconds: LOOK_SECONDS * 2,
   });
   await layer.stop({ graceful: false });
 }

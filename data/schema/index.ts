@@ -10,3 +10,8 @@ export * from './calendar';
 export * from './listening';
 export * from './words';
 export * from './print';
+export * from './holds';
+export * from './rounds';
+export * from './outbox';
+export * from './hall';
+export * from './gatherings';

@@ -21,7 +21,17 @@ import { ofSameSchool, schoolId } from './schools';
 
 const CAUSES = ['return', 'mend', 'undone', 'moved', 'built'] as const;
 
-const EVENTS = ['lent', 'dueChanged', 'returned', 'undone', 'reopened', 'safetyDecided'] as const;
+const EVENTS = [
+  'lent',
+  'dueChanged',
+  'renewed',
+  'returned',
+  'undone',
+  'reopened',
+  'safetyDecided',
+  'ruleDecided',
+  'arrived',
+] as const;
 
 const ENDS = ['returned', 'undone'] as const;
 
@@ -47,6 +57,10 @@ export const family = pgTable(
     group: text().notNull().default(''),
     reach: text().notNull().default(''),
     channel: text({ enum: CHANNELS }).notNull().default('paper'),
+    /** They would be written to once a week at the most. */
+    weekly: boolean().notNull().default(false),
+    /** What stands on their card: it names nobody. None until a card is wanted. */
+    card: text(),
     underThree: boolean().notNull().default(false),
     allergens: text().notNull().default(''),
     version: version(),
@@ -57,6 +71,7 @@ export const family = pgTable(
   (table) => [
     primaryKey({ columns: [table.schoolId, table.id] }),
     oneOf('family_is_reached_in_a_known_way', table.channel, CHANNELS),
+    uniqueIndex('family_card_is_taken').on(table.schoolId, table.card),
     index('family_by_name').on(table.schoolId, table.searchName),
     uniqueIndex('family_name_is_taken')
       .on(table.schoolId, sql`lower(${table.name})`)
@@ -73,6 +88,8 @@ export const loan = pgTable(
     familyId: uuid().notNull(),
     lentOn: date().notNull(),
     dueOn: date().notNull(),
+    /** The bag lies at school and waits to be counted. */
+    arrivedOn: date(),
     returnedOn: date(),
     /** Null while the copy is out. */
     closedAs: text({ enum: ENDS }),
