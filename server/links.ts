@@ -34,3 +34,10 @@ export const passwordLinkOf = (request: Request, key: string): string =>
 export const newReaderKey = (): string => randomBytes(24).toString('base64url');
 /** The address at which a fluent reader reads. */
 export const readerLinkOf = (request: Request, key: string): string => `${baseOf(request)}/read/${key}`;
+
+/** The address at which a family answers a message; where nobody asks for a page, as the server is named. */
+export const messageLink = (linkKey: string): string =>
+  `${(process.env.PUBLIC_URL ?? `http://${process.env.HOST ?? '127.0.0.1'}:${process.env.PORT ?? 4600}`).replace(/\/$/, '')}/a/${linkKey}`;
+
+/** The address of a table at which families tick themselves in. */
+export const tableLinkOf = (request: Request, key: string): string => `${baseOf(request)}/in/${key}`;

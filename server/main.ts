@@ -6,6 +6,7 @@ import type { ServerBuild } from 'react-router';
 import { troubleWords } from '~/core/words/trouble';
 import { closeDatabase, databaseState, roleFault } from '~/data/db';
 import { beginDaily } from './backup/daily';
+import { watchEvenings } from './lending/jobs';
 import { log } from './log';
 import { beginDrawing, endDrawing } from './print/jobs';
 import { shelfEntries } from './games/shelf';
@@ -48,6 +49,7 @@ server.on('clientError', (error: NodeJS.ErrnoException, socket: Duplex) => {
   );
 });
 const daily = beginDaily();
+const evenings = watchEvenings();
 
 async function tellDatabase(): Promise<void> {
   const database = await databaseState(5000);
@@ -76,6 +78,7 @@ async function stop(): Promise<void> {
   if (state.stopping) return;
   state.stopping = true;
   clearInterval(daily);
+  clearInterval(evenings);
   const late = setTimeout(() => server.closeAllConnections(), GRACE_MS);
   await Promise.all([
     new Promise<void>((done) => server.close(() => done())),

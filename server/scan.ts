@@ -2,6 +2,7 @@
 import { SHELF } from '~/core/games/shelf';
 import { searchable } from '~/core/words/search';
 import { dueWords } from '~/core/lending/due';
+import { readCard } from '~/core/lending/card';
 import { readTag, showTag } from '~/core/kits/tag';
 import { readSlip, slipSentence } from '~/core/listening/slip';
 import type { ScanChoice, ScanReading } from '~/core/lending/scan';
@@ -9,7 +10,7 @@ import { aboutLanguage } from '~/core/words/languages';
 import { nameOf } from '~/core/words/reading';
 import { namesOf } from '~/core/words/readings';
 import type { SchoolHandle } from '~/data/db';
-import { familiesNamed } from '~/data/queries/families';
+import { familiesNamed, familyByCard, type Family } from '~/data/queries/families';
 import { findCopy } from '~/data/queries/copies';
 import { listKits } from '~/data/queries/kits';
 import { sisterOfTag } from '~/data/queries/schools';
@@ -55,6 +56,9 @@ export async function readScan(
         },
       ],
     };
+  const card = readCard(q);
+  const carded = card ? await familyByCard(at, card) : undefined;
+  if (carded) return { q, choices: [familyChoice(carded, held)] };
   const tag = readTag(q);
   if (tag.kind === 'misread') {
     const families = await familyChoices(at, q, held);
@@ -121,10 +125,12 @@ export async function readScan(
   return { q, choices: choices.slice(0, MOST_CHOICES) };
 }
 
-async function familyChoices(at: SchoolHandle, q: string, held: Held): Promise<ScanChoice[]> {
+const familyChoice = (family: Family, held: Held): ScanChoice => {
   const copy = held.copy ? `&copy=${encodeURIComponent(held.copy)}` : '';
-  return (await familiesNamed(at, q, MOST_CHOICES)).map((family) => ({
+  return {
     says: `${copy ? 'lend to' : 'choose'} ${family.name} (${aboutLanguage(family.language).name})`,
     go: `/lend?family=${family.id}${copy}`,
-  }));
-}
+  };
+};
+const familyChoices = async (at: SchoolHandle, q: string, held: Held): Promise<ScanChoice[]> =>
+  (await familiesNamed(at, q, MOST_CHOICES)).map((family) => familyChoice(family, held));

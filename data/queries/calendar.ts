@@ -13,6 +13,7 @@ import { type SchoolHandle, transaction } from '../db';
 import { calendarEntry, copy, dueMove, family, kit, loan, loanEvent, schoolCalendar } from '../schema';
 import { log, saveOver, type Saving } from './changes';
 import { ours } from './ours';
+import { dayOfClass } from './rules';
 
 export type Entry = Pick<typeof calendarEntry.$inferSelect, 'id' | 'kind' | 'name' | 'uid'> & {
   from: string;
@@ -137,12 +138,14 @@ export function parted(entries: readonly Entry[]): { terms: Term[]; closed: Clos
   return { terms, closed: [...plain('closed'), ...betweenTerms(terms)] };
 }
 
-/** How due days are counted at a school now. */
-export async function dueRules(at: SchoolHandle): Promise<DueRules> {
-  const [{ weekdays, backOn, breaks, longBreakDays }, entries] = await Promise.all([
+/** How due days are counted at a school now; for a class, on the day on which it comes. */
+export async function dueRules(at: SchoolHandle, group = ''): Promise<DueRules> {
+  const [{ weekdays, backOn: usual, breaks, longBreakDays }, entries, own] = await Promise.all([
     calendarRules(at),
     calendarEntries(at),
+    dayOfClass(at, group),
   ]);
+  const backOn = own !== undefined && weekdays.includes(own) ? own : usual;
   return {
     calendar: { weekdays, closed: parted(entries).closed },
     ...(backOn === null ? {} : { backOn }),

@@ -19,6 +19,8 @@ export type Thing =
   | 'wording'
   | 'school'
   | 'calendar'
+  | 'lending'
+  | 'round'
   | 'sharing'
   | 'copy';
 type Kind = (typeof change.$inferSelect)['kind'];

@@ -3,8 +3,10 @@ import { and, asc, desc, eq, inArray, isNotNull, isNull, sql } from 'drizzle-orm
 import type { KitPart, KitPlan } from '~/core/kits/recipe';
 import type { Finish } from '~/core/paper/sheet';
 import type { Language } from '~/core/words/languages';
-import { type SchoolHandle } from '../db';
+import { dayIn } from '~/core/lending/due';
+import { type SchoolHandle, transaction } from '../db';
 import { buildRun, copy, copyCare, family, kit, loan } from '../schema';
+import { fillHolds } from './holds';
 import { ours } from './ours';
 import { soundPlan } from './sound';
 
@@ -184,4 +186,5 @@ export async function markPrinted(at: SchoolHandle, ids: string[], language?: La
     .update(copy)
     .set({ printedAt: sql`coalesce(${copy.printedAt}, now())`, ...(language ? { language } : {}) })
     .where(and(ours(at, copy), inArray(copy.id, ids)));
+  await transaction(at, (tx) => fillHolds(tx, dayIn(tx.timeZone, new Date())));
 }

@@ -3,6 +3,9 @@ import { and, desc, eq, lt, sql } from 'drizzle-orm';
 import { type SchoolHandle, transaction } from '../db';
 import { partCount } from '../schema';
 import { ours } from './ours';
+import { ever } from './short';
+import { dayIn } from '~/core/lending/due';
+import { fillHolds, letGo } from './holds';
 import { lockCopy } from './locks';
 import { moveAll, undoMovesFor } from './store';
 
@@ -67,19 +70,6 @@ export interface Shortage extends Count {
   tag: string;
   kitName: string;
 }
-
-/** What was ever short of a copy and a part, with the latest count of it. */
-const ever = (at: SchoolHandle, copyId?: string) => sql`
-  (select distinct copy_id, material from part_count
-   where school_id = ${at.schoolId} and (counted < expected or lacks <> '{}') ${copyId ? sql`and copy_id = ${copyId}` : sql``}) ever
-  cross join lateral (
-    select material, expected, counted, lacks from part_count p
-    where p.school_id = ${at.schoolId} and p.copy_id = ever.copy_id and p.material = ever.material
-    order by p.serial desc limit 1) last`;
-
-/** Ids of copies that lack a part now, as a query to be part of another. */
-export const shortCopies = (at: SchoolHandle) => sql`
-  select distinct ever.copy_id from ${ever(at)} where last.counted < last.expected or last.lacks <> '{}'`;
 
 /**
  * Parts that copies lack now, by their latest counts; of one copy, or of so many copies by tag. Only what was ever
@@ -153,6 +143,7 @@ function mendIn(at: SchoolHandle, copyId: string, personId: string, fromStore: b
       );
       if (!moved.ok) throw new StoreLacks();
     }
+    await fillHolds(tx, dayIn(tx.timeZone, new Date()));
     return short.length;
   });
 }
@@ -173,6 +164,7 @@ export function undoMend(at: SchoolHandle, copyId: string, personId: string): Pr
       (entry) => entry.cause === 'mend' && entry.at.getTime() === last.at.getTime(),
     );
     await takeBackCounts(tx, copyId, entries, personId);
+    await letGo(tx, copyId);
     // What came from the store for it goes back there.
     await undoMovesFor(tx, copyId, 'mended', personId, last.at);
     return true;

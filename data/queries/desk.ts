@@ -3,7 +3,7 @@ import { and, asc, eq, isNotNull, isNull, sql } from 'drizzle-orm';
 import { type SchoolHandle } from '../db';
 import { copy, kit, loan } from '../schema';
 import { ours } from './ours';
-import { shortCopies } from './counts';
+import { shortCopies } from './short';
 import { loanRows, type LoanRow } from './lending';
 
 export interface CopiesNow {
@@ -17,8 +17,11 @@ export interface CopiesNow {
   /** Of which parts are missing, wherever they are. */
   short: number;
   out: number;
+  /** Still with a family. */
   overdue: number;
   dueToday: number;
+  /** Back at school, and to be counted. */
+  toCount: number;
 }
 
 export async function copiesNow(at: SchoolHandle, today: string): Promise<CopiesNow> {
@@ -30,10 +33,11 @@ export async function copiesNow(at: SchoolHandle, today: string): Promise<Copies
       count(*) filter (where not printed)::int as unprinted,
       count(*) filter (where short)::int as short,
       count(*) filter (where not home)::int as out,
-      count(*) filter (where due_on < ${today})::int as overdue,
-      count(*) filter (where due_on = ${today})::int as "dueToday"
+      count(*) filter (where due_on < ${today} and arrived_on is null)::int as overdue,
+      count(*) filter (where due_on = ${today} and arrived_on is null)::int as "dueToday",
+      count(*) filter (where arrived_on is not null)::int as "toCount"
     from (
-      select c.printed_at is not null as printed, c.ready_at is not null as made, l.id is null as home, l.due_on, lacks.copy_id is not null as short
+      select c.printed_at is not null as printed, c.ready_at is not null as made, l.id is null as home, l.due_on, l.arrived_on, lacks.copy_id is not null as short
       from copy c
       left join loan l on l.school_id = ${at.schoolId} and l.copy_id = c.id and l.closed_as is null
       left join (${shortCopies(at)}) lacks on lacks.copy_id = c.id
@@ -73,10 +77,10 @@ export async function copiesAtSchool(at: SchoolHandle, most: number, named = '')
     .limit(most);
 }
 
-/** Loans that are out, the one due first on top: a page of them. */
+/** Loans that are out, those that wait to be counted and then the one due first on top: a page of them. */
 export const pageOfOut = (at: SchoolHandle, first: number, most: number): Promise<LoanRow[]> =>
   loanRows(at)
     .where(and(ours(at, loan), isNull(loan.closedAs)))
-    .orderBy(asc(loan.dueOn), asc(copy.tag))
+    .orderBy(sql`${loan.arrivedOn} is null`, asc(loan.dueOn), asc(copy.tag))
     .offset(first)
     .limit(most);

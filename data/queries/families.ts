@@ -2,7 +2,7 @@ import { and, asc, desc, eq, inArray, isNull, sql, type SQL } from 'drizzle-orm'
 import { NEW_FAMILY, type FamilyFields } from '~/core/lending/families';
 import type { Language } from '~/core/words/languages';
 import { type SchoolHandle, transaction, unlessTaken } from '../db';
-import { answer, family, loan } from '../schema';
+import { answer, attendance, carried, family, hallAct, hold, loan, message, promise } from '../schema';
 import { ours } from './ours';
 import { forgetLog, log, saveOver, type Saving } from './changes';
 
@@ -24,6 +24,7 @@ export const familyFields = (one: Family): FamilyFields => ({
   group: one.group,
   reach: one.reach,
   channel: one.channel,
+  weekly: one.weekly,
   underThree: one.underThree,
   allergens: one.allergens,
 });
@@ -142,6 +143,39 @@ export async function findFamily(at: SchoolHandle, id: string): Promise<Family |
   )[0];
 }
 
+/** The family with this card, where there is one. */
+export async function familyByCard(at: SchoolHandle, card: string): Promise<Family | undefined> {
+  return (
+    await at
+      .select()
+      .from(family)
+      .where(and(ours(at, family), eq(family.card, card), isNull(family.forgottenAt)))
+  )[0];
+}
+
+/** Gives a card to every family that has none. `draw` makes a code; one that is taken is drawn again. */
+export const giveCards = (at: SchoolHandle, draw: () => string): Promise<void> =>
+  transaction(at, async (tx) => {
+    const without = await tx
+      .select({ id: family.id })
+      .from(family)
+      .where(and(ours(tx, family), isNull(family.card), isNull(family.forgottenAt)))
+      .orderBy(asc(family.id))
+      .for('update');
+    if (without.length === 0) return;
+    const rows = await tx.select({ card: family.card }).from(family).where(ours(tx, family));
+    const taken = new Set(rows.map(({ card }) => card));
+    for (const { id } of without) {
+      let card = draw();
+      while (taken.has(card)) card = draw();
+      taken.add(card);
+      await tx
+        .update(family)
+        .set({ card })
+        .where(and(ours(tx, family), eq(family.id, id)));
+    }
+  });
+
 /** Adds a family. Answers undefined when the name is taken. */
 export async function createFamily(
   at: SchoolHandle,
@@ -225,6 +259,12 @@ export async function importFamilies(
   });
 }
 
+const messagesTo = (tx: SchoolHandle, familyId: string) =>
+  tx
+    .select({ id: message.id })
+    .from(message)
+    .where(and(ours(tx, message), eq(message.familyId, familyId)));
+
 /**
  * Forgets a family: what is personal is overwritten everywhere, in its row, in what it answered and in the log of
  * changes; the loans stay as loans of nobody, and answers as numbers. Answers false while a copy is still out with
@@ -246,6 +286,8 @@ export function forgetFamily(at: SchoolHandle, id: string, personId: string | nu
         group: '',
         reach: '',
         channel: 'never',
+        weekly: false,
+        card: null,
         allergens: '',
         underThree: false,
         forgottenAt: new Date(),
@@ -263,6 +305,16 @@ export function forgetFamily(at: SchoolHandle, id: string, personId: string | nu
       // The key was made of what was said: it would tell whoever guesses the words that they were right.
       .set({ childDid: '', missing: '', anythingElse: '', sendKey: sql`'forgotten ' || ${answer.id}` })
       .where(and(ours(tx, answer), inArray(answer.loanId, loans)));
+    // What was said to them has their name in it; whom they waited for and what was promised is over.
+    await tx.delete(carried).where(and(ours(tx, carried), inArray(carried.messageId, messagesTo(tx, id))));
+    await tx.delete(message).where(and(ours(tx, message), eq(message.familyId, id)));
+    await tx.delete(hold).where(and(ours(tx, hold), eq(hold.familyId, id)));
+    await tx.delete(hallAct).where(and(ours(tx, hallAct), sql`${id} = any(${hallAct.about})`));
+    await tx.delete(attendance).where(and(ours(tx, attendance), eq(attendance.familyId, id)));
+    await tx
+      .update(promise)
+      .set({ endedAt: new Date() })
+      .where(and(ours(tx, promise), eq(promise.familyId, id), isNull(promise.endedAt)));
     await forgetLog(tx, 'family', id);
     await log(tx, { thing: 'family', thingId: id, kind: 'forgotten', version: gone.version, personId });
     return true;

@@ -1,11 +1,11 @@
-import { and, asc, desc, eq, inArray, isNull, sql } from 'drizzle-orm';
+import { and, asc, desc, eq, inArray, isNotNull, isNull, sql } from 'drizzle-orm';
 import type { KitPlan } from '~/core/kits/recipe';
 import type { AgeBand, Params } from '~/core/games/kit/types';
 import type { OwnGame } from '~/core/own/definition';
 import { kitAbout, type KitAbout } from '~/core/kits/forms';
 import { playsEach } from '~/core/kits/loan';
 import { type SchoolHandle, transaction, unlessTaken } from '../db';
-import { kit, kitVariant, variant } from '../schema';
+import { copy, kit, kitVariant, variant } from '../schema';
 import { ours } from './ours';
 import { log, saveOver, type Saving } from './changes';
 import { followed, passOn } from './sharing';
@@ -116,6 +116,17 @@ export const kitsOfGames = async (
       .orderBy(desc(kit.createdAt))
       .limit(most)
   ).map(({ id }) => id);
+
+/** Each kit of which there are bags, once for each build run of them, by name. */
+export const builtKits = (
+  at: SchoolHandle,
+): Promise<{ id: string; name: string; band: Kit['ageBand']; runId: string }[]> =>
+  at
+    .selectDistinct({ id: kit.id, name: kit.name, band: kit.ageBand, runId: copy.buildRunId })
+    .from(copy)
+    .innerJoin(kit, and(ours(at, kit), eq(kit.id, copy.kitId)))
+    .where(and(ours(at, copy), isNull(copy.movedAt), isNotNull(copy.readyAt)))
+    .orderBy(kit.name);
 
 export interface KitWithVariants extends Kit {
   variants: Variant[];

@@ -1,12 +1,20 @@
-import { and, asc, desc, eq, gt, inArray, isNull, sql } from 'drizzle-orm';
-import { dayIn } from '~/core/lending/due';
+import { and, asc, desc, eq, gt, inArray, isNotNull, isNull, sql } from 'drizzle-orm';
+import { dayIn, showDay } from '~/core/lending/due';
+import { limitReached, notLonger, type NotLonger } from '~/core/lending/rules';
 import { refusedBy, type SchoolHandle, transaction } from '../db';
 import { answer, buildRun, change, copy, copyCare, family, kit, loan, loanEvent, partCount } from '../schema';
 import { ours } from './ours';
 import { record, takeBackCounts, type Count } from './counts';
+import { endHoldBy, fillHolds, letGo, othersWait, reopenHold, setAsideFor } from './holds';
 import { lockCopy, lockCopyOf, lockFamily } from './locks';
+import { keepPromise, promisedTo, reopenPromise } from './promises';
+import { lendingRules } from './rules';
 
-export type LendResult = { ok: true; loanId: string } | { ok: false; reason: 'out' | 'gone' | 'unmade' };
+export type LendResult =
+  | { ok: true; loanId: string }
+  | { ok: false; reason: 'out' | 'gone' | 'unmade' }
+  /** It is another family's by now, or the family has what it may have: in a sentence. */
+  | { ok: false; reason: 'others' | 'limit'; why: string };
 
 /**
  * Lends a copy. The copy's row is locked, and a unique index refuses a second open loan whatever happens: of two
@@ -22,23 +30,32 @@ export async function lend(
     personId: string | null;
     /** What stood against it, and who decided that it goes out all the same. */
     decided?: string;
+    /** The same for the school's rules, and for whom it was set aside. */
+    ruleDecided?: string;
   },
 ): Promise<LendResult> {
   try {
     return await transaction(at, async (tx): Promise<LendResult> => {
-      if (!(await lockCopy(tx, input.copyId)) || !(await lockFamily(tx, input.familyId)))
+      if (!(await lockCopy(tx, input.copyId)) || !(await lockFamily(tx, input.familyId, true)))
         return { ok: false, reason: 'gone' };
       if (await tx.$count(copy, and(ours(tx, copy), eq(copy.id, input.copyId), isNull(copy.readyAt))))
         return { ok: false, reason: 'unmade' };
       if (await tx.$count(loan, and(ours(tx, loan), eq(loan.copyId, input.copyId), isNull(loan.closedAs))))
         return { ok: false, reason: 'out' };
-      const { personId, decided, ...values } = input;
+      const against = input.ruleDecided === undefined ? await ruleAgainst(tx, input) : undefined;
+      if (against) return { ok: false, ...against };
+      const { personId, decided, ruleDecided, ...values } = input;
       const [made] = await tx.insert(loan).values(values).returning({ id: loan.id });
+      await endHoldBy(tx, { loanId: made!.id, copyId: input.copyId, familyId: input.familyId });
+      await keepPromise(tx, { loanId: made!.id, copyId: input.copyId, familyId: input.familyId });
       await tx
         .insert(loanEvent)
         .values([
           { loanId: made!.id, kind: 'lent', note: `due ${input.dueOn}`, personId },
           ...(decided ? [{ loanId: made!.id, kind: 'safetyDecided' as const, note: decided, personId }] : []),
+          ...(ruleDecided
+            ? [{ loanId: made!.id, kind: 'ruleDecided' as const, note: ruleDecided, personId }]
+            : []),
         ]);
       return { ok: true, loanId: made!.id };
     });
@@ -46,6 +63,43 @@ export async function lend(
     if (refusedBy(error) === 'copy_is_out_already') return { ok: false, reason: 'out' };
     throw error;
   }
+}
+
+/**
+ * What the rules of the school say against lending a copy to a family on a day, and for whom it is set aside or promised;
+ * undefined where nothing stands against it.
+ */
+export async function ruleAgainst(
+  at: SchoolHandle,
+  input: { copyId: string; familyId: string; lentOn: string },
+): Promise<{ reason: 'others' | 'limit'; why: string } | undefined> {
+  const [aside, promised, rules, has] = await Promise.all([
+    setAsideFor(at, input.copyId),
+    promisedTo(at, input.copyId),
+    lendingRules(at),
+    at
+      .select({ lentOn: loan.lentOn })
+      .from(loan)
+      .where(
+        and(ours(at, loan), eq(loan.familyId, input.familyId), isNull(loan.closedAs), isNull(loan.arrivedOn)),
+      ),
+  ]);
+  if (aside && aside.familyId !== input.familyId)
+    return {
+      reason: 'others',
+      why: `This copy is set aside for ${aside.familyName} until ${showDay(aside.keptUntil)}.`,
+    };
+  if (promised && promised.familyId !== input.familyId)
+    return {
+      reason: 'others',
+      why: `This copy is promised to ${promised.familyName} in “${promised.round}”.`,
+    };
+  const limit = limitReached(
+    rules,
+    has.map(({ lentOn }) => lentOn),
+    input.lentOn,
+  );
+  return limit ? { reason: 'limit', why: limit } : undefined;
 }
 
 export interface LoanRow {
@@ -57,6 +111,8 @@ export interface LoanRow {
   familyName: string;
   lentOn: string;
   dueOn: string;
+  /** It lies at school since then, and waits to be counted. */
+  arrivedOn: string | null;
   returnedOn: string | null;
   closedAs: 'returned' | 'undone' | null;
 }
@@ -72,6 +128,7 @@ export const loanRows = (at: SchoolHandle) =>
       familyName: family.name,
       lentOn: loan.lentOn,
       dueOn: loan.dueOn,
+      arrivedOn: loan.arrivedOn,
       returnedOn: loan.returnedOn,
       closedAs: loan.closedAs,
     })
@@ -182,6 +239,43 @@ export function changeDue(
   });
 }
 
+/**
+ * Keeps a bag longer, as often as the school's rules allow and while nobody else waits for it. `until` says when it is
+ * due then, by the day on which it is due now. Answers the new day, or why not.
+ */
+export function renew(
+  at: SchoolHandle,
+  loanId: string,
+  personId: string | null,
+  until: (tx: SchoolHandle, dueOn: string) => Promise<string>,
+): Promise<{ ok: true; dueOn: string } | { ok: false; why: NotLonger | 'home' }> {
+  return transaction(at, async (tx) => {
+    await lockCopyOf(tx, loanId);
+    const [one] = await tx
+      .select({ dueOn: loan.dueOn })
+      .from(loan)
+      .where(and(ours(tx, loan), eq(loan.id, loanId), isNull(loan.closedAs)));
+    if (!one) return { ok: false, why: 'home' };
+    const [rules, renewed, wait] = await Promise.all([
+      lendingRules(tx),
+      tx.$count(
+        loanEvent,
+        and(ours(tx, loanEvent), eq(loanEvent.loanId, loanId), eq(loanEvent.kind, 'renewed')),
+      ),
+      othersWait(tx, loanId),
+    ]);
+    const why = notLonger(rules, renewed, wait);
+    if (why) return { ok: false, why };
+    const dueOn = await until(tx, one.dueOn);
+    await tx
+      .update(loan)
+      .set({ dueOn })
+      .where(and(ours(tx, loan), eq(loan.id, loanId)));
+    await tx.insert(loanEvent).values({ loanId, kind: 'renewed', note: `due ${dueOn}`, personId });
+    return { ok: true, dueOn };
+  });
+}
+
 /** Whether something was undone, or why it could not be: a sentence that names what rests on it. */
 export type Undone = { ok: true } | { ok: false; why: string };
 const refuse = (why: string): Undone => ({ ok: false, why });
@@ -202,9 +296,48 @@ export function undoLoan(at: SchoolHandle, loanId: string, personId: string): Pr
       .returning({ id: loan.id });
     if (changed.length === 0) return refuse('This loan was ended already, so there is nothing to undo.');
     await tx.insert(loanEvent).values({ loanId, kind: 'undone', personId });
+    await reopenHold(tx, loanId);
+    await reopenPromise(tx, loanId);
+    await fillHolds(tx, dayIn(tx.timeZone, new Date()));
     return { ok: true };
   });
 }
+
+/** A bag is at school and waits to be counted. Answers its loan, or undefined when it is not out, or lies there already. */
+export function arrive(
+  at: SchoolHandle,
+  input: { copyId: string; arrivedOn: string; personId: string | null },
+): Promise<{ loanId: string; familyId: string } | undefined> {
+  return transaction(at, async (tx) => {
+    await lockCopy(tx, input.copyId);
+    const [home] = await tx
+      .update(loan)
+      .set({ arrivedOn: input.arrivedOn })
+      .where(
+        and(
+          ours(tx, loan),
+          eq(loan.copyId, input.copyId),
+          isNull(loan.closedAs),
+          isNull(loan.arrivedOn),
+          sql`${loan.lentOn} <= ${input.arrivedOn}`,
+        ),
+      )
+      .returning({ loanId: loan.id, familyId: loan.familyId });
+    if (home)
+      await tx.insert(loanEvent).values({ loanId: home.loanId, kind: 'arrived', personId: input.personId });
+    return home;
+  });
+}
+
+/** It is with the family after all. False when it was counted, or was not taken to be at school. */
+export const unarrive = async (at: SchoolHandle, loanId: string): Promise<boolean> =>
+  (
+    await at
+      .update(loan)
+      .set({ arrivedOn: null })
+      .where(and(ours(at, loan), eq(loan.id, loanId), isNull(loan.closedAs), isNotNull(loan.arrivedOn)))
+      .returning({ id: loan.id })
+  ).length > 0;
 
 /** Takes a copy back and records what was counted. Answers false when the loan is not open any more. */
 export function takeBack(
@@ -223,7 +356,11 @@ export function takeBack(
     await lockCopyOf(tx, input.loanId);
     const [closed] = await tx
       .update(loan)
-      .set({ closedAs: 'returned', returnedOn: input.returnedOn })
+      .set({
+        closedAs: 'returned',
+        returnedOn: sql`coalesce(${loan.arrivedOn}, ${input.returnedOn}::date)`,
+        arrivedOn: null,
+      })
       .where(and(ours(tx, loan), eq(loan.id, input.loanId), isNull(loan.closedAs)))
       .returning();
     if (!closed) return false;
@@ -245,6 +382,7 @@ export function takeBack(
       await tx
         .insert(copyCare)
         .values(found.map((one) => ({ ...one, copyId: closed.copyId, personId: input.personId })));
+    await fillHolds(tx, input.returnedOn);
     return true;
   });
 }
@@ -293,6 +431,7 @@ export async function undoReturn(at: SchoolHandle, loanId: string, personId: str
           ),
         );
       await tx.insert(loanEvent).values({ loanId, kind: 'reopened', personId });
+      await letGo(tx, copyId);
       // Of a return that was counted anew, only the last count stands.
       const last = counted.filter((one) => one.at.getTime() === counted[0]!.at.getTime());
       if (last.length) await takeBackCounts(tx, copyId, last, personId);

@@ -23,12 +23,12 @@ export async function lockCopyOf(tx: SchoolHandle, loanId: string): Promise<stri
   return found && (await lockCopy(tx, found.copyId)) ? found.copyId : undefined;
 }
 
-/** Holds a family in its place: it is not forgotten meanwhile. False when it was. */
-export async function lockFamily(tx: SchoolHandle, familyId: string): Promise<boolean> {
+/** Holds a family in its place: it is not forgotten meanwhile; `alone`, nor lent anything else. False when it was forgotten. */
+export async function lockFamily(tx: SchoolHandle, familyId: string, alone = false): Promise<boolean> {
   const rows = await tx
     .select({ id: family.id })
     .from(family)
     .where(and(ours(tx, family), eq(family.id, familyId), isNull(family.forgottenAt)))
-    .for('share');
+    .for(alone ? 'no key update' : 'share');
   return rows.length > 0;
 }

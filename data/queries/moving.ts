@@ -6,7 +6,9 @@ import { buildRun, copy, loan, partCount, school } from '../schema';
 import { log } from './changes';
 import { record } from './counts';
 import { addKinds, ownKinds } from './materials';
+import { letGo } from './holds';
 import { ours } from './ours';
+import { breakPromise } from './promises';
 import { boundTo, type School } from './schools';
 import { kitAlsoAt } from './shareable';
 
@@ -70,6 +72,8 @@ export function moveCopies(
         .update(copy)
         .set({ movedAt: new Date(), movedTo: to.id })
         .where(and(ours(tx, copy), eq(copy.id, one.id)));
+      await letGo(tx, one.id);
+      await breakPromise(tx, one.id);
       const id = await arrive(there, one, known);
       await record(there, id, 'moved', held, personId, null);
       const entry = { thing: 'copy' as const, kind: 'did' as const, personId };

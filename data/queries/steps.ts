@@ -1,4 +1,5 @@
 /** What is done of the copies of a build run, step by step: begun, done, taken back, finished by hand, given up. */
+import { dayIn } from '~/core/lending/due';
 import { and, asc, eq, inArray, isNull, sql } from 'drizzle-orm';
 import { countedBy, isSettled, standingOf, type Outcome, type StandingStep } from '~/core/kits/making';
 import { type SchoolHandle, transaction } from '../db';
@@ -7,6 +8,7 @@ import { record } from './counts';
 import { lockCopy } from './locks';
 import { eventsOf, type Written } from './making';
 import { catalogueNow } from './materials';
+import { fillHolds } from './holds';
 import { ours } from './ours';
 import { moveAll, onHandNow, undoMovesFor, type TooFew } from './store';
 
@@ -160,6 +162,7 @@ async function finish(
     personId,
     null,
   );
+  await fillHolds(tx, dayIn(tx.timeZone, new Date()));
   await endWhenDone(tx, makingId);
 }
 

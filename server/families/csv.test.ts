@@ -27,6 +27,7 @@ const families = fc
       group: text,
       reach: text,
       channel: fc.constantFrom('paper', 'message', 'mail', 'never'),
+      weekly: fc.boolean(),
       underThree: fc.boolean(),
       allergens: text,
     }),
@@ -49,11 +50,44 @@ describe('families as CSV', () => {
     );
   });
 
+  it('answer 2,000 broken files with a sentence, or with rows that each say what is wrong', () => {
+    const piece = fc.constantFrom(
+      'name,language',
+      'name;language',
+      'Family A,en',
+      '"Family B,es',
+      ',,,',
+      'x\u0000y',
+      '\ufeffname',
+      'Family C,Klingon,"A., grade 99"',
+      '\r',
+      '"',
+      'name,language,weekly\nFamily D,en,perhaps',
+    );
+    fc.assert(
+      fc.property(
+        fc.array(fc.oneof(piece, fc.string({ maxLength: 30 })), { maxLength: 12 }),
+        fc.constantFrom('\n', '\r\n', '\r', ';'),
+        (parts, end) => {
+          const result = familiesFromCsv(parts.join(end), ['Family A']);
+          if (!result.ok) expect(result.problem).toMatch(/[.!?]$/);
+          else
+            for (const row of result.rows)
+              expect([row.family === undefined, typeof row.problem]).toEqual([
+                row.problem !== undefined,
+                row.problem === undefined ? 'undefined' : 'string',
+              ]);
+        },
+      ),
+      { numRuns: 2000 },
+    );
+  });
+
   it('write no cell that a spreadsheet would run', () => {
     const csv = familiesToCsv([
       { ...NEW_FAMILY, name: '=1+1', reach: '+555', children: '=A, grade 1\n+B, pre-K' },
     ]);
-    expect(csv).toContain(`'=1+1,en,,"'=A, grade 1; '+B, pre-K",,'+555,paper,no,`);
+    expect(csv).toContain(`'=1+1,en,,"'=A, grade 1; '+B, pre-K",,'+555,paper,no,no,`);
     expect(csv.split('\r\n')).toHaveLength(3);
   });
 
@@ -69,7 +103,7 @@ describe('families as CSV', () => {
     const csv = familiesToCsv([
       { ...NEW_FAMILY, name: 'Family Auk; =1+1', reach: 'a;@SUM(1)', allergens: 'x|-2' },
     ]);
-    expect(csv).toContain("Family Auk; '=1+1,en,,,,a;'@SUM(1),paper,no,x|'-2");
+    expect(csv).toContain("Family Auk; '=1+1,en,,,,a;'@SUM(1),paper,no,no,x|'-2");
   });
 
   it('come in from a list of the time before children and classes were kept', () => {

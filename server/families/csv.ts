@@ -11,6 +11,7 @@ const COLUMNS = [
   'group',
   'reach',
   'channel',
+  'weekly',
   'underThree',
   'allergens',
 ] as const;
@@ -20,8 +21,8 @@ export const familiesToCsv = (families: readonly FamilyFields[]): string =>
     COLUMNS,
     families.map((family) =>
       COLUMNS.map((column) =>
-        column === 'underThree'
-          ? family.underThree
+        column === 'underThree' || column === 'weekly'
+          ? family[column]
             ? 'yes'
             : 'no'
           : column === 'children'
@@ -67,9 +68,11 @@ export function familiesFromCsv(
           .map((one) => aboutLanguage(one).name)
           .join(', ')}.`,
       };
-    const under = cell('underThree').toLowerCase();
-    if (!YES.has(under) && !NO.has(under))
-      return { row, name, problem: `“${cell('underThree')}” under underThree is neither yes nor no.` };
+    const yes = (column: 'underThree' | 'weekly'): boolean => YES.has(cell(column).toLowerCase());
+    const unclear = (['underThree', 'weekly'] as const).find(
+      (column) => !yes(column) && !NO.has(cell(column).toLowerCase()),
+    );
+    if (unclear) return { row, name, problem: `“${cell(unclear)}” under ${unclear} is neither yes nor no.` };
     const channel = cell('channel').toLowerCase();
     const checked = checkFamily({
       name,
@@ -80,7 +83,8 @@ export function familiesFromCsv(
       reach: cell('reach'),
       // A list of the time before has no such column.
       ...(channel ? { channel } : {}),
-      underThree: YES.has(under),
+      weekly: yes('weekly'),
+      underThree: yes('underThree'),
       allergens: cell('allergens'),
     });
     if (!checked.ok) return { row, name, problem: Object.values(checked.errors).join(' ') };

@@ -4,9 +4,14 @@ import { daysAfter } from '~/core/lending/due';
 import type { SchoolHandle } from '~/data/db';
 import { dueRules } from '~/data/queries/calendar';
 
-/** The due day that is proposed, with its reason. */
-export async function proposedDue(at: SchoolHandle, lentOn: string, days: number): Promise<Due> {
-  const rules = await dueRules(at);
+/** The due day that is proposed, with its reason; for a class, on the day on which it comes. */
+export async function proposedDue(
+  at: SchoolHandle,
+  lentOn: string,
+  days: number,
+  group?: string,
+): Promise<Due> {
+  const rules = await dueRules(at, group);
   try {
     return due({ ...rules, lentOn, days });
   } catch (error) {

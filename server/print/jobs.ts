@@ -11,6 +11,7 @@ import {
   type PrintJob,
 } from '~/data/queries/print';
 import { isId } from '../ids';
+import { beginEvenings } from '../lending/jobs';
 import { log } from '../log';
 import { notFound } from '../refusals';
 import { drawn } from '../threads';
@@ -77,6 +78,7 @@ export async function beginDrawing(): Promise<void> {
     for (let i = 0; i < HANDS; i++)
       hands.push(await queue().work<QueuedRow>(DRAW, { pollingIntervalSeconds: 1 }, draw));
     await queue().work<QueuedRow>(DRAW_LOST, { pollingIntervalSeconds: 5 }, giveUp);
+    await beginEvenings();
   } catch (error) {
     log.debug({ err: error }, 'the queue cannot be worked at yet');
     later = setTimeout(() => void beginDrawing(), AGAIN_MS);

@@ -10,6 +10,7 @@ import type { KitPlan, Recipe } from '~/core/kits/recipe';
 import type { HazardId, SaferKit } from '~/core/kits/safety';
 import type { RunPlan } from '~/core/kits/run-plan';
 import type { CopyVerdict, Held } from '~/core/kits/verdict';
+import type { Round, RoundAsked, RoundStep } from '~/core/lending/round';
 import type { PieceChoice } from '~/core/pack/pack';
 import type { ReadXliff } from '~/core/words/xliff';
 import type { ReadCsv } from '../families/csv';
@@ -72,6 +73,23 @@ export const entryOf = rememberedBy<GameRef, ShelfEntry>((ref) => reckon('entry'
 /** A list of families, row by row. */
 export const readFamilies = (text: string, existing: string[], languages: string[]): Promise<ReadCsv> =>
   reckon('families', { text, existing, languages });
+/** A hand-out, solved in a thread; `signal` gives it up, `progress` is told each step. */
+export async function roundOf(
+  asked: RoundAsked,
+  { signal, progress }: { signal?: AbortSignal; progress?: (step: RoundStep) => void } = {},
+): Promise<Round> {
+  const { port1, port2 } = new MessageChannel();
+  if (progress) port1.on('message', progress);
+  const late = AbortSignal.timeout(LONGEST_MS);
+  try {
+    return (await pool('reckon').run(
+      { asked, port: port2 },
+      { name: 'handOut', transferList: [port2], signal: signal ? AbortSignal.any([signal, late]) : late },
+    )) as Round;
+  } finally {
+    port1.close();
+  }
+}
 /** The sentences in a file of lines. */
 export const readLines = (text: string): Promise<ReadXliff> => reckon('linesOfFile', text);
 export const shelf = (): Promise<ShelfEntry[]> =>

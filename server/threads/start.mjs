@@ -6,6 +6,7 @@ const work = await import('./worker.ts');
 export const {
   draw,
   families,
+  handOut,
   linesOfFile,
   preview,
   pieces,

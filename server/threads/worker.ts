@@ -12,6 +12,7 @@ import { catalogueOf, type SchoolMaterial } from '~/core/materials/school';
 import { saferKit, type HazardId, type SaferKit } from '~/core/kits/safety';
 import { verdictOfCopy, type CopyVerdict, type Held } from '~/core/kits/verdict';
 import { canMake, type Can, type CanAsked } from '~/core/kits/can';
+import { round, type Round, type RoundAsked } from '~/core/lending/round';
 import type { MakingStep } from '~/core/kits/making';
 import { planAfternoon, stepsOf, type AfternoonAsked, type Batch } from '~/core/pack/afternoon';
 import { centsOf, workOf, type Printing } from '~/core/pack/cost';
@@ -70,6 +71,14 @@ export const families = ({
   existing: string[];
   languages: string[];
 }): ReadCsv => familiesFromCsv(text, existing, languages);
+/** A hand-out, that tells through the port which of its steps it has come to. */
+export async function handOut({ asked, port }: { asked: RoundAsked; port: MessagePort }): Promise<Round> {
+  try {
+    return await round(asked, undefined, (step) => port.postMessage(step));
+  } finally {
+    port.close();
+  }
+}
 export const linesOfFile = (text: string): ReadXliff => linesIn(text);
 export const pieces = (asked: Pieces): PieceChoice[] => piecesIn(asked);
 /** What a school wrote of its materials, beside what is asked. */

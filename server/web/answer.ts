@@ -42,7 +42,7 @@ export function answerWith(build: ServerBuild): Handler {
     const answer = await Promise.race([
       forOneRequest(() => {
         const work = (): Promise<Response> => application(request, context);
-        return url.pathname.startsWith('/p/') ? forFamily(work) : afterFamilies().then(work);
+        return /^\/[pa]\//.test(url.pathname) ? forFamily(work) : afterFamilies().then(work);
       }),
       pause(LONGEST_MS, undefined, { signal: gone.signal, ref: false }).catch(() => undefined),
     ]);

@@ -56,9 +56,11 @@ export function webApp(
     response.setHeader('X-Request-Id', response.locals.requestId as string);
     // A fluent reader may say a line aloud; nothing else asks for a microphone.
     const microphone = request.path.startsWith('/read/') ? '(self)' : '()';
+    // A phone at the desk in the hall may read labels with its camera.
+    const camera = request.path === '/lend/hall' ? '(self)' : '()';
     response.setHeader(
       'Permissions-Policy',
-      `camera=(), microphone=${microphone}, geolocation=(), payment=()`,
+      `camera=${camera}, microphone=${microphone}, geolocation=(), payment=()`,
     );
     if (state.stopping) response.setHeader('Connection', 'close');
     next();
@@ -96,6 +98,11 @@ export function webApp(
   });
 
   app.use(compression());
+  // What lets the desk in the hall go on without network is looked for anew each time.
+  app.get('/hall-worker.js', (_request, response, next) => {
+    response.setHeader('Cache-Control', 'no-cache');
+    next();
+  });
   app.use('/assets', express.static('build/client/assets', { immutable: true, maxAge: '1y' }));
   app.use(express.static('build/client', { maxAge: '1h', index: false, redirect: false }));
   app.use(async (request, response) => {

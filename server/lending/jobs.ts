@@ -1,0 +1,84 @@
+/** The jobs of evenings and messages: each is done once, by whichever server has a hand free, and again when its server dies. */
+import { createHash } from 'node:crypto';
+import { fromDate } from '@internationalized/date';
+import { atSchool, type OneSchool, type SchoolHandle } from '~/data/db';
+import { everySchool } from '~/data/queries/outbox';
+import { EVENING, queue, SEND, SEND_TRIES, type QueuedRow } from '~/data/queue';
+import { log } from '../log';
+import { today } from '../today';
+import { evening } from './evening';
+import { send } from './outbox';
+
+/** From this hour on, on the clock of the school, families are told what there is to tell. */
+const EVENING_HOUR = 17;
+const LOOK_MS = 60_000;
+/** So many messages are taken out of the queue at once. */
+const BATCH = 25;
+
+interface EveningJob {
+  day: string;
+  school: OneSchool;
+}
+
+const bound = ({ schoolId, districtId, timeZone }: OneSchool): OneSchool => ({
+  schoolId,
+  districtId,
+  timeZone,
+});
+
+/** One id for one thing to do: whoever asks for it again asks for the same job. */
+function jobId(text: string): string {
+  const hex = createHash('sha256').update(text).digest('hex');
+  return `${hex.slice(0, 8)}-${hex.slice(8, 12)}-4${hex.slice(13, 16)}-8${hex.slice(17, 20)}-${hex.slice(20, 32)}`;
+}
+
+/** Puts messages into the queue; one that is there already is there once. */
+export async function enqueueMessages(at: SchoolHandle, ids: readonly string[]): Promise<void> {
+  for (const id of ids) await queue().send(SEND, { id, school: bound(at) } satisfies QueuedRow, { id });
+}
+
+/** Does the evening of a school now. */
+export async function doEvening(at: SchoolHandle, day = today(at)): Promise<void> {
+  await enqueueMessages(at, await evening(at, day));
+}
+
+/** Lets this server work at evenings and messages. The queue has been started. */
+export async function beginEvenings(): Promise<void> {
+  await queue().work<EveningJob>(EVENING, { pollingIntervalSeconds: 5 }, async ([job]) =>
+    doEvening(atSchool(job!.data.school), job!.data.day),
+  );
+  await queue().work<QueuedRow>(
+    SEND,
+    { pollingIntervalSeconds: 1, batchSize: BATCH, includeMetadata: true },
+    async (jobs) => {
+      // One that fails is tried again by itself; the others are done.
+      for (const { id, data, retryCount } of jobs)
+        await send(atSchool(data.school), data.id, retryCount >= SEND_TRIES).catch(() =>
+          queue().fail(SEND, id),
+        );
+    },
+  );
+}
+
+/** Asks for the evening of every school where it has come. */
+export async function askForEvenings(now: Date): Promise<void> {
+  for (const school of await everySchool()) {
+    const { hour } = fromDate(now, school.timeZone);
+    if (hour < EVENING_HOUR) continue;
+    const day = today(school);
+    await queue().send(EVENING, { day, school: bound(school) } satisfies EveningJob, {
+      id: jobId(`evening ${school.schoolId} ${day}`),
+    });
+  }
+}
+
+/** Looks from time to time whether an evening has come. */
+export function watchEvenings(): NodeJS.Timeout {
+  const look = (): void =>
+    void askForEvenings(new Date()).catch((error: unknown) =>
+      log.debug({ err: error }, 'whether an evening has come could not be asked'),
+    );
+  const timer = setInterval(look, LOOK_MS);
+  timer.unref();
+  return timer;
+}
