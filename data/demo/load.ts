@@ -8,7 +8,6 @@ import { seeded } from '~/core/chance/random';
 import { gameOf } from '~/core/games/shelf';
 import { newOwnGame, type OwnGame } from '~/core/own/definition';
 import { dayIn, daysAfter, LOAN_DAYS } from '~/core/lending/due';
-import { childrenText } from '~/core/lending/children';
 import { randomTag } from '~/core/kits/tag';
 import type { AgeBand, Params } from '~/core/games/kit/types';
 import type { Role } from '~/core/people/role';
@@ -26,8 +25,10 @@ import { boundTo, makeSchool, nameDistrict, setUpSchool, whoseDoor, type School 
 import { offers, share, take } from '../queries/sharing';
 import { answer } from '../schema';
 import { schoolYear } from './calendar';
+import { childrenOf } from './children';
 import { halfMadeRun } from './run';
 import { ACORN_CAPS, fillStore } from './store';
+import { aTerm } from './term';
 import { readersWork } from './words';
 
 interface DemoPerson {
@@ -116,16 +117,6 @@ const FERRY_LOAD: OwnGame = {
   ],
 };
 
-/** Six classes, and in each family one child or two. */
-function childrenOf(i: number): { children: string; group: string } {
-  const bands = ['K', 'K', 'g1', 'g1', 'g2', 'preK'] as const;
-  const room = i % bands.length;
-  const names = ['Pip', 'Juno', 'Tavi', 'Noor', 'Lark', 'Wren', 'Ode', 'Cleo'];
-  const first = { name: names[i % names.length]!, band: bands[room]! };
-  const second = { name: names[(i + 3) % names.length]!, band: bands[(room + 3) % bands.length]! };
-  return { children: childrenText(i % 3 === 0 ? [first, second] : [first]), group: `Room ${room + 1}` };
-}
-
 /** Games beyond the first: saved variants, a kit that is being planned, a game of her own, and what the store has. */
 async function moreGames(at: SchoolHandle, createdBy: string): Promise<void> {
   const keep = async (gameId: string, presetId: string, name: string): Promise<string> => {
@@ -164,9 +155,10 @@ export interface Demo {
   sister: SchoolHandle;
 }
 
-/** Loads the scenario when there is no school yet. Answers the ways to its schools, or undefined when it did nothing. */
+/** Loads the scenario when there is no school yet; not the `whole` of it is a school with twelve families. Answers the ways to its schools, or undefined when it did nothing. */
 export async function loadDemoWhenEmpty(
   hashPassword: (password: string) => Promise<string>,
+  { whole = true } = {},
 ): Promise<Demo | undefined> {
   if ((await whoseDoor()) !== undefined) return undefined;
   const timeZone = getLocalTimeZone();
@@ -397,6 +389,7 @@ export async function loadDemoWhenEmpty(
     by,
     helpers: [tobin.id, eskil.id],
   });
+  if (whole) await aTerm(at, day, { by, helper: tobin.id, reader: ilaria.id });
   const sister = await lanternHill(made, timeZone, day, tobin.id, add);
   return { at, sister };
 }
