@@ -18,7 +18,7 @@ export default async function handleRequest(
   const sheet = new ServerStyleSheet({ nonce: load.nonce });
   let responseStatus = status;
   // To draw a page takes a while in one piece.
-  if (!new URL(request.url).pathname.startsWith('/p/')) await afterFamilies();
+  if (!/^\/[pa]\//.test(new URL(request.url).pathname)) await afterFamilies();
   try {
     const html = await new Promise<string>((resolve, reject) => {
       const { pipe } = renderToPipeableStream(

@@ -9,6 +9,7 @@ export default [
   route('new-password/:key', 'routes/people/new-password.tsx'),
 
   layout('routes/staff.tsx', [
+    route('today', 'routes/today/today.tsx'),
     ...prefix('choose', [
       index('routes/choose/shelf.tsx'),
       route('deck', 'routes/choose/deck.tsx'),
@@ -60,6 +61,13 @@ export default [
     ...prefix('lend', [
       index('routes/lend/desk.tsx'),
       route('calendar', 'routes/lend/calendar.tsx'),
+      route('rules', 'routes/lend/rules.tsx'),
+      route('waiting', 'routes/lend/waiting.tsx'),
+      route('messages', 'routes/lend/messages.tsx'),
+      route('hall', 'routes/lend/hall.tsx'),
+      route('tables', 'routes/lend/tables.tsx'),
+      route('rounds', 'routes/lend/rounds.tsx'),
+      route('rounds/:roundId', 'routes/lend/round.tsx'),
       ...prefix('families', [
         index('routes/lend/families.tsx'),
         route('new', 'routes/lend/family-new.tsx'),
@@ -98,6 +106,12 @@ export default [
   route('fill/scale/reading', 'routes/fill/scale-reading.ts'),
   route('fill/store.csv', 'routes/fill/store-csv.ts'),
   route('lend/calendar.ics', 'routes/lend/calendar-ics.ts'),
+  route('lend/rounds/:roundId/solve', 'routes/lend/round-solve.ts'),
+  route('lend/rounds/:roundId/:paper', 'routes/lend/round-pdf.ts'),
+  route('lend/families/cards.pdf', 'routes/lend/cards-pdf.ts'),
+  route('lend/messages/strips.pdf', 'routes/lend/strips-pdf.ts'),
+  route('lend/hall/act', 'routes/lend/hall-act.ts'),
+  route('lend/tables/:tableId.pdf', 'routes/lend/table-pdf.ts'),
   route('lend/families.csv', 'routes/lend/families-csv.ts'),
 
   route('word/proofs/:proofId.pdf', 'routes/word/proof-pdf.ts'),
@@ -109,5 +123,8 @@ export default [
     index('routes/play/game.tsx'),
     route('voice/:voiceId', 'routes/play/voice.ts'),
     route('answer', 'routes/play/answer.tsx'),
+    route('next', 'routes/play/next.tsx'),
   ]),
+  route('a/:key', 'routes/play/reply.tsx'),
+  route('in/:key', 'routes/play/table.tsx'),
 ] satisfies RouteConfig;

@@ -139,6 +139,9 @@ const Leaves = styled.ul`
   }
 `;
 
+/** The page of the hall that this browser keeps holds names: it goes when somebody signs out. */
+const HALL_CACHE = 'fern-hall';
+
 interface FrondProps {
   waiting: Record<StationKey, number>;
   person: { name: string; role: Role };
@@ -180,7 +183,15 @@ export const Frond = ({ waiting, person, school }: FrondProps) => (
           ))}
         </Leaves>
       </nav>
-      <form className="who" method="post" action="/sign-out" onSubmit={() => forgetDrafts()}>
+      <form
+        className="who"
+        method="post"
+        action="/sign-out"
+        onSubmit={() => {
+          forgetDrafts();
+          if ('caches' in window) void caches.delete(HALL_CACHE);
+        }}
+      >
         {school.among > 1 && (
           <div className="school">
             <NavLink to="/schools" aria-label={`${school.name}: open another school`}>

@@ -1,14 +1,11 @@
 import { redirect } from 'react-router';
+import { listKits } from '~/data/queries/kits';
 import { requireRole } from '~/server/people/session';
-import { STATIONS } from '~/app/desk/stations';
 import type { Route } from './+types/home';
 
-/** The first page of a person is the first station where they work. */
+/** Everybody begins with the day; a school that has no kit yet begins with the games. */
 export async function loader({ request }: Route.LoaderArgs) {
-  const person = await requireRole(request, 'coordinator', 'helper', 'reader');
-  const first =
-    person.role === 'helper'
-      ? '/lend'
-      : STATIONS.find((station) => station.roles.includes(person.role))!.path;
-  throw redirect(first);
+  const { at, role } = await requireRole(request, 'coordinator', 'helper', 'reader');
+  const begins = role === 'coordinator' && (await listKits(at)).length === 0;
+  throw redirect(begins ? '/choose' : '/today');
 }

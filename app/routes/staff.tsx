@@ -1,11 +1,11 @@
 import { useEffect, useState } from 'react';
-import { Outlet, useNavigation } from 'react-router';
+import { Outlet, useLocation, useNavigation } from 'react-router';
 import styled from 'styled-components';
 import { listMaterials } from '~/data/queries/materials';
-import { waiting } from '~/data/queries/waiting';
+import { waitingOf } from '~/core/lending/day';
 import { catalogueOf } from '~/core/materials/school';
 import { requireRole } from '~/server/people/session';
-import { copiesOf } from '~/server/once';
+import { dayOf } from '~/server/once';
 import { Fault, faultOf } from '~/app/ui/Fault';
 import { CatalogueContext } from '~/app/ui/catalogue';
 import { Frond } from '~/app/desk/Frond';
@@ -23,7 +23,7 @@ export async function loader({ request }: Route.LoaderArgs) {
   return {
     person: { id, name, role },
     school: { id: school.id, name: school.name, among: schools, languages: school.languages },
-    waiting: await waiting(at, await copiesOf(at)),
+    waiting: waitingOf(await dayOf(at), role),
     materials: await listMaterials(at),
   };
 }
@@ -49,6 +49,8 @@ const Progress = styled.div`
 export default function Staff({ loaderData }: Route.ComponentProps) {
   const [ready, setReady] = useState<ReadyAction>();
   const busy = useNavigation().state === 'loading';
+  // There everything is scanned into one box of its own.
+  const inHall = useLocation().pathname === '/lend/hall';
   const { person, school, materials } = loaderData;
   const elsewhere = useOpenElsewhere(person.id, school.id);
   // What somebody else had left in this browser is not for the eyes of the next person.
@@ -67,7 +69,7 @@ export default function Staff({ loaderData }: Route.ComponentProps) {
             <Outlet />
           </div>
         </ReadyProvider>
-        {person.role !== 'reader' && !elsewhere && <ScanLine ready={ready} />}
+        {person.role !== 'reader' && !elsewhere && !inHall && <ScanLine ready={ready} />}
       </CatalogueContext>
     </PersonContext>
   );

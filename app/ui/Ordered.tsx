@@ -4,13 +4,13 @@ import { Button, DropIndicator, GridList, GridListItem, useDragAndDrop } from 'r
 import styled from 'styled-components';
 import { color, cut } from './theme';
 
-const Rows = styled(GridList)`
+export const Rows = styled(GridList)`
   ${cut}
   display: grid;
   border: 1px solid ${color.line};
   background: ${color.sheet};
 `;
-const OneRow = styled(GridListItem)`
+export const OneRow = styled(GridListItem)`
   display: flex;
   align-items: center;
   gap: 0.6rem;
@@ -24,6 +24,11 @@ const OneRow = styled(GridListItem)`
   &[data-dragging] {
     opacity: 0.5;
   }
+  &[data-drop-target] {
+    background: ${color.sprout};
+    outline: 3px solid ${color.fern};
+    outline-offset: -3px;
+  }
   &[data-focus-visible] {
     outline: 3px solid ${color.shore};
     outline-offset: -3px;
@@ -35,7 +40,7 @@ const OneRow = styled(GridListItem)`
     font-variant-numeric: tabular-nums;
   }
 `;
-const Grip = styled(Button)`
+export const Grip = styled(Button)`
   width: 44px;
   min-height: 40px;
   border: 0;

@@ -6,6 +6,7 @@ import { createServer } from 'node:net';
 import { join } from 'node:path';
 import { Trouble } from './say.ts';
 import { run } from './system.ts';
+import { generateSW, type GenerateSWOptions } from 'workbox-build';
 import { serverUrl } from './url.ts';
 import { waiting } from './waiting.ts';
 
@@ -14,6 +15,8 @@ const SOURCES = [
   'data',
   'server',
   'app',
+  'public',
+  'scripts/lib/web.ts',
   'package-lock.json',
   'vite.config.ts',
   'vite.threads.config.ts',
@@ -37,6 +40,37 @@ import { shelf } from './build/threads/worker.js';
 writeFileSync('build/threads/shelf.json', JSON.stringify(shelf()));
 `;
 
+/**
+ * What lets the desk in the hall go on without network: its page and what the page is made of are kept by the page itself,
+ * and answered from there when the network does not.
+ */
+const HALL_WORKER: GenerateSWOptions = {
+  swDest: 'build/client/hall-worker.js',
+  globDirectory: 'build/client',
+  globPatterns: [],
+  inlineWorkboxRuntime: true,
+  sourcemap: false,
+  skipWaiting: true,
+  clientsClaim: true,
+  runtimeCaching: [
+    {
+      urlPattern: ({ request, url }) => request.mode === 'navigate' && url.pathname === '/lend/hall',
+      handler: 'NetworkFirst',
+      // The way to the sign-in page is no page to keep.
+      options: {
+        cacheName: 'fern-hall',
+        networkTimeoutSeconds: 4,
+        cacheableResponse: { statuses: [200] },
+      },
+    },
+    {
+      urlPattern: ({ url }) => url.pathname.startsWith('/assets/'),
+      handler: 'CacheFirst',
+      options: { cacheName: 'fern-hall', cacheableResponse: { statuses: [200] } },
+    },
+  ],
+};
+
 /** Builds when the sources have changed since the last build. */
 export async function ensureBuild(): Promise<void> {
   const stamp = join('build', '.sources');
@@ -44,6 +78,7 @@ export async function ensureBuild(): Promise<void> {
   if (existsSync(stamp) && readFileSync(stamp, 'utf8') === now) return;
   const env = { ...process.env, NODE_ENV: 'production' };
   await run(process.execPath, ['node_modules/@react-router/dev/bin.js', 'build'], { env });
+  await generateSW(HALL_WORKER);
   const threads = ['node_modules/vite/bin/vite.js', 'build', '--config', 'vite.threads.config.ts'];
   await run(process.execPath, threads, { env });
   // What the shelf says of its games follows from the code alone: it is reckoned here and never again.

@@ -29,6 +29,7 @@ const LABELS: Record<string, string> = {
   group: 'Class or group',
   reach: 'How to reach them',
   channel: 'Reminders',
+  weekly: 'Once a week at the most',
   underThree: 'A child under three',
   allergens: 'Allergens',
 };
@@ -126,6 +127,14 @@ export function FamilyForm({
           error={errors.channel}
           options={Object.entries(CHANNELS).map(([code, label]) => ({ value: code, label }))}
         />
+        <TickBox
+          name="weekly"
+          value="true"
+          isSelected={value.weekly}
+          onChange={(weekly) => onChange({ weekly })}
+        >
+          They would rather hear from us once a week at the most
+        </TickBox>
         <TickBox
           name="underThree"
           value="true"

@@ -26,10 +26,11 @@ import { byIntent, UNKNOWN_VERSION, versionIn } from '~/server/forms';
 import { isId } from '~/server/ids';
 import { requireRole } from '~/server/people/session';
 import { today as todayAtSchool } from '~/server/today';
+import { LendWays } from '~/app/desk/LendWays';
 import { TermSheet } from '~/app/desk/TermSheet';
 import { ButtonLink } from '~/app/ui/Button';
 import { Said } from '~/app/ui/Notices';
-import { Heading, Panel, Row, Stack, Wide } from '~/app/ui/Page';
+import { Heading, Panel, Stack, Wide } from '~/app/ui/Page';
 import { CalendarDays } from './CalendarDays';
 import { CalendarRulesForm } from './CalendarRulesForm';
 import { Touched } from './Touched';
@@ -200,17 +201,13 @@ export default function Calendar({ loaderData, actionData }: Route.ComponentProp
   return (
     <Wide>
       <Stack>
+        <LendWays coordinates />
         <Heading
           title="The school’s calendar"
           action={
-            <Row $gap="0.6rem">
-              <ButtonLink quiet href="/lend/calendar.ics">
-                Take it out (iCalendar)
-              </ButtonLink>
-              <ButtonLink quiet href="/lend">
-                Lend
-              </ButtonLink>
-            </Row>
+            <ButtonLink quiet href="/lend/calendar.ics">
+              Take it out (iCalendar)
+            </ButtonLink>
           }
         >
           On which days is there school? Due days follow it, and say why.

@@ -12,7 +12,7 @@ import { findFamily } from '~/data/queries/families';
 import { findCopy } from '~/data/queries/copies';
 import { copiesAtSchool, pageOfOut } from '~/data/queries/desk';
 import { listShortages } from '~/data/queries/counts';
-import { findLoan, lend, undoLoan } from '~/data/queries/lending';
+import { findLoan, lend, ruleAgainst, undoLoan } from '~/data/queries/lending';
 import { byIntent } from '~/server/forms';
 import { isId } from '~/server/ids';
 import { copiesOf } from '~/server/once';
@@ -22,6 +22,7 @@ import { proposedDue } from '~/server/lending/due';
 import { requireRole } from '~/server/people/session';
 import { readDay } from '~/server/days';
 import { today as todayAtSchool } from '~/server/today';
+import { LendWays } from '~/app/desk/LendWays';
 import { Verdict } from '~/app/desk/Verdict';
 import { Button, ButtonLink, useSending } from '~/app/ui/Button';
 import { TextBox } from '~/app/ui/fields';
@@ -67,9 +68,12 @@ export async function loader({ request }: Route.LoaderArgs) {
     pageOfOut(at, 0, NEXT_DUE),
     catalogueNow(at),
   ]);
-  const [short, proposed] = await Promise.all([
+  const [short, proposed, rule] = await Promise.all([
     copy ? listShortages(at, copy.id) : [],
-    proposedDue(at, day, copy?.daysOut ?? LOAN_DAYS),
+    proposedDue(at, day, copy?.daysOut ?? LOAN_DAYS, family?.group),
+    copy && family && !copy.loan
+      ? ruleAgainst(at, { copyId: copy.id, familyId: family.id, lentOn: day })
+      : undefined,
   ]);
   return {
     copy: copy && {
@@ -91,6 +95,7 @@ export async function loader({ request }: Route.LoaderArgs) {
             source: HAZARDS[id].source,
           }))
         : [],
+    rule: rule?.why,
     lacking: short.map((one) => lackOf(one, catalogue)),
     verdict: copy && short.length ? (await stateNow(at, copy)).verdict : undefined,
     games: copy?.plan.variants.map(({ name }) => name) ?? [],
@@ -154,6 +159,9 @@ export async function action({ request }: Route.ActionArgs) {
           },
           { status: 400 },
         );
+      // What the school's rules say is decided by whoever coordinates.
+      const mayDecide = person.role === 'coordinator' && sameName(decidedBy) === sameName(person.name);
+      const rule = mayDecide ? await ruleAgainst(at, { copyId, familyId, lentOn: day }) : undefined;
       const result = await lend(at, {
         copyId,
         familyId,
@@ -161,16 +169,19 @@ export async function action({ request }: Route.ActionArgs) {
         dueOn,
         personId: person.id,
         ...(stops.length ? { decided: `${person.name}: ${hazardWords(stops, catalogue)}` } : {}),
+        ...(rule ? { ruleDecided: `${person.name}: ${rule.why}` } : {}),
       });
       if (!result.ok)
         return data(
           {
             problem:
-              result.reason === 'unmade'
-                ? 'This copy is still being made: it can be lent when its check is done. Nothing was changed.'
-                : result.reason === 'out'
-                  ? 'This copy went out a moment ago, at another desk. Nothing was changed; choose another copy.'
-                  : 'This copy or this family is not there any more. Nothing was changed.',
+              'why' in result
+                ? `${result.why} ${person.role === 'coordinator' ? `If it is to go out all the same, decide it with your name, ${person.name}.` : 'Whoever coordinates can decide otherwise.'} Nothing was lent yet.`
+                : result.reason === 'unmade'
+                  ? 'This copy is still being made: it can be lent when its check is done. Nothing was changed.'
+                  : result.reason === 'out'
+                    ? 'This copy went out a moment ago, at another desk. Nothing was changed; choose another copy.'
+                    : 'This copy or this family is not there any more. Nothing was changed.',
             dueOn: kept,
           },
           { status: 409 },
@@ -181,7 +192,8 @@ export async function action({ request }: Route.ActionArgs) {
 }
 
 export default function Desk({ loaderData, actionData }: Route.ComponentProps) {
-  const { copy, family, stops, lacking, verdict, games, lent, undone, now, home, out, today } = loaderData;
+  const { copy, family, stops, rule, lacking, verdict, games, lent, undone, now, home, out, today } =
+    loaderData;
   const [search] = useSearchParams();
   const submit = useSubmit();
   const busy = useSending();
@@ -190,8 +202,10 @@ export default function Desk({ loaderData, actionData }: Route.ComponentProps) {
   const dueOn = chosen ?? loaderData.dueOn;
   const [decidedBy, setDecidedBy] = useState('');
   const ready = Boolean(copy && !copy.loan && !copy.makingId && family);
+  const toDecide = stops.length > 0 || (rule !== undefined && loaderData.maySeeFamilies);
+  const held = rule !== undefined && !loaderData.maySeeFamilies;
   const says =
-    ready && dueOn && (stops.length === 0 || decidedBy.trim())
+    ready && !held && dueOn && (!toDecide || decidedBy.trim())
       ? `lend ${showTag(copy!.tag)} to ${family!.name} until ${showDay(dueOn)}`
       : undefined;
   useReadyAction(
@@ -210,21 +224,8 @@ export default function Desk({ loaderData, actionData }: Route.ComponentProps) {
   return (
     <Workplace>
       <Stack>
-        <Heading
-          title="Lend"
-          action={
-            loaderData.maySeeFamilies && (
-              <Row $gap="0.6rem">
-                <ButtonLink quiet href="/lend/calendar">
-                  Calendar
-                </ButtonLink>
-                <ButtonLink quiet href="/lend/families">
-                  Families
-                </ButtonLink>
-              </Row>
-            )
-          }
-        >
+        <LendWays coordinates={loaderData.maySeeFamilies} />
+        <Heading title="Lend">
           Which copy goes to which family? Scan the tag, then scan or type the family, then press Enter.
         </Heading>
         {actionData?.problem && (
@@ -318,6 +319,14 @@ export default function Desk({ loaderData, actionData }: Route.ComponentProps) {
             </p>
           </Said>
         )}
+        {rule && (
+          <Said kind="stop" word="Against the rules of lending">
+            {rule}{' '}
+            {held
+              ? 'Whoever coordinates can decide otherwise.'
+              : 'Choose another copy or family, or decide otherwise with your name below.'}
+          </Said>
+        )}
         {copy && family && family.allergens && (
           <Said kind="mind" word="Allergens">
             This family named: {family.allergens}.{' '}
@@ -361,7 +370,7 @@ export default function Desk({ loaderData, actionData }: Route.ComponentProps) {
                   value={dueOn}
                   onChange={setDueOn}
                 />
-                {stops.length > 0 && (
+                {toDecide && (
                   <TextBox
                     name="decidedBy"
                     label="Decided by (your name)"
@@ -371,7 +380,7 @@ export default function Desk({ loaderData, actionData }: Route.ComponentProps) {
                     maxLength={80}
                   />
                 )}
-                <Button type="submit" isPending={busy}>
+                <Button type="submit" isPending={busy} isDisabled={held}>
                   Lend this copy
                 </Button>
                 {dueOn && (
@@ -436,7 +445,10 @@ export default function Desk({ loaderData, actionData }: Route.ComponentProps) {
                   },
                   { head: 'Kit', cell: ({ kitName }) => kitName },
                   { head: 'Family', cell: ({ familyName }) => familyName },
-                  { head: 'Due', cell: (loan) => <DueFlag dueOn={loan.dueOn} today={today} /> },
+                  {
+                    head: 'Due',
+                    cell: (loan) => <DueFlag dueOn={loan.dueOn} arrivedOn={loan.arrivedOn} today={today} />,
+                  },
                 ]}
               />
             )}

@@ -6,6 +6,7 @@ import { count } from '~/core/words/numbers';
 import { FAMILY_SORTS, findFamily, pageOfFamilies, type FamilySort } from '~/data/queries/families';
 import { isId } from '~/server/ids';
 import { requireRole } from '~/server/people/session';
+import { LendWays } from '~/app/desk/LendWays';
 import { ButtonLink } from '~/app/ui/Button';
 import { TextBox } from '~/app/ui/fields';
 import { Said } from '~/app/ui/Notices';
@@ -98,6 +99,7 @@ export default function Families({ loaderData }: Route.ComponentProps) {
   return (
     <Wide>
       <Stack>
+        <LendWays coordinates />
         <Heading
           title="Families"
           action={
@@ -108,6 +110,9 @@ export default function Families({ loaderData }: Route.ComponentProps) {
               </ButtonLink>
               <ButtonLink quiet href="/lend/families.csv" download="families.csv">
                 Export as CSV
+              </ButtonLink>
+              <ButtonLink quiet href="/lend/families/cards.pdf">
+                Print cards
               </ButtonLink>
             </Row>
           }

@@ -5,10 +5,13 @@ import { showDay } from '~/core/lending/due';
 import { checkFamily, type FamilyFields } from '~/core/lending/families';
 import { showTag } from '~/core/kits/tag';
 import { familyFields, findFamily, forgetFamily, updateFamily } from '~/data/queries/families';
+import { withdrawHold } from '~/data/queries/holds';
 import { listLoansOfFamily } from '~/data/queries/lending';
-import { changesOf, lateOf } from '~/server/changes';
+import { pageOfMessages } from '~/data/queries/outbox';
+import { changesOf, lateOf, showTime } from '~/server/changes';
 import { byIntent, UNKNOWN_VERSION, versionIn } from '~/server/forms';
 import { isId } from '~/server/ids';
+import { wish, wishesOf } from '~/server/lending/wishes';
 import { requireRole } from '~/server/people/session';
 import { notFound } from '~/server/refusals';
 import { today } from '~/server/today';
@@ -19,6 +22,7 @@ import { Empty, Heading, Panel, Stack, Tag, Workplace, Row } from '~/app/ui/Page
 import { Table } from '~/app/ui/Table';
 import { useDraft } from '~/app/ui/remember';
 import { DueFlag } from '~/app/desk/DueFlag';
+import { Waits, Written } from './FamilyBeside';
 import { FamilyForm, FAMILY_FIELDS } from './FamilyForm';
 import type { Route } from './+types/family';
 
@@ -31,17 +35,26 @@ export async function loader({ request, params }: Route.LoaderArgs) {
   const family = isId(params.familyId) ? await findFamily(at, params.familyId) : undefined;
   if (!family) throw notFound('This family');
   const { id, version } = family;
-  const [changes, loans] = await Promise.all([changesOf(at, 'family', id), listLoansOfFamily(at, id)]);
+  const [changes, loans, wishes, said] = await Promise.all([
+    changesOf(at, 'family', id),
+    listLoansOfFamily(at, id),
+    wishesOf(at, family),
+    pageOfMessages(at, { familyId: id, first: 0, most: MESSAGES }),
+  ]);
   return {
     id,
     version,
     family: familyFields(family),
     changes,
     loans,
+    wishes,
+    said: said.messages.map((one) => ({ ...one, createdAt: showTime(at, one.createdAt) })),
     languages: school.languages,
     today: today(at),
   };
 }
+
+const MESSAGES = 5;
 
 export async function action({ request, params }: Route.ActionArgs) {
   const person = await requireRole(request, 'coordinator');
@@ -50,6 +63,21 @@ export async function action({ request, params }: Route.ActionArgs) {
   if (!isId(id) || !(await findFamily(at, id))) throw notFound('This family');
   const form = await request.formData();
   return byIntent(form, {
+    wish: async () => {
+      const family = await findFamily(at, id);
+      const kitId = form.get('kit');
+      if (!family || !isId(kitId) || !(await wish(at, family, kitId, person.id)))
+        return refuse({
+          status: 409,
+          problem: 'They wait for this kit already, or it is not one for them. Nothing was changed.',
+        });
+      throw redirect(`/lend/families/${id}?asked=1`);
+    },
+    withdraw: async () => {
+      const holdId = form.get('hold');
+      if (isId(holdId)) await withdrawHold(at, holdId, today(at), id);
+      throw redirect(`/lend/families/${id}?withdrawn=1`);
+    },
     forget: async () => {
       if (!(await forgetFamily(at, id, person.id)))
         return refuse({
@@ -104,7 +132,7 @@ export default function FamilyPage(props: Route.ComponentProps) {
 }
 
 function OneFamily({ loaderData, actionData }: Route.ComponentProps) {
-  const { id, version, family, loans, languages, changes, today } = loaderData;
+  const { id, version, family, loans, languages, changes, wishes, said, today } = loaderData;
   const [search] = useSearchParams();
   const late = actionData?.late;
   const draft = useDraft<FamilyFields>(`family ${id}`, { value: family, version }, late, actionData?.errors);
@@ -114,10 +142,17 @@ function OneFamily({ loaderData, actionData }: Route.ComponentProps) {
       <Stack>
         <Heading
           title={family.name}
-          action={<ButtonLink href={`/lend?family=${id}`}>Lend something to them</ButtonLink>}
+          action={
+            <Row $gap="0.6rem">
+              <ButtonLink quiet href={`/lend/families/cards.pdf?family=${id}`}>
+                Print their card
+              </ButtonLink>
+              <ButtonLink href={`/lend?family=${id}`}>Lend something to them</ButtonLink>
+            </Row>
+          }
         />
         {actionData?.problem && (
-          <Said kind="stop" word="Not forgotten">
+          <Said kind="stop" word="Not done">
             {actionData.problem}
           </Said>
         )}
@@ -126,6 +161,13 @@ function OneFamily({ loaderData, actionData }: Route.ComponentProps) {
             What changed is kept.
             {search.has('merged') &&
               ` Somebody else had changed meanwhile, and it stays: ${search.getAll('merged').map(FAMILY_FIELDS.label).join(', ')}.`}
+          </Said>
+        )}
+        {(search.has('asked') || search.has('withdrawn')) && !actionData && (
+          <Said kind="done" word={search.has('asked') ? 'Asked for' : 'Done'} live>
+            {search.has('asked')
+              ? 'What comes home complete is set aside for whoever has waited longest.'
+              : 'They do not wait for it any more.'}
           </Said>
         )}
         {late ? (
@@ -172,7 +214,7 @@ function OneFamily({ loaderData, actionData }: Route.ComponentProps) {
                       ) : loan.returnedOn ? (
                         showDay(loan.returnedOn)
                       ) : (
-                        <DueFlag dueOn={loan.dueOn} today={today} />
+                        <DueFlag dueOn={loan.dueOn} arrivedOn={loan.arrivedOn} today={today} />
                       ),
                   },
                 ]}
@@ -182,6 +224,8 @@ function OneFamily({ loaderData, actionData }: Route.ComponentProps) {
         </Panel>
       </Stack>
       <Stack>
+        <Waits wishes={wishes} />
+        <Written said={said} />
         <Panel aria-labelledby="forget">
           <Stack $gap="0.7rem">
             <h2 id="forget">Forget this family</h2>

@@ -112,3 +112,76 @@ export const familyButton = `
   border: 0; border-radius: 4px 16px 5px 12px; background: ${color.fern}; color: ${color.paper};
   font-weight: 700; font-size: 1.2rem; text-decoration: none; cursor: pointer;
 `;
+
+/** A form of a family page: large, with room for a thumb. */
+export const FamilyForm = styled.form`
+  display: grid;
+  gap: 1.3rem;
+  margin-top: 1rem;
+  label,
+  legend {
+    display: block;
+    font-weight: 700;
+    margin-bottom: 0.25rem;
+    padding: 0;
+  }
+  fieldset {
+    border: 0;
+    margin: 0;
+    padding: 0;
+  }
+  input[type='number'],
+  input:not([type]),
+  textarea {
+    ${cut}
+    min-height: 50px;
+    padding: 0.5rem 0.8rem;
+    border: 1.5px solid ${color.faint};
+    background: ${color.sheet};
+    font-size: 1.19rem;
+  }
+  input[type='number'] {
+    width: 7rem;
+  }
+  input:not([type]),
+  textarea {
+    width: 100%;
+  }
+  [aria-invalid='true'] {
+    border: 2.5px solid ${color.clay};
+  }
+  .mistake {
+    color: #8a3816;
+    font-weight: 700;
+  }
+  .choices {
+    display: grid;
+    gap: 0.5rem;
+  }
+  .choices label {
+    ${cut}
+    display: flex;
+    align-items: center;
+    gap: 0.8rem;
+    min-height: 52px;
+    margin: 0;
+    padding: 0.4rem 1rem;
+    border: 1.5px solid ${color.faint};
+    background: ${color.sheet};
+    font-weight: 400;
+  }
+  .choices label:has(:checked) {
+    border-color: ${color.fern};
+    background: ${color.sprout};
+    font-weight: 700;
+  }
+  input[type='radio'] {
+    width: 1.4rem;
+    height: 1.4rem;
+  }
+`;
+export const FamilySend = styled.button<{ $quiet?: boolean }>`
+  ${familyButton}
+  ${({ $quiet }) =>
+    $quiet && `background: ${color.sheet}; color: ${color.deepFern}; border: 1.5px solid ${color.fern};`}
+`;

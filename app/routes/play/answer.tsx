@@ -10,9 +10,8 @@ import { today } from '~/server/today';
 import { mayAnswerNow } from '~/server/limits';
 import { isId } from '~/server/ids';
 import { familyPage, mayStillAnswer, shownOf } from '~/server/play';
-import { color, cut } from '~/app/ui/theme';
 import type { PageHandle } from '~/app/root';
-import { familyButton, FamilyFrame, FamilyNote, familyWords } from './FamilyPage';
+import { FamilyForm, FamilyFrame, FamilyNote, FamilySend, familyWords } from './FamilyPage';
 import type { Route } from './+types/answer';
 
 export const handle: PageHandle = { withoutScripts: true };
@@ -90,73 +89,6 @@ export async function action({ request, params, context }: Route.ActionArgs) {
   throw redirect(`/p/${params.linkKey}/answer?lang=${page.language}&sent=1`);
 }
 
-const FormFrame = styled.form`
-  display: grid;
-  gap: 1.3rem;
-  margin-top: 1rem;
-  label,
-  legend {
-    display: block;
-    font-weight: 700;
-    margin-bottom: 0.25rem;
-    padding: 0;
-  }
-  fieldset {
-    border: 0;
-    margin: 0;
-    padding: 0;
-  }
-  input[type='number'],
-  textarea {
-    ${cut}
-    min-height: 50px;
-    padding: 0.5rem 0.8rem;
-    border: 1.5px solid ${color.faint};
-    background: ${color.sheet};
-    font-size: 1.19rem;
-  }
-  input[type='number'] {
-    width: 7rem;
-  }
-  textarea {
-    width: 100%;
-  }
-  [aria-invalid='true'] {
-    border: 2.5px solid ${color.clay};
-  }
-  .mistake {
-    color: #8a3816;
-    font-weight: 700;
-  }
-  .choices {
-    display: grid;
-    gap: 0.5rem;
-  }
-  .choices label {
-    ${cut}
-    display: flex;
-    align-items: center;
-    gap: 0.8rem;
-    min-height: 52px;
-    margin: 0;
-    padding: 0.4rem 1rem;
-    border: 1.5px solid ${color.faint};
-    background: ${color.sheet};
-    font-weight: 400;
-  }
-  .choices label:has(:checked) {
-    border-color: ${color.fern};
-    background: ${color.sprout};
-    font-weight: 700;
-  }
-  input[type='radio'] {
-    width: 1.4rem;
-    height: 1.4rem;
-  }
-`;
-const Send = styled.button`
-  ${familyButton}
-`;
 const Back = styled.p`
   margin-top: 1.5rem;
   a {
@@ -201,7 +133,7 @@ export default function Answer({ loaderData, actionData }: Route.ComponentProps)
     <FamilyFrame reading={reading} path={`${path}/answer`} languages={languages}>
       <h1>{words('tell')}</h1>
       <p>{words('tellWhy')}</p>
-      <FormFrame method="post" action={`${path}/answer?lang=${language}`}>
+      <FamilyForm method="post" action={`${path}/answer?lang=${language}`}>
         <input
           type="hidden"
           name="loan"
@@ -255,8 +187,8 @@ export default function Answer({ loaderData, actionData }: Route.ComponentProps)
             {mistake(name) && <p className="mistake">{mistake(name)}</p>}
           </div>
         ))}
-        <Send type="submit">{words('send')}</Send>
-      </FormFrame>
+        <FamilySend type="submit">{words('send')}</FamilySend>
+      </FamilyForm>
       {back}
     </FamilyFrame>
   );

@@ -7,15 +7,18 @@ import { hearing } from '~/core/games/kit/hearing';
 import { placesOf } from '~/core/games/kit/types';
 import { catalogueOf } from '~/core/materials/school';
 import { FAMILY_WORDS } from '~/core/words/family';
+import { REMINDER_WORDS } from '~/core/words/reminders';
 import { say } from '~/core/words/reading';
 import { listMaterials } from '~/data/queries/materials';
 import { heardVoices } from '~/data/queries/voices';
 import { checkedLanguages } from '~/data/queries/words';
 import { stateNow } from '~/server/kits/held';
 import { familyPage, shownOf } from '~/server/play';
+import { wordsFor } from '~/server/reply';
 import { recipeOf } from '~/server/threads';
 import { FamilyList, FamilySection, FamilySteps } from '~/app/game/FamilySteps';
 import type { PageHandle } from '~/app/root';
+import { color } from '~/app/ui/theme';
 import { familyButton, FamilyFrame, FamilyNote, familyWords } from './FamilyPage';
 import type { Route } from './+types/game';
 
@@ -33,7 +36,7 @@ export const meta: Route.MetaFunction = ({ loaderData }) => [
 export async function loader({ request, params, context }: Route.LoaderArgs) {
   const page = await familyPage(request, params.linkKey, context.clientAddress);
   const { language, reading } = page;
-  const frame = shownOf(page, `/p/${params.linkKey}`);
+  const frame = { ...shownOf(page, `/p/${params.linkKey}`), reading: wordsFor(reading) };
   if (page.refused) return data({ ...frame, refused: page.refused }, { status: page.status });
   const school = await listMaterials(page.at);
   const [recipe, { holds, verdict }] = await Promise.all([
@@ -99,6 +102,13 @@ const Answer = styled.a`
   margin-top: 2rem;
 `;
 
+const Next = styled(Answer)`
+  margin-top: 0.8rem;
+  background: ${color.sheet};
+  color: ${color.deepFern};
+  border: 1.5px solid ${color.fern};
+`;
+
 export default function Game({ loaderData }: Route.ComponentProps) {
   const { language, reading, path, languages } = loaderData;
   const words = familyWords(reading);
@@ -148,7 +158,10 @@ export default function Game({ loaderData }: Route.ComponentProps) {
       <p style={{ marginTop: '1.5rem' }}>{words('backToSchool')}</p>
       {contact && <p style={{ marginTop: '0.5rem' }}>{words('reachUs', { contact })}</p>}
       {mayAnswer ? (
-        <Answer href={`${path}/answer?lang=${language}`}>{words('tell')}</Answer>
+        <>
+          <Answer href={`${path}/answer?lang=${language}`}>{words('tell')}</Answer>
+          <Next href={`${path}/next?lang=${language}`}>{say(reading, REMINDER_WORDS, 'wish.title')}</Next>
+        </>
       ) : (
         <FamilyNote>{words(others ? 'refuse.others' : 'refuse.notOut')}</FamilyNote>
       )}

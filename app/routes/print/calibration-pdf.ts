@@ -12,7 +12,7 @@ export async function loader({ request }: Route.LoaderArgs) {
   const { school } = await requireRole(request, 'coordinator', 'helper');
   const search = new URL(request.url).searchParams;
   const asked = search.get('paper');
-  const paper: Paper = asked && asked in PAPERS ? (asked as Paper) : school.paper;
+  const paper: Paper = asked && Object.hasOwn(PAPERS, asked) ? (asked as Paper) : school.paper;
   const home = search.get('home');
   const languages: Language[] = isLanguage(home) && home !== 'en' ? [home, 'en'] : ['en'];
   const sheets = calibrationSheets({

@@ -114,7 +114,7 @@ export default function Out({ loaderData, actionData }: Route.ComponentProps) {
           </Empty>
         ) : (
           <Panel aria-labelledby="out">
-            <h2 id="out">Out now, the one due first on top</h2>
+            <h2 id="out">Out now: those that wait to be counted, then the one due first</h2>
             <Table
               rows={out}
               rowKey={({ id }) => id}
@@ -122,7 +122,12 @@ export default function Out({ loaderData, actionData }: Route.ComponentProps) {
                 { head: 'Tag', cell: ({ tag }) => <Tag>{showTag(tag)}</Tag> },
                 { head: 'Kit', cell: ({ kitName }) => kitName },
                 { head: 'Family', cell: ({ familyName }) => familyName },
-                { head: 'Due', cell: ({ dueOn }) => <DueFlag dueOn={dueOn} today={today} /> },
+                {
+                  head: 'Due',
+                  cell: ({ dueOn, arrivedOn }) => (
+                    <DueFlag dueOn={dueOn} arrivedOn={arrivedOn} today={today} />
+                  ),
+                },
                 {
                   head: <span className="visually-hidden">Action</span>,
                   cell: ({ id, tag }) => (

@@ -1,0 +1,274 @@
+import { data, Form, Link, redirect, useSearchParams } from 'react-router';
+import type { FieldErrors } from '~/core/check/check';
+import { visible } from '~/core/check/keepable';
+import { daysBetween, showDay } from '~/core/lending/due';
+import { aboutLanguage } from '~/core/words/languages';
+import { count } from '~/core/words/numbers';
+import {
+  closeGathering,
+  findGathering,
+  guestsOf,
+  listGatherings,
+  openGathering,
+  renewKey,
+  tickIn,
+  tickOut,
+} from '~/data/queries/gatherings';
+import { showTime } from '~/server/changes';
+import { readDay } from '~/server/days';
+import { byIntent } from '~/server/forms';
+import { isId } from '~/server/ids';
+import { newReaderKey, tableLinkOf } from '~/server/links';
+import { hashOf, requireRole } from '~/server/people/session';
+import { today as todayAtSchool } from '~/server/today';
+import { LendWays } from '~/app/desk/LendWays';
+import { Button, ButtonLink, useSending } from '~/app/ui/Button';
+import { TextBox } from '~/app/ui/fields';
+import { NotSaved } from '~/app/ui/NotSaved';
+import { Said } from '~/app/ui/Notices';
+import { Empty, Faint, Heading, Panel, Row, Stack, State, Wide } from '~/app/ui/Page';
+import { Table } from '~/app/ui/Table';
+import type { Route } from './+types/tables';
+
+export const meta: Route.MetaFunction = () => [{ title: 'Sign-in table · Fern Basket' }];
+
+/** A table stays open for so long after its day has begun, or after its key was made. */
+const OPEN_HOURS = 36;
+const until = (): Date => new Date(Date.now() + OPEN_HOURS * 3_600_000);
+
+export async function loader({ request }: Route.LoaderArgs) {
+  const { at, role } = await requireRole(request, 'coordinator', 'helper');
+  const asked = new URL(request.url).searchParams.get('table');
+  const found = isId(asked) ? await findGathering(at, asked) : undefined;
+  const [all, guests] = await Promise.all([listGatherings(at), found ? guestsOf(at, found.id) : []]);
+  return {
+    today: todayAtSchool(at),
+    coordinates: role === 'coordinator',
+    all: all.map(({ id, name, onDay, came }) => ({ id, name, onDay, came })),
+    table: found && {
+      id: found.id,
+      name: found.name,
+      onDay: found.onDay,
+      open: found.closedAt === null && found.expiresAt > new Date(),
+      until: showTime(at, found.expiresAt),
+    },
+    guests: guests.map(({ at: moment, ...guest }) => ({ ...guest, at: moment && showTime(at, moment) })),
+  };
+}
+
+export async function action({ request }: Route.ActionArgs) {
+  const person = await requireRole(request, 'coordinator', 'helper');
+  const { at } = person;
+  const form = await request.formData();
+  const id = form.get('table');
+  const known = isId(id) ? await findGathering(at, id) : undefined;
+  const answer = (more: { errors?: FieldErrors; link?: string }, status = 200) =>
+    data({ errors: {} as FieldErrors, link: undefined, ...more }, { status });
+  const gone = () => answer({ errors: { '': 'This table is not there any more.' } }, 404);
+  const familyId = form.get('family');
+  return byIntent(form, {
+    '': async () => {
+      const name = visible(String(form.get('name') ?? '')).trim();
+      const onDay = readDay(form.get('onDay'));
+      const errors: FieldErrors = {};
+      if (!name || name.length > 80) errors.name = 'Give it a name of up to 80 characters.';
+      if (!onDay || Math.abs(daysBetween(todayAtSchool(at), onDay)) > 366)
+        errors.onDay = 'Choose a day within a year.';
+      if (!onDay || Object.keys(errors).length) return answer({ errors }, 400);
+      const made = await openGathering(at, {
+        name,
+        onDay,
+        keyHash: hashOf(newReaderKey()),
+        expiresAt: new Date(),
+        personId: person.id,
+      });
+      throw redirect(`/lend/tables?table=${made}`);
+    },
+    open: async () => {
+      if (!known) return gone();
+      const key = newReaderKey();
+      await renewKey(at, known.id, hashOf(key), until());
+      // The key is shown this once; only its hash is kept.
+      return answer({ link: tableLinkOf(request, key) });
+    },
+    close: async () => {
+      if (!known) return gone();
+      await closeGathering(at, known.id);
+      throw redirect(`/lend/tables?table=${known.id}`);
+    },
+    tick: async () => {
+      if (!known || !isId(familyId)) return gone();
+      await tickIn(at, known.id, familyId, false);
+      throw redirect(`/lend/tables?table=${known.id}`);
+    },
+    untick: async () => {
+      if (!known || !isId(familyId)) return gone();
+      await tickOut(at, known.id, familyId);
+      throw redirect(`/lend/tables?table=${known.id}`);
+    },
+  });
+}
+
+export default function Tables({ loaderData, actionData }: Route.ComponentProps) {
+  const { all, table, guests, today, coordinates } = loaderData;
+  const [search] = useSearchParams();
+  const busy = useSending();
+  const errors: FieldErrors = actionData?.errors ?? {};
+  const came = guests.filter(({ at }) => at !== null);
+  return (
+    <Wide>
+      <Stack>
+        <LendWays coordinates={coordinates} />
+        <Heading
+          title={table ? table.name : 'Sign-in table'}
+          action={
+            table && (
+              <Row $gap="0.6rem">
+                <ButtonLink quiet href={`/lend/tables/${table.id}.pdf`}>
+                  Print the list to tick
+                </ButtonLink>
+                <ButtonLink quiet href="/lend/tables">
+                  All tables
+                </ButtonLink>
+              </Row>
+            )
+          }
+        >
+          {table
+            ? `${showDay(table.onDay)}. Families tick themselves in on a tablet, in their language, or on paper.`
+            : 'For a day on which families come: who is here, and who takes a bag home at once?'}
+        </Heading>
+        <NotSaved errors={errors} />
+        {table ? (
+          <>
+            <Panel aria-label="Tablet">
+              <Stack $gap="0.6rem">
+                {actionData?.link && (
+                  <Said kind="done" word="Open this on the tablet" live>
+                    <br />
+                    <strong style={{ overflowWrap: 'anywhere' }}>{actionData.link}</strong>
+                    <br />
+                    It is shown this once, and opens nothing but this table.
+                  </Said>
+                )}
+                <Form method="post">
+                  <input type="hidden" name="table" value={table.id} />
+                  <Row style={{ alignItems: 'center' }}>
+                    {table.open ? (
+                      <State tone="calm">open until {table.until}</State>
+                    ) : (
+                      <State tone="note">not open on a tablet</State>
+                    )}
+                    <Button type="submit" name="intent" value="open" isPending={busy} quiet={table.open}>
+                      {table.open ? 'Open it on another tablet' : 'Open it on a tablet'}
+                    </Button>
+                    {table.open && (
+                      <Button type="submit" quiet name="intent" value="close">
+                        Close it
+                      </Button>
+                    )}
+                  </Row>
+                </Form>
+              </Stack>
+            </Panel>
+            <Panel aria-labelledby="here">
+              <Stack $gap="0.6rem">
+                <h2 id="here">
+                  Here: {count(came.length, 'family', 'families')} of {guests.length}
+                </h2>
+                <Table
+                  label="Families"
+                  rows={[...came, ...guests.filter(({ at }) => at === null)]}
+                  rowKey={({ id }) => id}
+                  columns={[
+                    { head: 'Family', cell: ({ name }) => name },
+                    { head: 'Class', cell: ({ group }) => group },
+                    { head: 'Reads', cell: ({ language }) => aboutLanguage(language).name },
+                    {
+                      head: 'Here',
+                      cell: ({ at, byFamily }) =>
+                        at && (
+                          <>
+                            <State tone="calm">here</State> {byFamily ? 'by themselves' : 'ticked by us'},{' '}
+                            {at}
+                          </>
+                        ),
+                    },
+                    {
+                      head: <span className="visually-hidden">Tick</span>,
+                      cell: ({ id, name, at }) => (
+                        <Form method="post" preventScrollReset>
+                          <input type="hidden" name="table" value={table.id} />
+                          <input type="hidden" name="family" value={id} />
+                          <Button
+                            type="submit"
+                            quiet
+                            name="intent"
+                            value={at ? 'untick' : 'tick'}
+                            aria-label={at ? `${name} is not here` : `Tick ${name} in`}
+                          >
+                            {at ? 'Not here' : 'Tick in'}
+                          </Button>
+                        </Form>
+                      ),
+                    },
+                  ]}
+                />
+              </Stack>
+            </Panel>
+          </>
+        ) : (
+          <>
+            {search.has('table') && <Said kind="stop">This table is not there any more.</Said>}
+            <Panel aria-labelledby="new">
+              <Form method="post">
+                <Stack>
+                  <h2 id="new">Set a table up</h2>
+                  <Row>
+                    <TextBox
+                      name="name"
+                      label="What it is for"
+                      defaultValue="Family evening"
+                      error={errors.name}
+                      maxLength={80}
+                    />
+                    <TextBox
+                      name="onDay"
+                      label="On"
+                      inputType="date"
+                      defaultValue={today}
+                      error={errors.onDay}
+                    />
+                    <Button type="submit" isPending={busy}>
+                      Set it up
+                    </Button>
+                  </Row>
+                </Stack>
+              </Form>
+            </Panel>
+            {all.length === 0 ? (
+              <Empty title="No table yet">Who came is kept, so that it can be looked back on.</Empty>
+            ) : (
+              <Panel aria-labelledby="all">
+                <h2 id="all">Tables</h2>
+                <Table
+                  rows={all}
+                  rowKey={({ id }) => id}
+                  columns={[
+                    {
+                      head: 'What for',
+                      cell: ({ id, name }) => <Link to={`/lend/tables?table=${id}`}>{name}</Link>,
+                    },
+                    { head: 'Day', cell: ({ onDay }) => showDay(onDay) },
+                    { head: 'Families that came', cell: ({ came: n }) => n },
+                  ]}
+                />
+                {all.length === 50 && <Faint>Older ones are not shown.</Faint>}
+              </Panel>
+            )}
+          </>
+        )}
+      </Stack>
+    </Wide>
+  );
+}
