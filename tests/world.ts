@@ -139,7 +139,7 @@ export async function smallSchool(): Promise<SmallSchool> {
 /** The demo schools, both of one district, in an empty database. */
 export async function demoSchools(): Promise<Demo> {
   await emptyDatabase();
-  return (await loadDemoWhenEmpty((password) => Promise.resolve(password)))!;
+  return (await loadDemoWhenEmpty((password) => Promise.resolve(password), { whole: false }))!;
 }
 
 /** The id of somebody of the demo. */

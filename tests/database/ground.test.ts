@@ -22,7 +22,7 @@ import { changeKit, findKit, saveKit, VariantGone, archiveVariant } from '~/data
 import { changeDue, findLoan, takeBack, undoLoan, undoReturn } from '~/data/queries/lending';
 import { addAnswer, answersOfKit, listAnswers } from '~/data/queries/listening';
 import { copiesNow } from '~/data/queries/desk';
-import { waiting } from '~/data/queries/waiting';
+import { dayFacts } from '~/data/queries/day';
 import { deactivatePerson, createPerson } from '~/data/queries/people';
 import { setSchoolMark, schoolVersions } from '~/data/queries/schools';
 import { addPasswordLink, endSessions, findPasswordLink, listSessions } from '~/data/queries/sessions';
@@ -431,11 +431,8 @@ describe('years of a school', () => {
       [copy!.tag, 5],
     ]);
     expect(await listShortages(world.at, other!.id)).toEqual([]);
-    expect(await waiting(world.at, await copiesNow(world.at, '2026-11-26'))).toMatchObject({
-      lookBack: 1,
-      lend: 2,
-      listen: 1200,
-    });
+    expect(await copiesNow(world.at, '2026-11-26')).toMatchObject({ short: 1, ready: 2 });
+    expect((await dayFacts(world.at, '2026-11-26')).unread).toBe(1200);
   });
 });
 

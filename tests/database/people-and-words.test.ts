@@ -23,8 +23,9 @@ import { findPersonByName } from '~/data/queries/people';
 import { setUpSchool } from '~/data/queries/schools';
 import { createSession, deleteSession, findSession } from '~/data/queries/sessions';
 import { answeredSince, reachSince } from '~/data/queries/reach';
-import { copiesNow } from '~/data/queries/desk';
-import { waiting } from '~/data/queries/waiting';
+import { dayFacts } from '~/data/queries/day';
+import { listFamilies } from '~/data/queries/families';
+import { listHolds } from '~/data/queries/holds';
 import { addLineChecks, checkedLanguages, lineChecks, uncheckedLines } from '~/data/queries/words';
 import { AROUND } from '~/core/pack/sources';
 import { lineKey } from '~/core/words/checks';
@@ -297,17 +298,9 @@ describe('answers', () => {
     ]);
     const [one, ...rest] = await listAnswers(at);
     expect(rest).toEqual([]);
-    expect((await waiting(at, await copiesNow(at, '2026-11-24'))).listen).toBe(1);
+    expect((await dayFacts(at, '2026-11-24')).unread).toBe(1);
     await markRead(at, [one!.answer.id], true);
-    expect(await waiting(at, await copiesNow(at, '2026-11-24'))).toMatchObject({
-      listen: 0,
-      takeBack: 1,
-      lend: 2,
-      choose: 0,
-      fill: 0,
-      print: 0,
-      lookBack: 0,
-    });
+    expect(await dayFacts(at, '2026-11-24')).toMatchObject({ unread: 0, unprinted: 0, mendable: [] });
     expect(await reachSince(at, '2026-11-01')).toEqual([
       { language: 'en', reached: 0, notYet: 2 },
       { language: 'es', reached: 1, notYet: 0 },
@@ -362,9 +355,19 @@ describe('the demo', () => {
     expect(out.filter((loan) => loan.dueOn < today(at)).length).toBeGreaterThan(0);
     const [ferry] = await listOwnGames(at);
     expect(checkOwnGame(ferry!.definition)).toEqual({ ok: true, value: ferry!.definition });
-    const counts = await waiting(at, await copiesNow(at, today(at)));
-    for (const [station, count] of Object.entries(counts))
-      expect([station, count > 0]).toEqual([station, true]);
+    // Something of everything: forty-eight families, forty bags, who waits, half a hand-out, messages of each kind.
+    const day = await dayFacts(at, today(at));
+    for (const list of ['toCount', 'dueToday', 'overdue', 'aside', 'rounds', 'runs'] as const)
+      expect([list, day[list].length > 0]).toEqual([list, true]);
+    for (const number of ['unread', 'strips', 'held', 'lines'] as const)
+      expect([number, day[number] > 0]).toEqual([number, true]);
+    expect(await listFamilies(at)).toHaveLength(48);
+    const made = (await listCopies(at)).filter(({ readyAt }) => readyAt);
+    expect(made.length).toBeGreaterThanOrEqual(40);
+    expect(new Set(made.map(({ kitId }) => kitId)).size).toBe(9);
+    const waiting = await listHolds(at, today(at));
+    expect(waiting.some(({ copyId }) => copyId)).toBe(true);
+    expect(waiting.some(({ place }) => place > 1)).toBe(true);
     expect(await passwordFits(PASSWORD, (await findPersonByName('Maren'))!.passwordHash)).toBe(false);
     expect(await passwordFits('fern-and-twine', (await findPersonByName('Maren'))!.passwordHash)).toBe(true);
   });

@@ -1,10 +1,10 @@
 import { afterAll, beforeEach, describe, expect, it } from 'vitest';
 import { gameOf } from '~/core/games/shelf';
+import { waitingOf, type StationKey } from '~/core/lending/day';
 import { daysAfter } from '~/core/lending/due';
 import { randomTag } from '~/core/kits/tag';
 import { linesIn } from '~/core/words/needs';
 import { closeDatabase } from '~/data/db';
-import { copiesNow } from '~/data/queries/desk';
 import { createFamily, forgetFamily, listFamilies } from '~/data/queries/families';
 import { buildCopies } from '~/data/queries/building';
 import { listCopies, markPrinted } from '~/data/queries/copies';
@@ -19,6 +19,8 @@ import {
 } from '~/data/queries/kits';
 import { mend, undoMend } from '~/data/queries/counts';
 import {
+  arrive,
+  findLoan,
   listClosed,
   listLoansOfFamily,
   listOut,
@@ -29,8 +31,9 @@ import {
 } from '~/data/queries/lending';
 import { addAnswer, listAnswers, markRead } from '~/data/queries/listening';
 import { answeredSince, reachSince } from '~/data/queries/reach';
-import { waiting, type Waiting } from '~/data/queries/waiting';
+import { dayFacts } from '~/data/queries/day';
 import { needsAt } from '~/data/queries/needs';
+import { countStock } from '~/data/queries/store';
 import { lineNow, writeLine } from '~/data/queries/wording';
 import { addLineChecks } from '~/data/queries/words';
 import { family } from '~/data/schema';
@@ -64,12 +67,19 @@ const answered = (loanId: string) =>
     missing: '',
     anythingElse: '',
   });
-/** What waits now, without the words desk, which waits for every line of the shelf. */
-async function waits(today = TODAY): Promise<Omit<Waiting, 'word'>> {
-  const { word: _, ...rest } = await waiting(world.at, await copiesNow(world.at, today));
-  return rest;
-}
-const NOTHING = { choose: 0, fill: 0, print: 0, lend: 0, takeBack: 0, listen: 0, lookBack: 0 };
+/** What waits now. */
+const waits = async (today = TODAY): Promise<Record<StationKey, number>> =>
+  waitingOf(await dayFacts(world.at, today), 'coordinator');
+const NOTHING = {
+  choose: 0,
+  fill: 0,
+  word: 0,
+  print: 0,
+  lend: 0,
+  takeBack: 0,
+  listen: 0,
+  lookBack: 0,
+};
 
 const build = async (kitId: string, count: number) =>
   buildCopies(world.at, {
@@ -82,10 +92,9 @@ const build = async (kitId: string, count: number) =>
   });
 
 describe('what waits at a station', () => {
-  it('is a variant until it is in a kit, a kit until it is built, a copy until its pack is printed', async () => {
-    expect(await waits()).toEqual({ ...NOTHING, lend: 3 });
+  it('is nothing that can wait, and a copy until its pack is printed', async () => {
+    expect(await waits()).toEqual(NOTHING);
     const made = await addVariant(world, 'harvest-mat', 'Mat');
-    expect(await waits()).toEqual({ ...NOTHING, lend: 3, choose: 1 });
     const kitId = (await saveKit(world.at, {
       name: 'Mats',
       ageBand: 'K',
@@ -94,34 +103,47 @@ describe('what waits at a station', () => {
       assurance: 'usual',
       variantIds: [made.id],
     }))!;
-    expect(await waits()).toEqual({ ...NOTHING, lend: 3, fill: 1 });
+    expect(await waits()).toEqual(NOTHING);
     await build(kitId, 2);
-    expect(await waits()).toEqual({ ...NOTHING, lend: 3, print: 2 });
+    expect(await waits()).toEqual({ ...NOTHING, print: 2 });
     const [one] = await listCopies(world.at, { kitId });
     await markPrinted(world.at, [one!.id]);
-    expect(await waits()).toEqual({ ...NOTHING, lend: 4, print: 1 });
-  });
-
-  it('is no variant that was put away', async () => {
-    const made = await addVariant(world, 'harvest-mat', 'Mat');
-    expect(await archiveVariant(world.at, made.id)).toEqual([]);
-    expect(await waits()).toEqual({ ...NOTHING, lend: 3 });
+    expect(await waits()).toEqual({ ...NOTHING, print: 1 });
   });
 
   it('is a loan from the day it is due, and nothing once it is home or undone', async () => {
     const loanId = await lent(0, 0, TODAY, '2026-12-01');
-    expect(await waits('2026-11-30')).toEqual({ ...NOTHING, lend: 2 });
-    expect(await waits('2026-12-01')).toEqual({ ...NOTHING, lend: 2, takeBack: 1 });
-    expect(await waits('2027-01-15')).toEqual({ ...NOTHING, lend: 2, takeBack: 1 });
+    expect(await waits('2026-11-30')).toEqual({ ...NOTHING, word: expect.any(Number) as number });
+    expect(await waits('2026-12-01')).toMatchObject({ takeBack: 1, lend: 0 });
+    expect(await waits('2027-01-15')).toMatchObject({ takeBack: 1, lend: 0 });
     await undoLoan(world.at, loanId, world.people.helper.id);
-    expect(await waits('2026-12-01')).toEqual({ ...NOTHING, lend: 3 });
+    expect(await waits('2026-12-01')).toEqual(NOTHING);
   });
 
-  it('is a copy that lacks parts, which is not ready to be lent', async () => {
+  it('is a copy that lacks parts once the store has them', async () => {
     await home(await lent(), 5);
-    expect(await waits()).toEqual({ ...NOTHING, lend: 2, lookBack: 1 });
-    await mend(world.at, world.copies[0]!.id, world.people.helper.id);
-    expect(await waits()).toEqual({ ...NOTHING, lend: 3 });
+    const by = world.people.helper.id;
+    await countStock(world.at, [{ material: 'two-colour-counter', counted: 0 }], by);
+    expect(await waits()).toEqual(NOTHING);
+    await countStock(world.at, [{ material: 'two-colour-counter', counted: 1 }], by);
+    expect(await waits()).toEqual({ ...NOTHING, takeBack: 1 });
+    await mend(world.at, world.copies[0]!.id, by);
+    expect(await waits()).toEqual(NOTHING);
+  });
+
+  it('is a bag that came home and is not counted, whenever it is due', async () => {
+    const loanId = await lent(0, 1, TODAY, '2026-12-24');
+    await arrive(world.at, { copyId: world.copies[0]!.id, arrivedOn: '2026-11-30', personId: null });
+    expect((await waits()).takeBack).toBe(1);
+    await home(loanId, 6);
+    expect(await waits()).toEqual(NOTHING);
+    expect((await findLoan(world.at, loanId))!.returnedOn).toBe('2026-11-30');
+  });
+
+  it('is a line that a family reads at home, and no other', async () => {
+    expect((await waits()).word).toBe(0);
+    await lent(0, 0);
+    expect((await waits()).word).toBeGreaterThan(5);
   });
 
   it('is an answer until it is read, and again when that is taken back', async () => {
@@ -141,8 +163,7 @@ describe('what waits at a station', () => {
   });
 
   it('is every kit that is not sound in a language of families', async () => {
-    const word = async (): Promise<number> =>
-      (await waiting(world.at, await copiesNow(world.at, TODAY))).word;
+    const word = async (): Promise<number> => (await needsAt(world.at)).length;
     const needs = await needsAt(world.at);
     expect(needs.map(({ kitId, language }) => [kitId, language])).toEqual([[world.kitId, 'es']]);
     expect(await word()).toBe(1);

@@ -16,7 +16,7 @@ describe('the desk', () => {
     await keyboard.press('Tab');
     await keyboard.type('a long enough password');
     await keyboard.press('Enter');
-    await page.waitForURL('**/lend');
+    await page.waitForURL('**/today');
     await toScanLine(page);
     await keyboard.type(tag);
     await keyboard.press('Enter');

@@ -31,6 +31,7 @@ const ACCESS: Record<
   { read?: readonly Role[] | typeof PUBLIC; send?: readonly Role[] | typeof PUBLIC }
 > = {
   'routes/home.tsx': { read: all },
+  'routes/today/today.tsx': { read: all },
   'routes/people/set-up.tsx': { read: PUBLIC, send: PUBLIC },
   'routes/people/sign-in.tsx': { read: PUBLIC, send: PUBLIC },
   'routes/people/sign-out.ts': { read: PUBLIC, send: PUBLIC },
@@ -93,6 +94,19 @@ const ACCESS: Record<
   'routes/lend/calendar.tsx': { read: one, send: one },
   'routes/lend/calendar-ics.ts': { read: one },
   'routes/lend/desk.tsx': { read: desk, send: desk },
+  'routes/lend/rules.tsx': { read: one, send: one },
+  'routes/lend/waiting.tsx': { read: one, send: one },
+  'routes/lend/messages.tsx': { read: one, send: one },
+  'routes/lend/strips-pdf.ts': { read: desk },
+  'routes/lend/cards-pdf.ts': { read: one },
+  'routes/lend/tables.tsx': { read: desk, send: desk },
+  'routes/lend/table-pdf.ts': { read: desk },
+  'routes/lend/hall.tsx': { read: desk, send: desk },
+  'routes/lend/hall-act.ts': { read: desk, send: desk },
+  'routes/lend/rounds.tsx': { read: desk, send: one },
+  'routes/lend/round.tsx': { read: desk, send: desk },
+  'routes/lend/round-solve.ts': { read: one },
+  'routes/lend/round-pdf.ts': { read: desk },
   'routes/lend/families.tsx': { read: one },
   'routes/lend/family-new.tsx': { read: one, send: one },
   'routes/lend/families-import.tsx': { read: one, send: one },
@@ -110,6 +124,9 @@ const ACCESS: Record<
   'routes/scan.ts': { read: desk },
   'routes/play/game.tsx': { read: PUBLIC },
   'routes/play/answer.tsx': { read: PUBLIC, send: PUBLIC },
+  'routes/play/next.tsx': { read: PUBLIC, send: PUBLIC },
+  'routes/play/table.tsx': { read: PUBLIC, send: PUBLIC },
+  'routes/play/reply.tsx': { read: PUBLIC, send: PUBLIC },
 };
 
 interface Leaf {
@@ -370,7 +387,7 @@ describe('the door', () => {
     await smallSchool();
     const { page, complaints } = await visitor({ expected: /40[34]/ });
     await signIn(page, 'Reader');
-    await page.waitForURL('**/word');
+    await page.waitForURL('**/today');
     await open(page, '/choose/two-tone-spill');
     await page.getByRole('heading', { name: 'This is not open to you' }).waitFor();
     await expectAccessible(page);
@@ -401,7 +418,7 @@ describe('the door', () => {
     await expectAccessible(page);
     const ruut = await visitor();
     await signIn(ruut.page, 'Ruut');
-    await ruut.page.getByRole('heading', { name: 'Lend', level: 1 }).waitFor();
+    await ruut.page.getByRole('heading', { name: /what there is to do, Ruut/ }).waitFor();
     await page.getByRole('button', { name: 'End the access of Ruut' }).click();
     await page.getByText('They can no longer sign in.').waitFor();
     await ruut.page.goto('/lend');
@@ -420,6 +437,7 @@ describe('the door', () => {
     await smallSchool();
     const { page, complaints } = await visitor();
     await signIn(page, 'Reader');
+    await open(page, '/word');
     await page.getByRole('link', { name: 'Two-Tone Spill' }).first().click();
     const line = page.getByRole('listitem').filter({ hasText: 'Separen las fichas por color' });
     await line.getByText('It is right').click();

@@ -228,7 +228,7 @@ describe('one’s own sign-in', () => {
     await stranger.page.getByRole('button', { name: 'Sign in' }).click();
     await stranger.page.getByText('Too many tries.').waitFor();
     await signInByHand(page, 'Helper');
-    await page.getByRole('heading', { name: 'Lend', level: 1 }).waitFor();
+    await page.getByRole('heading', { name: /what there is to do, Helper/ }).waitFor();
     expect([...complaints, ...stranger.complaints]).toEqual([]);
   });
 
@@ -251,7 +251,7 @@ describe('one’s own sign-in', () => {
     await page.getByLabel('New password').fill('twelve ferns in a row');
     await page.getByLabel('The password again').fill('twelve ferns in a row');
     await page.getByRole('button', { name: 'Set this password and sign in' }).click();
-    await page.getByRole('heading', { name: 'Lend', level: 1 }).waitFor();
+    await page.getByRole('heading', { name: /what there is to do, Helper/ }).waitFor();
     await page.goto(link);
     await page.getByText('It was used already, or it is too old.').waitFor();
     expect([...complaints, ...coordinator.complaints]).toEqual([]);

@@ -33,6 +33,7 @@ describe('from choosing a game to hearing how it was played', () => {
   it('goes through every station in one go', async () => {
     const { page, complaints } = await visitor();
     await signIn(page);
+    await page.getByRole('link', { name: 'Choose', exact: true }).click();
 
     // Choose: turn knobs, take a mend, keep the variant.
     await page.getByRole('link', { name: 'Two-Tone Spill', exact: true }).click();

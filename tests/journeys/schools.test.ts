@@ -1,4 +1,8 @@
 /** Two schools of one district: what one sees of the other, and a morning of somebody who coordinates both. */
+import { ALL } from '~/core/lending/choices';
+import { openGathering } from '~/data/queries/gatherings';
+import { createRound } from '~/data/queries/rounds';
+import { today } from '~/server/today';
 import { sql } from 'drizzle-orm';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { closeDatabase } from '~/data/db';
@@ -85,6 +89,18 @@ describe('a school of the district', () => {
       ':ownId': games.map(({ id }) => id),
       ':gameId': games.map(({ id }) => ownGameId(id)),
       ':jobId': [job],
+      ':roundId': [
+        await createRound(at, { name: 'A secret hand-out', onDay: today(at), choices: ALL, personId: maren }),
+      ],
+      ':tableId': [
+        await openGathering(at, {
+          name: 'A secret evening',
+          onDay: today(at),
+          keyHash: 'x'.repeat(64),
+          expiresAt: new Date(),
+          personId: maren,
+        }),
+      ],
       ':key': ['x'.repeat(32)],
       // A label is read by whoever holds the basket.
       ':linkKey': [],
@@ -115,6 +131,8 @@ describe('a school of the district', () => {
       ...answers.map(({ answer }) => answer.childDid).filter(Boolean),
       ...games.map(({ definition }) => definition.name.en),
       'A secret pack',
+      'A secret hand-out',
+      'A secret evening',
       'Ilaria',
     ];
     const { page } = await visitor();
@@ -271,14 +289,14 @@ describe('a school of the district', () => {
     await open(other, '/schools');
     await expectAccessible(other);
     await other.getByRole('button', { name: 'Open Lantern Hill Elementary' }).click();
-    await other.waitForURL('**/choose');
+    await other.waitForURL('**/today');
     await open(other, '/lend/families');
     await other.getByText('Family Larkspur').waitFor();
     expect(await other.getByText('Family Brackwater').count()).toBe(0);
     await page.getByText('This page is of Kittiwake Bay Elementary').waitFor();
     await expectAccessible(page);
     await page.getByRole('button', { name: 'Open Kittiwake Bay Elementary again' }).click();
-    await page.waitForURL('**/choose');
+    await page.waitForURL('**/today');
     await open(page, '/lend/families/new');
     expect(await page.getByLabel('Family name').inputValue()).toBe('Family Halfway');
     await page.getByRole('button', { name: 'Add this family' }).click();

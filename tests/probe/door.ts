@@ -156,8 +156,8 @@ export async function rolesEverywhere(field: Field): Promise<Row> {
           headers: { Cookie: cookie, Origin: address, 'Content-Type': 'application/x-www-form-urlencoded' },
           body: method === 'POST' ? 'name=Intruder&language=en&reach=&allergens=&intent=end' : undefined,
         });
-        const mayRead = who === 'a reader' && /^\/(word|me|schools|no)\b|^\/$/.test(path);
-        if ([302, 403, 405, 404, 400].includes(status)) refused++;
+        const mayRead = who === 'a reader' && /^\/(word|me|schools|no|today)\b|^\/$/.test(path);
+        if ([302, 403, 405, 404, 400, 410, 429].includes(status)) refused++;
         else if (!(mayRead && status === 200)) lost.push(`${who} ${method} ${path}: ${status}`);
       }
   }

@@ -1,4 +1,5 @@
 /** What must go when it is asked to, and what must come back. */
+import { randomUUID } from 'node:crypto';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -6,9 +7,15 @@ import pg from 'pg';
 import { hashPassword } from '~/server/people/password';
 import { loadDemoWhenEmpty } from '~/data/demo/load';
 import { backUp, restore, sibling } from '~/server/backup/tools';
-import { lendOut, emptyDatabase } from '../world';
+import { randomCard } from '~/core/lending/card';
+import { giveCards, listFamilies } from '~/data/queries/families';
+import { openGathering, tickIn } from '~/data/queries/gatherings';
+import { doAct } from '~/server/lending/hall';
+import { secureRandom } from '~/server/random';
+import { today } from '~/server/today';
+import { lendOut, emptyDatabase, type SmallSchool } from '../world';
 import { lagOf } from './bodies';
-import { raw } from './visitor';
+import { raw, type Visitor } from './visitor';
 import type { Field, Row } from './field';
 import { newOwnGame } from '~/core/own/definition';
 import type { SchoolHandle } from '~/data/db';
@@ -42,6 +49,29 @@ export async function everything(url: string): Promise<Map<string, string[]>> {
 }
 
 /** A family that has left traces everywhere is forgotten: no table knows a word of it. */
+/** The family is reminded, waits, came to an evening, and was named at the desk in the hall. */
+async function knownElsewhere(world: SmallSchool, coordinator: Visitor, id: string): Promise<void> {
+  const { at, copies, people } = world;
+  await coordinator.post('/lend/messages', { intent: 'now' });
+  const table = await openGathering(at, {
+    name: 'Evening',
+    onDay: today(at),
+    keyHash: randomUUID(),
+    expiresAt: new Date(),
+    personId: people.coordinator.id,
+  });
+  await tickIn(at, table, id, true);
+  await giveCards(at, () => randomCard(secureRandom));
+  const act = { day: today(at), away: true };
+  const other = (await listFamilies(at)).find((one) => one.id !== id)!;
+  // What was refused names who has the bag.
+  await doAct(
+    at,
+    { ...act, id: randomUUID(), kind: 'lend', tag: copies[0]!.tag, card: other.card! },
+    people.helper.id,
+  );
+}
+
 export async function forgetting(field: Field, size: number): Promise<Row> {
   const lost: string[] = [];
   let searched = 0;
@@ -76,7 +106,8 @@ export async function forgetting(field: Field, size: number): Promise<Row> {
       allergens: words.allergens,
     });
     world.families[0] = { ...world.families[0]!, id };
-    const loan = await lendOut(world, { lentOn: '2026-11-20', dueOn: '2026-12-20' });
+    const loan = await lendOut(world, { lentOn: '2026-11-20', dueOn: today(world.at) });
+    await knownElsewhere(world, coordinator, id);
     const page = await coordinator.get(`/p/${world.copies[0]!.linkKey}/answer?now=1`);
     const hidden = /name="loan" value="([^"]+)"/.exec(page.text)?.[1] ?? '';
     const answered = await coordinator.post(`/p/${world.copies[0]!.linkKey}/answer`, {

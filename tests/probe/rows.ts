@@ -8,6 +8,7 @@ import type { Field, Row } from './field';
 import { behindProxy } from './proxy';
 import { largeBodies } from './bodies';
 import { malformedRequests } from './malformed';
+import { messagesOnce } from './messages';
 import { archivingWhileAdding, lendingRaces, sentAgain } from './races';
 import { staleForms, undoing } from './stale';
 
@@ -39,6 +40,7 @@ export const TRIALS: Record<string, Trial> = {
   connectionsEnded: { run: connectionsEnded, test: 2, probe: 10 },
   serverStopped: { run: serverStopped, test: 4, probe: 8 },
   serverKilled: { run: serverKilled, test: 2, probe: 6 },
+  messagesOnce: { run: messagesOnce, test: 24, probe: 120 },
   behindProxy: { run: behindProxy, test: 2, probe: 6 },
   databaseKilled: { run: databaseKilled, test: 1, probe: 3 },
   databaseHeld: { run: databaseHeld, test: 6, probe: 20 },
