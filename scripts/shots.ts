@@ -38,6 +38,7 @@ try {
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
   const out = copies.find((copy) => copy.loan && copy.kitName === 'First splits')!;
   const home = copies.find((copy) => !copy.loan && copy.printedAt)!;
+  const free = copies.find((copy) => !copy.loan && copy.printedAt && copy.kitName === 'Market day')!;
   const shoot = async (
     name: string,
     path: string,
@@ -67,13 +68,10 @@ try {
     await page.getByLabel('Name').fill(name);
     await page.getByLabel('Password').fill(DEMO_PEOPLE.find((one) => one.name === name)!.password);
     await page.getByRole('button', { name: 'Sign in' }).click();
-    await page.waitForURL('**/choose');
+    await page.waitForURL('**/today');
   };
-  await signIn('Runa');
-  await shoot('district', '/district');
-  await page.getByRole('button', { name: 'Sign out' }).click();
-  await page.waitForURL('**/sign-in');
   await signIn('Maren');
+  await shoot('today', '/today');
   await shoot('choose-shelf', '/choose');
   const reckoned = async (): Promise<void> => {
     // The heavy figures are there when nothing is under way any more.
@@ -81,7 +79,6 @@ try {
     await page.getByRole('progressbar').waitFor({ state: 'detached', timeout: 30_000 });
   };
   await shoot('choose-bench', '/choose/tide-pairs?preset=ten', { full: true, before: reckoned });
-  await shoot('choose-compare', '/choose/compare?a=preset:stepping-stones:felt-10', { full: true });
   await shoot('lend-calendar', '/lend/calendar', { full: true });
   await shoot('fill-run', `/fill/runs/${run!.id}`);
   const [toCount] = making.copies.flatMap(({ id, steps }) =>
@@ -98,11 +95,22 @@ try {
       await page.getByRole('combobox', { name: /Scan or type/ }).focus();
     },
   });
+  await shoot('lend-messages', '/lend/messages');
+  await page.goto(`${web.address}/lend/rounds`);
+  await page.locator('html[data-ready]').waitFor();
+  await page.getByRole('button', { name: 'Match families and bags' }).click();
+  await page.getByRole('heading', { name: 'Who gets what' }).waitFor();
+  await shoot('lend-round', new URL(page.url()).pathname);
+  await shoot('lend-hall', '/lend/hall', {
+    before: async () => {
+      await page.getByLabel('Scan a bag or a card').fill(free.tag);
+      await page.keyboard.press('Enter');
+      await page.locator('.word').waitFor();
+    },
+  });
   await shoot('take-back', `/take-back/${out.loan!.id}`);
   await shoot('listen', '/listen');
-  await shoot('fill-store', '/fill/store');
   await shoot('look-back', '/look-back');
-  await shoot('copy', `/copies/${home.id}`);
   await page.goto(`${web.address}/word/readers?game=two-tone-spill&language=ar`);
   await page.getByRole('textbox', { name: 'Who reads' }).fill('Amal');
   await page.getByRole('button', { name: 'Make a link' }).click();
@@ -110,7 +118,10 @@ try {
   await page.setViewportSize({ width: 360, height: 760 });
   await shoot('word-reader', invited, {
     full: true,
-    before: () => page.getByRole('link', { name: 'Begin' }).click(),
+    before: async () => {
+      await page.getByRole('link', { name: 'Begin' }).click();
+      await page.getByText('Line 1 of').first().waitFor();
+    },
   });
   await shoot('family-page', `/p/${out.linkKey}`);
   await shoot('family-answer', `/p/${out.linkKey}/answer`, { full: true });
