@@ -3,6 +3,8 @@ declare module 'jstat' {
   const jstat: {
     jStat: {
       erf(x: number): number;
+      /** The regularized lower incomplete gamma function P(a, x). */
+      lowRegGamma(a: number, x: number): number;
       gamma: { inv(p: number, shape: number, scale: number): number };
     };
   };

@@ -10,6 +10,10 @@ import { cardsIn, verdict, verdictSchema } from '~/core/kits/verdict';
 import { weigh, weighSchema } from '~/core/kits/weigh';
 import { due, dueSchema } from '~/core/lending/calendar';
 import { round, roundSchema } from '~/core/lending/round';
+import { level, levelSchema } from '~/core/listening/level';
+import { reach, reachSchema } from '~/core/looking/reach';
+import { supply, supplySchema } from '~/core/looking/supply';
+import { wear, wearSchema } from '~/core/looking/wear';
 import { materials, type MaterialId } from '~/core/materials/catalogue';
 import { reading, readingSchema } from '~/core/words/ease';
 
@@ -51,6 +55,10 @@ const TOPICS: Readonly<Record<string, Topic>> = {
   reading: topic(readingSchema, reading),
   due: topic(dueSchema, due),
   round: topic(roundSchema, (asked) => round(asked)),
+  level: topic(levelSchema, level),
+  reach: topic(reachSchema, reach),
+  wear: topic(wearSchema, wear),
+  supply: topic(supplySchema, supply),
   verdict: topic(verdictSchema, ({ variants, players, held, printed, deckLacks }) => {
     const opened = variants.map(({ game: id, params }) => {
       const game = findGame(id);

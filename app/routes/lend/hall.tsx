@@ -11,7 +11,7 @@ import { hallKnown } from '~/server/lending/hall';
 import { requireRole } from '~/server/people/session';
 import { LendWays } from '~/app/desk/LendWays';
 import { BigWord } from '~/app/ui/BigWord';
-import { Button } from '~/app/ui/Button';
+import { Button, ButtonLink } from '~/app/ui/Button';
 import { TextBox } from '~/app/ui/fields';
 import { Said } from '~/app/ui/Notices';
 import {
@@ -88,7 +88,10 @@ const Log = styled.ol`
 
 export default function Hall({ loaderData }: Route.ComponentProps) {
   const { school, coordinates, clashes: left } = loaderData;
-  const { known, pending, heard, online, done, waiting, enter, undo } = useHall(school, loaderData.known);
+  const { known, pending, heard, online, signedOut, done, waiting, enter, undo } = useHall(
+    school,
+    loaderData.known,
+  );
   const [text, setText] = useState('');
   const [kept, setKept] = useState(false);
   const box = useRef<HTMLFormElement>(null);
@@ -119,7 +122,17 @@ export default function Hall({ loaderData }: Route.ComponentProps) {
           Scan a bag, then the card of its family; a bag, a card … A bag that is out is home when it is
           scanned.
         </Heading>
-        {!online && (
+        {signedOut && (
+          <Said
+            kind="stop"
+            word="You are signed out"
+            live
+            action={<ButtonLink href="/sign-in?next=/lend/hall">Sign in again</ButtonLink>}
+          >
+            {count(waiting, 'scan is', 'scans are')} kept in this browser, and sent once you are back.
+          </Said>
+        )}
+        {!online && !signedOut && (
           <Said kind="mind" word="Without network" live>
             The desk goes on. {waiting === 0 ? 'What you scan' : count(waiting, 'scan')}{' '}
             {waiting === 1 ? 'is' : 'are'} kept in this browser, and sent in order when the connection is

@@ -37,6 +37,8 @@ export function useHall(school: string, base: HallKnown) {
   const [pending, setPending] = useState<string[]>([]);
   const [heard, setHeard] = useState<{ heard: Heard; n: number }>();
   const [online, setOnline] = useState(true);
+  /** The school answers, and wants to know first who is here. */
+  const [signedOut, setSignedOut] = useState(false);
   const [queue, setQueue] = useState<{ key: number; act: HallAct }[]>([]);
   /** Acts that what the school told last does not know of yet. */
   const [since, setSince] = useState<HallAct[]>([]);
@@ -101,7 +103,8 @@ export function useHall(school: string, base: HallKnown) {
     const settle = async (): Promise<void> => {
       try {
         const answer = await send(head.act);
-        if (answer === 'away') {
+        setSignedOut(answer === 'door');
+        if (answer === 'away' || answer === 'door') {
           await keepAway(school, head.key, head.act);
           setQueue((old) =>
             old.map((one) => (one.key === head.key ? { ...one, act: { ...one.act, away: true } } : one)),
@@ -208,7 +211,7 @@ export function useHall(school: string, base: HallKnown) {
     });
   };
 
-  return { known, pending, heard, online, done, waiting: queue.length, enter, undo };
+  return { known, pending, heard, online, signedOut, done, waiting: queue.length, enter, undo };
 }
 
 const KEPT: Heard = {
@@ -228,16 +231,16 @@ const NOT_UNDERSTOOD: Heard = {
 const undone = (done: readonly Done[], { of }: HallAct): HallAct | undefined =>
   done.find(({ act }) => act.id === of)?.act;
 
-/** Sends an act; `away` where the school does not answer, or whoever is here has to sign in first. */
-async function send(act: HallAct): Promise<Heard | 'away'> {
+/** Sends an act; `away` where the school does not answer, `door` where whoever is here has to sign in first. */
+async function send(act: HallAct): Promise<Heard | 'away' | 'door'> {
   try {
     const answer = await fetch('/lend/hall/act', {
       method: 'POST',
       body: new URLSearchParams({ act: JSON.stringify(act) }),
       redirect: 'manual',
     });
-    const again = answer.status >= 500 || [401, 403, 408, 429].includes(answer.status);
-    if (answer.type === 'opaqueredirect' || again) return 'away';
+    if (answer.type === 'opaqueredirect' || answer.status === 403) return 'door';
+    if (answer.status >= 500 || answer.status === 408 || answer.status === 429) return 'away';
     return answer.ok ? ((await answer.json()) as { heard: Heard }).heard : NOT_UNDERSTOOD;
   } catch {
     return 'away';

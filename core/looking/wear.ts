@@ -1,0 +1,82 @@
+/** How fast a part goes: losses per loan with a gamma prior, and spares by the negative binomial that follows. */
+import { Type, type Static } from '@sinclair/typebox';
+import jstat from 'jstat';
+
+const above = (title: string) => Type.Number({ exclusiveMinimum: 0, maximum: 1e6, title });
+
+export const wearSchema = Type.Object(
+  {
+    lost: Type.Number({ minimum: 0, maximum: 1e6, title: 'Lost' }),
+    loans: Type.Number({ minimum: 0, maximum: 1e6, title: 'Loans' }),
+    prior: Type.Optional(
+      Type.Object(
+        { lost: above('Losses of the prior'), loans: above('Loans of the prior') },
+        { additionalProperties: false },
+      ),
+    ),
+    next: Type.Number({ minimum: 0, maximum: 1e6, title: 'Loans to come' }),
+    assurance: Type.Optional(Type.Number({ exclusiveMinimum: 0, exclusiveMaximum: 1, title: 'Assurance' })),
+  },
+  { additionalProperties: false },
+);
+export type WearAsked = Static<typeof wearSchema>;
+
+export interface Wear {
+  perLoan: number;
+  /** Its central 90 % interval. */
+  low: number;
+  high: number;
+  /** So many spares suffice for the loans to come, with that assurance. */
+  spares: number;
+}
+
+const USUAL_PRIOR = { lost: 0.5, loans: 1 };
+const USUAL_ASSURANCE = 0.95;
+const TAIL = 0.05;
+
+/** The point below which a gamma variable of this shape and rate lies with probability `p`. */
+function gammaQuantile(p: number, shape: number, rate: number): number {
+  const below = (x: number): number => jstat.jStat.lowRegGamma(shape, x);
+  let [low, high] = [0, Math.max(1, shape)];
+  while (below(high) < p) high *= 2;
+  for (let i = 0; i < 200 && high - low > 1e-14 * high; i++) {
+    const middle = (low + high) / 2;
+    if (below(middle) < p) low = middle;
+    else high = middle;
+  }
+  return (low + high) / 2 / rate;
+}
+
+/** The smallest number that a negative binomial variable does not exceed with probability `assurance`. */
+function negativeBinomialQuantile(assurance: number, shape: number, chance: number): number {
+  // In logarithms: the first term may be smaller than any number that a computer holds.
+  let log = shape * Math.log(chance);
+  let sum = Math.exp(log);
+  let n = 0;
+  while (sum < assurance) {
+    log += Math.log(((n + shape) / (n + 1)) * (1 - chance));
+    sum += Math.exp(log);
+    n++;
+    // What is left is less than rounding: no more is added.
+    if (n > shape && log < -745 && sum > 0.5) break;
+  }
+  return n;
+}
+
+/** How fast a part goes, and how many spares to have. */
+export function wear({
+  lost,
+  loans,
+  prior = USUAL_PRIOR,
+  next,
+  assurance = USUAL_ASSURANCE,
+}: WearAsked): Wear {
+  const shape = prior.lost + lost;
+  const rate = prior.loans + loans;
+  return {
+    perLoan: shape / rate,
+    low: gammaQuantile(TAIL, shape, rate),
+    high: gammaQuantile(1 - TAIL, shape, rate),
+    spares: next === 0 ? 0 : negativeBinomialQuantile(assurance, shape, rate / (rate + next)),
+  };
+}
