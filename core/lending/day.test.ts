@@ -62,6 +62,15 @@ describe('the work of a day', () => {
     expect(due.about).toHaveLength(7);
     expect(due.about.at(-1)).toBe('and 3 more');
   });
+  it('says one as one', () => {
+    const one = { ...FULL, dueToday: [bag], rounds: [{ id: 'r', name: 'Thursday', bags: 1 }], unread: 1 };
+    for (const { id, why, act, count } of dayWork({ ...one, unprinted: 1, held: 1, lines: 1 }, 'coordinator'))
+      if (count === 1)
+        expect([id, `${why} ${act.label}`]).toEqual([
+          id,
+          expect.not.stringMatching(/\b[Tt]h(ey|em|eir)\b(?! own)/),
+        ]);
+  });
   it('shows a helper and a reader theirs', () => {
     const ids = (role: (typeof ROLES)[number]): string[] => dayWork(FULL, role).map(({ id }) => id);
     expect(ids('reader')).toEqual(['lines', 'held']);

@@ -60,6 +60,9 @@ const MOST_NAMED = 6;
 const BOTH: readonly Role[] = ['coordinator', 'helper'];
 const COORDINATOR: readonly Role[] = ['coordinator'];
 
+/** What is said of one thing, or of several. */
+const said = (n: number, one: string, more: string): string => (n === 1 ? one : more);
+
 const bags = (all: readonly BagOf[]): string[] => [
   ...all.slice(0, MOST_NAMED).map(({ tag, family }) => `${showTag(tag)}, ${family}`),
   ...(all.length > MOST_NAMED ? [`and ${all.length - MOST_NAMED} more`] : []),
@@ -73,7 +76,7 @@ function allTasks(day: DayFacts): DayTask[] {
       station: 'lend',
       count: day.clashes,
       title: `Look at ${count(day.clashes, 'scan')} from the hall`,
-      why: 'They were made without network, and the bag had gone elsewhere meanwhile.',
+      why: 'Scanned without network: the bag had gone elsewhere meanwhile.',
       about: [],
       act: { label: 'See what happened', to: '/lend/hall' },
       roles: BOTH,
@@ -83,9 +86,13 @@ function allTasks(day: DayFacts): DayTask[] {
       station: 'takeBack',
       count: day.toCount.length,
       title: `Count ${count(day.toCount.length, 'bag')} that came home`,
-      why: 'Until they are counted they go out to nobody.',
+      why: said(
+        day.toCount.length,
+        'Until it is counted it goes out to nobody.',
+        'Until they are counted they go out to nobody.',
+      ),
       about: bags(day.toCount),
-      act: { label: 'Count them', to: '/take-back' },
+      act: { label: said(day.toCount.length, 'Count it', 'Count them'), to: '/take-back' },
       roles: BOTH,
     },
     ...day.rounds.map((round): DayTask => ({
@@ -93,9 +100,13 @@ function allTasks(day: DayFacts): DayTask[] {
       station: 'lend',
       count: round.bags,
       title: `Hand out ${count(round.bags, 'bag')}: ${round.name}`,
-      why: 'They are promised, and their day has come.',
+      why: said(
+        round.bags,
+        'It is promised, and its day has come.',
+        'They are promised, and their day has come.',
+      ),
       about: [],
-      act: { label: 'Hand them out', to: `/lend/rounds/${round.id}` },
+      act: { label: said(round.bags, 'Hand it out', 'Hand them out'), to: `/lend/rounds/${round.id}` },
       roles: BOTH,
     })),
     day.aside.length > 0 && {
@@ -103,7 +114,11 @@ function allTasks(day: DayFacts): DayTask[] {
       station: 'lend',
       count: day.aside.length,
       title: `Put ${count(day.aside.length, 'bag')} aside`,
-      why: 'A family has asked for each and may fetch it; after its day it goes to the next.',
+      why: said(
+        day.aside.length,
+        'A family has asked for it and may fetch it; after its day it goes to the next.',
+        'A family has asked for each and may fetch it; after its day it goes to the next.',
+      ),
       about: day.aside
         .slice(0, MOST_NAMED)
         .map(({ tag, family, keptUntil }) => `${showTag(tag)}, ${family}, until ${showDay(keptUntil)}`),
@@ -115,9 +130,13 @@ function allTasks(day: DayFacts): DayTask[] {
       station: 'takeBack',
       count: day.dueToday.length,
       title: `Take back ${count(day.dueToday.length, 'bag')} today`,
-      why: 'They are due today; whoever brings one is thanked.',
+      why: said(
+        day.dueToday.length,
+        'It is due today; whoever brings it is thanked.',
+        'They are due today; whoever brings one is thanked.',
+      ),
       about: bags(day.dueToday),
-      act: { label: 'Take them back', to: '/take-back' },
+      act: { label: said(day.dueToday.length, 'Take it back', 'Take them back'), to: '/take-back' },
       roles: BOTH,
     },
     day.overdue.length > 0 && {
@@ -125,7 +144,7 @@ function allTasks(day: DayFacts): DayTask[] {
       station: 'takeBack',
       count: day.overdue.length,
       title: `Ask after ${count(day.overdue.length, 'bag')}`,
-      why: 'They were due before today. A kind word at the gate does more than a message.',
+      why: `${said(day.overdue.length, 'It was', 'They were')} due before today. A kind word at the gate does more than a message.`,
       about: bags(day.overdue),
       act: { label: 'See which', to: '/take-back' },
       roles: COORDINATOR,
@@ -137,10 +156,10 @@ function allTasks(day: DayFacts): DayTask[] {
       title: `Read ${count(day.unread, 'new answer')}`,
       why:
         day.asking > 0
-          ? `${count(day.asking, 'of them tells', 'of them tell')} of something missing, or ${day.asking === 1 ? 'says' : 'say'} something in their own words.`
+          ? 'Something is missing, or was said in their own words.'
           : 'What children did and said is worth a minute.',
       about: [],
-      act: { label: 'Read them', to: '/listen' },
+      act: { label: said(day.unread, 'Read it', 'Read them'), to: '/listen' },
       roles: COORDINATOR,
     },
     day.failed > 0 && {
@@ -150,7 +169,7 @@ function allTasks(day: DayFacts): DayTask[] {
       title: `See to ${count(day.failed, 'message')} that could not be sent`,
       why: 'Try once more, or put it on paper.',
       about: [],
-      act: { label: 'See them', to: '/lend/messages' },
+      act: { label: said(day.failed, 'See it', 'See them'), to: '/lend/messages' },
       roles: COORDINATOR,
     },
     day.strips > 0 && {
@@ -158,7 +177,7 @@ function allTasks(day: DayFacts): DayTask[] {
       station: 'lend',
       count: day.strips,
       title: `Print ${count(day.strips, 'reminder')} on paper`,
-      why: 'These families are reminded by a strip in the bag, class by class.',
+      why: 'Who is reminded by a strip in the bag gets it class by class.',
       about: [],
       act: { label: 'Print the strips', to: '/lend/messages' },
       roles: COORDINATOR,
@@ -168,9 +187,9 @@ function allTasks(day: DayFacts): DayTask[] {
       station: 'takeBack',
       count: day.mendable.length,
       title: `Mend ${count(day.mendable.length, 'bag')}`,
-      why: 'The store has all that they lack.',
+      why: said(day.mendable.length, 'The store has all that it lacks.', 'The store has all that they lack.'),
       about: [listed(day.mendable.slice(0, MOST_NAMED).map(({ tag }) => showTag(tag)))],
-      act: { label: 'Mend them', to: '/take-back/tasks' },
+      act: { label: said(day.mendable.length, 'Mend it', 'Mend them'), to: '/take-back/tasks' },
       roles: BOTH,
     },
     ...day.runs.map((run): DayTask => ({
@@ -188,9 +207,13 @@ function allTasks(day: DayFacts): DayTask[] {
       station: 'print',
       count: day.unprinted,
       title: `Print ${count(day.unprinted, 'pack')}`,
-      why: 'The bags are made, and cannot go out without their sheets.',
+      why: said(
+        day.unprinted,
+        'The bag is made, and cannot go out without its sheets.',
+        'The bags are made, and cannot go out without their sheets.',
+      ),
       about: [],
-      act: { label: 'Print them', to: '/print' },
+      act: { label: said(day.unprinted, 'Print it', 'Print them'), to: '/print' },
       roles: BOTH,
     },
     day.lines > 0 && {
@@ -198,9 +221,13 @@ function allTasks(day: DayFacts): DayTask[] {
       station: 'word',
       count: day.lines,
       title: `Check ${count(day.lines, 'line')} in ${count(day.languages, 'language')}`,
-      why: 'Families read them at home now, and no fluent reader has found them right.',
+      why: said(
+        day.lines,
+        'Families read it at home now, and no fluent reader has found it right.',
+        'Families read them at home now, and no fluent reader has found them right.',
+      ),
       about: [],
-      act: { label: 'Check them', to: '/word' },
+      act: { label: said(day.lines, 'Check it', 'Check them'), to: '/word' },
       roles: ['coordinator', 'reader'],
     },
     day.held > 0 && {
@@ -208,7 +235,7 @@ function allTasks(day: DayFacts): DayTask[] {
       station: 'word',
       count: day.held,
       title: `Let ${count(day.held, 'message')} go`,
-      why: 'They are held back until the wording of messages is checked in their language.',
+      why: `${said(day.held, 'It is', 'They are')} held back until the wording of messages is checked in ${said(day.held, 'its', 'their')} language.`,
       about: [],
       act: { label: 'Check the wording', to: '/word/reminders' },
       roles: ['coordinator', 'reader'],
