@@ -410,6 +410,7 @@ describe('the sign-in table', () => {
     await page.getByRole('heading', { name: 'Family evening', level: 1 }).waitFor();
     await page.getByRole('button', { name: 'Open it on a tablet' }).click();
     const link = await page.getByText('/in/').innerText();
+    await page.getByText('open until').waitFor();
     await expectAccessible(page);
     const tablet = await come({ width: 820, height: 1100, expected: /40[0-9]|410/ });
     await tablet.page.goto(`${link}?lang=es`);

@@ -159,7 +159,7 @@ export default function Tables({ loaderData, actionData }: Route.ComponentProps)
                     ) : (
                       <State tone="note">not open on a tablet</State>
                     )}
-                    <Button type="submit" name="intent" value="open" isPending={busy} quiet={table.open}>
+                    <Button type="submit" name="intent" value="open" isPending={busy}>
                       {table.open ? 'Open it on another tablet' : 'Open it on a tablet'}
                     </Button>
                     {table.open && (
