@@ -17,6 +17,10 @@ describe('what the stations compute, asked from outside', () => {
       'reading',
       'due',
       'round',
+      'level',
+      'reach',
+      'wear',
+      'supply',
       'verdict',
     ]);
     expect(
