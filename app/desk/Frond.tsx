@@ -2,6 +2,7 @@ import { NavLink } from 'react-router';
 import styled from 'styled-components';
 import type { Role } from '~/core/people/role';
 import { forgetDrafts } from '~/app/ui/remember';
+import { HALL_CACHE } from './hallCache';
 import { STATIONS, type StationKey } from './stations';
 import { color, type } from '~/app/ui/theme';
 
@@ -138,9 +139,6 @@ const Leaves = styled.ul`
     font-variant-numeric: tabular-nums;
   }
 `;
-
-/** The page of the hall that this browser keeps holds names: it goes when somebody signs out. */
-const HALL_CACHE = 'fern-hall';
 
 interface FrondProps {
   waiting: Record<StationKey, number>;

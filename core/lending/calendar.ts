@@ -192,6 +192,16 @@ export function due({
 }
 
 /** The first run of at least so many lost days that begins before the due day and ends on or after a day. */
+/** The due day alone; where the calendar has no school day after that, only the days are counted. */
+export function dueDay(asked: DueAsked): string {
+  try {
+    return due(asked).dueOn;
+  } catch (error) {
+    if (!(error instanceof RangeError)) throw error;
+    return dayOf(numberOf(asked.lentOn) + asked.days);
+  }
+}
+
 function firstLong(
   school: SchoolDays,
   from: number,

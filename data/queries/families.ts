@@ -1,8 +1,10 @@
 import { and, asc, desc, eq, inArray, isNull, sql, type SQL } from 'drizzle-orm';
+import { dayIn } from '~/core/lending/due';
 import { NEW_FAMILY, type FamilyFields } from '~/core/lending/families';
 import type { Language } from '~/core/words/languages';
 import { type SchoolHandle, transaction, unlessTaken } from '../db';
 import { answer, attendance, carried, family, hallAct, hold, loan, message, promise } from '../schema';
+import { fillHolds } from './holds';
 import { ours } from './ours';
 import { forgetLog, log, saveOver, type Saving } from './changes';
 
@@ -315,6 +317,8 @@ export function forgetFamily(at: SchoolHandle, id: string, personId: string | nu
       .update(promise)
       .set({ endedAt: new Date() })
       .where(and(ours(tx, promise), eq(promise.familyId, id), isNull(promise.endedAt)));
+    // What was kept for them is for who waits next.
+    await fillHolds(tx, dayIn(tx.timeZone, new Date()));
     await forgetLog(tx, 'family', id);
     await log(tx, { thing: 'family', thingId: id, kind: 'forgotten', version: gone.version, personId });
     return true;

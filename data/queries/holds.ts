@@ -1,7 +1,6 @@
 /** Families that wait for a kit, and the copies that are set aside for them. */
 import { and, asc, eq, inArray, isNull, lt, sql } from 'drizzle-orm';
-import { due } from '~/core/lending/calendar';
-import { daysAfter } from '~/core/lending/due';
+import { dueDay } from '~/core/lending/calendar';
 import { expectedOn, setAside } from '~/core/lending/holds';
 import { refusedBy, type SchoolHandle, transaction } from '../db';
 import { copy, family, hold, kit, loan } from '../schema';
@@ -13,16 +12,9 @@ import { lendingRules } from './rules';
 
 const open = (at: SchoolHandle) => and(ours(at, hold), isNull(hold.closedAs));
 
-/** The first school day so many days after a day; the day itself where the calendar has none. */
-async function schoolDayAfter(at: SchoolHandle, day: string, days: number): Promise<string> {
-  const { calendar } = await dueRules(at);
-  try {
-    return due({ lentOn: day, days, calendar }).dueOn;
-  } catch (error) {
-    if (!(error instanceof RangeError)) throw error;
-    return daysAfter(day, days);
-  }
-}
+/** The first school day so many days after a day. */
+const schoolDayAfter = async (at: SchoolHandle, day: string, days: number): Promise<string> =>
+  dueDay({ lentOn: day, days, calendar: (await dueRules(at)).calendar });
 
 /** The last day on which a bag that is set aside on a day is kept: a school day, by the rules of the school. */
 const keptUntil = async (at: SchoolHandle, day: string): Promise<string> =>
@@ -117,21 +109,25 @@ export const passOnHolds = (at: SchoolHandle, today: string): Promise<number> =>
     return gone.length;
   });
 
-/** A bag goes out: the family waits for this kit no more, and another one that was set aside for it is free. */
+/** A bag goes out: the family waits for this kit no more, and another one that was set aside for it goes to the next. */
 export async function endHoldBy(
   tx: SchoolHandle,
-  input: { loanId: string; copyId: string; familyId: string },
+  input: { loanId: string; copyId: string; familyId: string; lentOn: string },
 ): Promise<void> {
-  const [{ kitId }] = (await tx
-    .select({ kitId: copy.kitId })
-    .from(copy)
-    .where(and(ours(tx, copy), eq(copy.id, input.copyId)))) as [{ kitId: string }];
-  await tx
-    .update(hold)
-    .set({ closedAs: 'lent', closedAt: new Date(), loanId: input.loanId, copyId: null, keptUntil: null })
-    .where(and(open(tx), eq(hold.familyId, input.familyId), eq(hold.kitId, kitId)));
+  const [ended] = await tx
+    .select({ id: hold.id, copyId: hold.copyId })
+    .from(hold)
+    .innerJoin(copy, and(ours(tx, copy), eq(copy.id, input.copyId), eq(copy.kitId, hold.kitId)))
+    .where(and(open(tx), eq(hold.familyId, input.familyId)))
+    .for('update', { of: hold });
+  if (ended)
+    await tx
+      .update(hold)
+      .set({ closedAs: 'lent', closedAt: new Date(), loanId: input.loanId, copyId: null, keptUntil: null })
+      .where(and(ours(tx, hold), eq(hold.id, ended.id)));
   // A person has decided that it goes to somebody else: who waited keeps the place.
   await letGo(tx, input.copyId);
+  if (ended?.copyId && ended.copyId !== input.copyId) await fillHolds(tx, input.lentOn);
 }
 
 /** A copy is not set aside any more: it is not at school. Who waited keeps the place. */
@@ -243,14 +239,9 @@ export async function listHolds(
   const holds = [...new Set(rows.map(({ kitId }) => kitId))].flatMap((kitId) => {
     const queue = rows.filter((one) => one.kitId === kitId);
     const { daysOut } = queue[0]!;
-    const days = expectedOn(queue, free.get(kitId) ?? [], today, (day) => {
-      try {
-        return due({ ...rules, lentOn: day, days: daysOut }).dueOn;
-      } catch (error) {
-        if (!(error instanceof RangeError)) throw error;
-        return daysAfter(day, daysOut);
-      }
-    });
+    const days = expectedOn(queue, free.get(kitId) ?? [], today, (day) =>
+      dueDay({ ...rules, lentOn: day, days: daysOut }),
+    );
     return queue.map(({ daysOut: _, ...one }, i) => ({
       ...one,
       place: i + 1,

@@ -46,8 +46,9 @@ export async function lend(
       if (against) return { ok: false, ...against };
       const { personId, decided, ruleDecided, ...values } = input;
       const [made] = await tx.insert(loan).values(values).returning({ id: loan.id });
-      await endHoldBy(tx, { loanId: made!.id, copyId: input.copyId, familyId: input.familyId });
-      await keepPromise(tx, { loanId: made!.id, copyId: input.copyId, familyId: input.familyId });
+      const { copyId, familyId, lentOn } = input;
+      await endHoldBy(tx, { loanId: made!.id, copyId, familyId, lentOn });
+      await keepPromise(tx, { loanId: made!.id, copyId, familyId });
       await tx
         .insert(loanEvent)
         .values([

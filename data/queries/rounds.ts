@@ -1,10 +1,12 @@
 /** Hand-outs of many copies: what is chosen, what is promised, and what was handed over. */
 import { and, asc, desc, eq, inArray, isNotNull, isNull, sql } from 'drizzle-orm';
 import type { RoundChoices } from '~/core/lending/choices';
+import { dayIn } from '~/core/lending/due';
 import type { Match } from '~/core/lending/round';
 import { refusedBy, type SchoolHandle, transaction } from '../db';
 import { copy, family, hold, kit, loan, promise, round } from '../schema';
 import { log } from './changes';
+import { fillHolds } from './holds';
 import { lockCopy, lockFamily } from './locks';
 import { ours } from './ours';
 import { shortCopies } from './short';
@@ -263,6 +265,7 @@ export const undoRound = (at: SchoolHandle, id: string, personId: string): Promi
       .update(round)
       .set({ state: 'planned', version: row.version + 1 })
       .where(and(ours(tx, round), eq(round.id, id)));
+    await fillHolds(tx, dayIn(tx.timeZone, new Date()));
     await log(tx, { thing: 'round', thingId: id, kind: 'did', after: { undone: held.length }, personId });
     return true;
   });
@@ -281,6 +284,7 @@ export const endRound = (at: SchoolHandle, id: string, personId: string): Promis
       .set({ endedAt: new Date() })
       .where(and(ours(tx, promise), eq(promise.roundId, id), isNull(promise.endedAt)))
       .returning({ id: promise.id });
+    await fillHolds(tx, dayIn(tx.timeZone, new Date()));
     await log(tx, { thing: 'round', thingId: id, kind: 'did', after: { stayed: stayed.length }, personId });
     return true;
   });

@@ -4,6 +4,7 @@ import { createHash } from 'node:crypto';
 import { existsSync, mkdirSync, readFileSync, readdirSync, statSync, writeFileSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { join } from 'node:path';
+import { HALL_CACHE } from '../../app/desk/hallCache.ts';
 import { Trouble } from './say.ts';
 import { run } from './system.ts';
 import { generateSW, type GenerateSWOptions } from 'workbox-build';
@@ -58,7 +59,7 @@ const HALL_WORKER: GenerateSWOptions = {
       handler: 'NetworkFirst',
       // The way to the sign-in page is no page to keep.
       options: {
-        cacheName: 'fern-hall',
+        cacheName: HALL_CACHE,
         networkTimeoutSeconds: 4,
         cacheableResponse: { statuses: [200] },
       },
@@ -66,7 +67,7 @@ const HALL_WORKER: GenerateSWOptions = {
     {
       urlPattern: ({ url }) => url.pathname.startsWith('/assets/'),
       handler: 'CacheFirst',
-      options: { cacheName: 'fern-hall', cacheableResponse: { statuses: [200] } },
+      options: { cacheName: HALL_CACHE, cacheableResponse: { statuses: [200] } },
     },
   ],
 };

@@ -1,5 +1,5 @@
 /** The evening of a school: bags that were not fetched are passed on, and families are told what there is to tell. */
-import { due } from '~/core/lending/calendar';
+import { dueDay } from '~/core/lending/calendar';
 import type { Channel } from '~/core/lending/families';
 import {
   mayWrite,
@@ -12,7 +12,6 @@ import {
 } from '~/core/lending/reminders';
 import type { LendingRules } from '~/core/lending/rules';
 import { lineKey, type LineChecks } from '~/core/words/checks';
-import { daysAfter } from '~/core/lending/due';
 import { REMINDER_WORDS, type ReminderMessage } from '~/core/words/reminders';
 import { messageIn, type Reading } from '~/core/words/reading';
 import type { SchoolHandle } from '~/data/db';
@@ -83,7 +82,7 @@ export async function messagesOf(at: SchoolHandle, today: string): Promise<NewMe
     at,
     [...families, ...offers].map(({ family }) => family.language),
   );
-  const next = nextSchoolDay(days, today);
+  const next = dueDay({ lentOn: today, days: 1, calendar: days.calendar });
   const made: NewMessage[] = [];
   const keep = (
     kind: MessageKind,
@@ -141,16 +140,6 @@ export async function messagesOf(at: SchoolHandle, today: string): Promise<NewMe
       }),
     );
   return made;
-}
-
-/** The next day on which there is school. */
-function nextSchoolDay({ calendar }: Awaited<ReturnType<typeof dueRules>>, today: string): string {
-  try {
-    return due({ lentOn: today, days: 1, calendar }).dueOn;
-  } catch (error) {
-    if (!(error instanceof RangeError)) throw error;
-    return daysAfter(today, 1);
-  }
 }
 
 /** Does the work of an evening. Done twice, by whichever servers, it is done once. Answers the messages that wait to be sent. */

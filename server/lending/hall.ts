@@ -15,6 +15,7 @@ import { secureRandom } from '../random';
 import { today } from '../today';
 import { proposedDue } from './due';
 import { kitWalls } from './kits';
+import { whyNotLent } from './refused';
 
 /** What the desk has to know to go on without network. Families that have no card yet get one. */
 export async function hallKnown(at: SchoolHandle): Promise<HallKnown> {
@@ -96,16 +97,11 @@ async function done(at: SchoolHandle, act: HallAct, personId: string, about: str
       loanId: lent.loanId,
       dueOn,
     };
-  return wrong(
-    'Not lent',
-    'why' in lent
-      ? `${family.name}: ${lent.why}`
-      : lent.reason === 'out'
-        ? `${name} is out with ${copy.loan?.familyName ?? 'another family'} already, so it was not lent to ${family.name}.`
-        : lent.reason === 'unmade'
-          ? `${name} is still being made.`
-          : `${name} or ${family.name} is not there any more.`,
-  );
+  const why =
+    lent.reason === 'out' && copy.loan
+      ? `${name} is out with ${copy.loan.familyName} already, so it was not lent to ${family.name}.`
+      : `${name} ${family.name}: ${whyNotLent(lent)}`;
+  return wrong('Not lent', why);
 }
 
 async function undone(at: SchoolHandle, act: HallAct, personId: string, about: string[]): Promise<Heard> {

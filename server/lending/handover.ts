@@ -1,5 +1,6 @@
 /** Handing over the bags of a hand-out: what was scanned, and whether it is right. */
 import { readCard } from '~/core/lending/card';
+import { showDay } from '~/core/lending/due';
 import type { Heard } from '~/core/lending/hall';
 import { readTag, showTag } from '~/core/kits/tag';
 import type { SchoolHandle } from '~/data/db';
@@ -9,6 +10,7 @@ import { lend } from '~/data/queries/lending';
 import { promisesOf } from '~/data/queries/rounds';
 import { today } from '../today';
 import { proposedDue } from './due';
+import { whyNotLent } from './refused';
 
 /**
  * A bag of a hand-out is scanned: it goes to the family that it is promised to. Where the card of a family was scanned
@@ -79,21 +81,11 @@ export async function handOver(
     dueOn,
     personId: input.personId,
   });
-  if (!lent.ok)
-    return {
-      kind: 'wrong',
-      word: 'Not lent',
-      text:
-        'why' in lent
-          ? lent.why
-          : lent.reason === 'out'
-            ? 'This bag went out at another desk a moment ago.'
-            : 'This bag or this family is not there any more.',
-    };
+  if (!lent.ok) return { kind: 'wrong', word: 'Not lent', text: whyNotLent(lent) };
   return {
     kind: 'right',
     word: one.familyName,
-    text: `${showTag(copy.tag)}, ${one.kitName}, until ${dueOn}.`,
+    text: `${showTag(copy.tag)}, ${one.kitName}, until ${showDay(dueOn)}.`,
     loanId: lent.loanId,
     dueOn,
   };

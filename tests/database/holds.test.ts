@@ -11,6 +11,7 @@ import {
   arrive,
   findLoan,
   lend,
+  listOut,
   renew,
   takeBack,
   unarrive,
@@ -113,6 +114,34 @@ describe('a hold', () => {
     expect(await holds()).toHaveLength(1);
     const events = await everything().select({ kind: loanEvent.kind }).from(loanEvent);
     expect(events.map(({ kind }) => kind)).toContain('ruleDecided');
+  });
+
+  it('passes on what was kept for a family that took another bag, was forgotten, or whose hand-out ended', async () => {
+    await out(1, 0);
+    await out(2, 0);
+    await ask(1);
+    await ask(2);
+    const tag = world.copies[0]!.tag;
+    expect(await names()).toEqual([
+      ['Family Dunlin', tag],
+      ['Family Auk', null],
+    ]);
+    // Another bag of the same kit comes home, is kept for the second, and goes to the first by a decision.
+    const other = (await listOut(world.at)).find((one) => one.copyId === world.copies[1]!.id)!;
+    await home(other.id);
+    expect((await names())[1]![1]).toBe(world.copies[1]!.tag);
+    await lend(world.at, {
+      copyId: world.copies[1]!.id,
+      familyId: world.families[1]!.id,
+      lentOn: DAY,
+      dueOn: DAY,
+      personId: by(),
+      ruleDecided: 'Helper: it lay on top',
+    });
+    expect(await names()).toEqual([['Family Auk', tag]]);
+    await ask(0);
+    await forgetFamily(world.at, world.families[2]!.id);
+    expect(await names()).toEqual([['Familia Vela', tag]]);
   });
 
   it('lets its bag go when the return it came from is undone, and keeps its place', async () => {

@@ -19,6 +19,7 @@ import { copiesOf } from '~/server/once';
 import { stateNow } from '~/server/kits/held';
 import { reasonOf } from '~/core/lending/calendar';
 import { proposedDue } from '~/server/lending/due';
+import { whyNotLent } from '~/server/lending/refused';
 import { requireRole } from '~/server/people/session';
 import { readDay } from '~/server/days';
 import { today as todayAtSchool } from '~/server/today';
@@ -177,11 +178,7 @@ export async function action({ request }: Route.ActionArgs) {
             problem:
               'why' in result
                 ? `${result.why} ${person.role === 'coordinator' ? `If it is to go out all the same, decide it with your name, ${person.name}.` : 'Whoever coordinates can decide otherwise.'} Nothing was lent yet.`
-                : result.reason === 'unmade'
-                  ? 'This copy is still being made: it can be lent when its check is done. Nothing was changed.'
-                  : result.reason === 'out'
-                    ? 'This copy went out a moment ago, at another desk. Nothing was changed; choose another copy.'
-                    : 'This copy or this family is not there any more. Nothing was changed.',
+                : `${whyNotLent(result)} Nothing was changed; choose another copy.`,
             dueOn: kept,
           },
           { status: 409 },

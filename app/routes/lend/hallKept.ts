@@ -1,6 +1,7 @@
 /** What the desk in the hall keeps in this browser: acts that the school has not heard of, and the page itself. */
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
 import type { HallAct } from '~/core/lending/hall';
+import { HALL_CACHE } from '~/app/desk/hallCache';
 
 interface Kept extends DBSchema {
   acts: { key: number; value: { school: string; act: HallAct } };
@@ -25,7 +26,6 @@ export const keepAway = async (school: string, key: number, act: HallAct): Promi
 };
 export const letGo = async (key: number): Promise<void> => (await kept()).delete('acts', key);
 
-const CACHE = 'fern-hall';
 const PAGE = '/lend/hall';
 
 /** Lets this page open without network: keeps it and what it is made of. Browsers that cannot do it go on as they are. */
@@ -34,7 +34,7 @@ export async function keepPage(): Promise<boolean> {
   await navigator.serviceWorker.register('/hall-worker.js', { scope: PAGE });
   // What reads labels is kept too, though nobody has opened the camera yet.
   await import('@zxing/browser').catch(() => undefined);
-  const cache = await caches.open(CACHE);
+  const cache = await caches.open(HALL_CACHE);
   const parts = performance
     .getEntriesByType('resource')
     .map(({ name }) => new URL(name))
