@@ -61,6 +61,29 @@ export async function lendOut(
   return made.loanId;
 }
 
+/** Copies of a kit that can go out at once. */
+export async function printedCopies(
+  at: SchoolHandle,
+  kitId: string,
+  count: number,
+  builtBy: string,
+): Promise<CopyRow[]> {
+  const { tags } = await buildCopies(at, {
+    kit: (await findKit(at, kitId))!,
+    count,
+    builtOn: '2026-09-01',
+    builtBy,
+    newTag: () => randomTag(secureRandom),
+    newLinkKey,
+  });
+  const copies = await Promise.all(tags.map(async (tag) => (await findCopy(at, { tag }))!));
+  await markPrinted(
+    at,
+    copies.map(({ id }) => id),
+  );
+  return copies;
+}
+
 /** One more variant: the first preset of a game under a name of its own. */
 export async function addVariant(
   { at, people }: SmallSchool,
@@ -120,19 +143,7 @@ export async function smallSchool(): Promise<SmallSchool> {
     assurance: 'usual',
     variantIds: [variant!.id],
   }))!;
-  const { tags } = await buildCopies(at, {
-    kit: (await findKit(at, kitId))!,
-    count: 3,
-    builtOn: '2026-09-01',
-    builtBy: helper.id,
-    newTag: () => randomTag(secureRandom),
-    newLinkKey,
-  });
-  const copies = await Promise.all(tags.map(async (tag) => (await findCopy(at, { tag }))!));
-  await markPrinted(
-    at,
-    copies.map((copy) => copy.id),
-  );
+  const copies = await printedCopies(at, kitId, 3, helper.id);
   return { school, at, people: { coordinator, helper, reader }, families, copies, kitId };
 }
 

@@ -23,7 +23,8 @@ import { findCopy, listCopies, markPrinted, type CopyRow } from '../queries/copi
 import { createFamily, giveCards, listFamilies, type FamilyRow } from '../queries/families';
 import { askFor } from '../queries/holds';
 import { createVariant, findKit, listKits, saveKit } from '../queries/kits';
-import { arrive, lend, takeBack } from '../queries/lending';
+import { arrive, takeBack } from '../queries/returns';
+import { lend } from '../queries/lending';
 import { addMessages, keepReply, pageOfMessages } from '../queries/outbox';
 import { copiesForRound, createRound, promiseRound } from '../queries/rounds';
 import { saveClassDays, saveLendingRules } from '../queries/rules';

@@ -13,7 +13,8 @@ import {
   touchedLoans,
   undoMove,
 } from '~/data/queries/calendar';
-import { changeDue, findLoan, takeBack } from '~/data/queries/lending';
+import { changeDue, findLoan } from '~/data/queries/lending';
+import { takeBack } from '~/data/queries/returns';
 import { proposedDue } from '~/server/lending/due';
 import { lendOut, smallSchool, type SmallSchool } from '../world';
 

@@ -3,7 +3,7 @@ import { USUAL_PRINTING } from '~/core/pack/cost';
 import { listFound, makeWhole, undoCare, writeCare } from '~/data/queries/care';
 import { markPrinted } from '~/data/queries/copies';
 import { listShortages, undoMend } from '~/data/queries/counts';
-import { takeBack, undoReturn } from '~/data/queries/lending';
+import { takeBack, undoReturn } from '~/data/queries/returns';
 import { addAnswer } from '~/data/queries/listening';
 import { tasksOf } from '~/server/kits/care';
 import { countedParts, heldOf } from '~/server/kits/held';

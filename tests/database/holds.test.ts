@@ -7,17 +7,8 @@ import { closeDatabase } from '~/data/db';
 import { mend } from '~/data/queries/counts';
 import { createFamily, forgetFamily } from '~/data/queries/families';
 import { askFor, listHolds, passOnHolds, setAsideFor, withdrawHold } from '~/data/queries/holds';
-import {
-  arrive,
-  findLoan,
-  lend,
-  listOut,
-  renew,
-  takeBack,
-  unarrive,
-  undoLoan,
-  undoReturn,
-} from '~/data/queries/lending';
+import { arrive, takeBack, unarrive, undoReturn } from '~/data/queries/returns';
+import { findLoan, lend, listOut, renew, undoLoan } from '~/data/queries/lending';
 import { lendingRules, saveClassDays, saveLendingRules } from '~/data/queries/rules';
 import { dueRules } from '~/data/queries/calendar';
 import { hold, loan, loanEvent } from '~/data/schema';

@@ -14,17 +14,9 @@ import {
 } from '~/data/queries/families';
 import { findCopy } from '~/data/queries/copies';
 import { listShortages, mend, undoMend } from '~/data/queries/counts';
-import {
-  changeDue,
-  findLoan,
-  lastLoanOf,
-  lend,
-  listOut,
-  strandOf,
-  takeBack,
-  undoLoan,
-  undoReturn,
-} from '~/data/queries/lending';
+import { changeDue, findLoan, lastLoanOf, lend, listOut, undoLoan } from '~/data/queries/lending';
+import { strandOf } from '~/data/queries/strand';
+import { takeBack, undoReturn } from '~/data/queries/returns';
 import { loan, loanEvent } from '~/data/schema';
 import { everything } from '../owner';
 import { lendOut, smallSchool, type SmallSchool } from '../world';

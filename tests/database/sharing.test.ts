@@ -10,7 +10,9 @@ import { listFamilies } from '~/data/queries/families';
 import { addOwnGame, changeOwnGame, findOwnGame, listOwnGames } from '~/data/queries/games';
 import { findCopy } from '~/data/queries/copies';
 import { changeKit, findKit, listKits, type KitWithVariants } from '~/data/queries/kits';
-import { lend, listOut, strandOf, undoReturn } from '~/data/queries/lending';
+import { lend, listOut } from '~/data/queries/lending';
+import { strandOf } from '~/data/queries/strand';
+import { undoReturn } from '~/data/queries/returns';
 import { moveCopies } from '~/data/queries/moving';
 import { boundTo, findSchool, makeSchool, schoolOfLink, sisterOfTag } from '~/data/queries/schools';
 import {

@@ -18,17 +18,9 @@ import {
   saveKit,
 } from '~/data/queries/kits';
 import { mend, undoMend } from '~/data/queries/counts';
-import {
-  arrive,
-  findLoan,
-  listClosed,
-  listLoansOfFamily,
-  listOut,
-  strandOf,
-  takeBack,
-  undoLoan,
-  undoReturn,
-} from '~/data/queries/lending';
+import { arrive, takeBack, undoReturn } from '~/data/queries/returns';
+import { findLoan, listClosed, listLoansOfFamily, listOut, undoLoan } from '~/data/queries/lending';
+import { strandOf } from '~/data/queries/strand';
 import { addAnswer, listAnswers, markRead } from '~/data/queries/listening';
 import { answeredSince, reachSince } from '~/data/queries/reach';
 import { dayFacts } from '~/data/queries/day';

@@ -4,7 +4,7 @@ import { randomTag } from '~/core/kits/tag';
 import { listShortages, mend, undoMend } from '~/data/queries/counts';
 import { buildCopies, undoBuild } from '~/data/queries/building';
 import { findKit } from '~/data/queries/kits';
-import { takeBack } from '~/data/queries/lending';
+import { takeBack } from '~/data/queries/returns';
 import { copy } from '~/data/schema';
 import { newLinkKey } from '~/server/links';
 import { secureRandom } from '~/server/random';

@@ -4,7 +4,7 @@ import { changeBetween } from '~/core/kits/versions';
 import { findCopy } from '~/data/queries/copies';
 import { listShortages } from '~/data/queries/counts';
 import { changeKit, findKit, planOf, type KitWithVariants } from '~/data/queries/kits';
-import { takeBack } from '~/data/queries/lending';
+import { takeBack } from '~/data/queries/returns';
 import { countStock, listMoves, onHandNow } from '~/data/queries/store';
 import { bringUpToDate, builtBatches } from '~/data/queries/versions';
 import { addVariant, lendOut, smallSchool, type SmallSchool } from '../world';

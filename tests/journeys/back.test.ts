@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { showTag } from '~/core/kits/tag';
 import { addAnswer, listAnswers } from '~/data/queries/listening';
 import { listShortages } from '~/data/queries/counts';
-import { takeBack } from '~/data/queries/lending';
+import { takeBack } from '~/data/queries/returns';
 import { today } from '~/server/today';
 import { lendOut } from '../world';
 import { smallSchoolForEach, expectAccessible, open, signIn, visitor } from './browser';

@@ -4,13 +4,14 @@ import { findCopy } from '~/data/queries/copies';
 import { listShortages } from '~/data/queries/counts';
 import { updateFamily, findFamily, familyFields } from '~/data/queries/families';
 import { findKit, listKits } from '~/data/queries/kits';
-import { listOut, takeBack } from '~/data/queries/lending';
+import { listOut } from '~/data/queries/lending';
+import { takeBack } from '~/data/queries/returns';
 import { addAnswer } from '~/data/queries/listening';
 import { countStock, learnWeight, onHandNow } from '~/data/queries/store';
 import { everything } from '../owner';
 import { addVariant, lendOut } from '../world';
 import { sql } from 'drizzle-orm';
-import { expectAccessible, open, signIn, smallSchoolForEach, visitor } from './browser';
+import { expectAccessible, open, signIn, smallSchoolForEach, visitor, settled } from './browser';
 
 const world = smallSchoolForEach();
 const DAYS = { lentOn: '2026-09-02', dueOn: '2026-12-23' };
@@ -100,9 +101,14 @@ describe('what bags need', () => {
     await expectAccessible(page);
     await page.getByRole('button', { name: 'Lend this copy' }).click();
     await page.getByText(/decide it with your name, Helper. Nothing was lent yet./).waitFor();
+    await settled(page);
     await page.getByLabel('Decided by (your name)').fill('Somebody');
+    // The same sentence stands there already: the answer itself is waited for.
+    const refused = page.waitForResponse((answer) => answer.request().method() === 'POST');
     await page.getByRole('button', { name: 'Lend this copy' }).click();
+    expect((await refused).status()).toBe(400);
     await page.getByText(/decide it with your name, Helper/).waitFor();
+    await settled(page);
     expect(await listOut(world.at)).toEqual([]);
     await page.getByLabel('Decided by (your name)').fill('helper');
     await page.getByRole('button', { name: 'Lend this copy' }).click();

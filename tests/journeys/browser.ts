@@ -113,6 +113,11 @@ export async function toScanLine(page: Page): Promise<void> {
     .toBe(true);
 }
 
+/** Nothing that was sent is under way any more: a button that waits for its answer takes no press. */
+export async function settled(page: Page): Promise<void> {
+  await expect.poll(() => page.locator('[data-pending], [role=progressbar]').count()).toBe(0);
+}
+
 /** Scans or types on the scan line, as a barcode reader does: text, then Enter. */
 export async function scan(page: Page, text: string): Promise<void> {
   await toScanLine(page);

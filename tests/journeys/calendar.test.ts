@@ -4,7 +4,7 @@ import { findLoan } from '~/data/queries/lending';
 import { daysAfter } from '~/core/lending/due';
 import { today } from '~/server/today';
 import { lendOut } from '../world';
-import { expectAccessible, open, signIn, smallSchoolForEach, visitor } from './browser';
+import { expectAccessible, open, signIn, smallSchoolForEach, visitor, settled } from './browser';
 
 const world = smallSchoolForEach();
 
@@ -84,6 +84,7 @@ describe('the calendar', () => {
     expect((await findLoan(world.at, loanId))?.dueOn).toBe(daysAfter(day, 21));
     await page.getByRole('button', { name: 'Move them back' }).click();
     await page.getByText('1 loan is due as before.').waitFor();
+    await settled(page);
     expect((await findLoan(world.at, loanId))?.dueOn).toBe(daysAfter(day, 14));
 
     // Bags come home before the break from now on; a day without school is no day on which they come back.
@@ -92,6 +93,7 @@ describe('the calendar', () => {
     await page.getByLabel('Bags come back on').selectOption({ label: 'Sunday' });
     await page.getByRole('button', { name: 'Save', exact: true }).click();
     await page.getByText('There is no school on a Sunday.').first().waitFor();
+    await settled(page);
     await page.getByLabel('Bags come back on').selectOption({ label: 'any school day' });
     await page.getByRole('button', { name: 'Save', exact: true }).click();
     await page.getByText('Due days are proposed so from now on.').waitFor();

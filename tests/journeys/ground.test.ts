@@ -8,7 +8,7 @@ import { familyFields, findFamily, updateFamily } from '~/data/queries/families'
 import { addOwnGame } from '~/data/queries/games';
 import { listCopies } from '~/data/queries/copies';
 import { findKit } from '~/data/queries/kits';
-import { takeBack } from '~/data/queries/lending';
+import { takeBack } from '~/data/queries/returns';
 import { listAnswers } from '~/data/queries/listening';
 import { trySignIn } from '~/server/limits';
 import { today } from '~/server/today';

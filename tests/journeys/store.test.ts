@@ -4,7 +4,7 @@ import { findCopy, pageOfCopies } from '~/data/queries/copies';
 import { findKit } from '~/data/queries/kits';
 import { onHandNow } from '~/data/queries/store';
 import { listShortages } from '~/data/queries/counts';
-import { takeBack } from '~/data/queries/lending';
+import { takeBack } from '~/data/queries/returns';
 import { school } from '~/data/schema';
 import { today } from '~/server/today';
 import { everything } from '../owner';

@@ -19,7 +19,7 @@ import { raw, type Visitor } from './visitor';
 import type { Field, Row } from './field';
 import { newOwnGame } from '~/core/own/definition';
 import type { SchoolHandle } from '~/data/db';
-import { takeBack } from '~/data/queries/lending';
+import { takeBack } from '~/data/queries/returns';
 import { sql } from 'drizzle-orm';
 
 import { listAnswers } from '~/data/queries/listening';

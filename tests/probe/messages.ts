@@ -1,16 +1,11 @@
 /** Evenings and messages on two servers, of which one dies in the middle of them. */
 import { setTimeout as pause } from 'node:timers/promises';
-import { randomTag } from '~/core/kits/tag';
-import { buildCopies } from '~/data/queries/building';
-import { findCopy } from '~/data/queries/copies';
 import { createFamily } from '~/data/queries/families';
-import { findKit } from '~/data/queries/kits';
 import { lend } from '~/data/queries/lending';
 import { carried, message } from '~/data/schema';
-import { newLinkKey } from '~/server/links';
-import { secureRandom } from '~/server/random';
 import { today } from '~/server/today';
 import { everything } from '../owner';
+import { printedCopies } from '../world';
 import type { Field, Row } from './field';
 
 /** A job whose server died is given away after so long. */
@@ -20,15 +15,8 @@ const LONGEST_MS = 150_000;
 export async function messagesOnce(field: Field, size: number): Promise<Row> {
   const { at, kitId, people } = await field.begin();
   const day = today(at);
-  const { tags } = await buildCopies(at, {
-    kit: (await findKit(at, kitId))!,
-    count: size,
-    builtOn: day,
-    builtBy: people.helper.id,
-    newTag: () => randomTag(secureRandom),
-    newLinkKey,
-  });
-  for (const [i, tag] of tags.entries()) {
+  const copies = await printedCopies(at, kitId, size, people.helper.id);
+  for (const [i, copy] of copies.entries()) {
     const family = (await createFamily(at, {
       name: `Family ${i}`,
       language: 'en',
@@ -36,7 +24,7 @@ export async function messagesOnce(field: Field, size: number): Promise<Row> {
       reach: `555-${i}`,
     }))!;
     await lend(at, {
-      copyId: (await findCopy(at, { tag }))!.id,
+      copyId: copy.id,
       familyId: family.id,
       lentOn: day,
       dueOn: day,

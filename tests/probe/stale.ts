@@ -176,7 +176,8 @@ export async function staleForms(field: Field, size: number): Promise<Row> {
 
 /** Undoing what something later rests on, and through another kit's address. */
 export async function undoing(field: Field, size: number): Promise<Row> {
-  const { takeBack, findLoan } = await import('~/data/queries/lending');
+  const { findLoan } = await import('~/data/queries/lending');
+  const { takeBack } = await import('~/data/queries/returns');
   const { listShortages } = await import('~/data/queries/counts');
   const { lendOut } = await import('../world');
   const lost: string[] = [];

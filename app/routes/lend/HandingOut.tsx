@@ -24,10 +24,9 @@ import {
   Workplace,
 } from '~/app/ui/Page';
 import { Table } from '~/app/ui/Table';
-import type { Route } from './+types/round';
+import type { RoundData } from './useSolving';
 
-type Data = Route.ComponentProps['loaderData'];
-type Promised = Extract<Data, { promises: unknown }>['promises'][number];
+type Promised = Extract<RoundData, { promises: unknown }>['promises'][number];
 
 /** A settled hand-out: bags go out by scanning, the list ticks itself, and what is not fetched stays. */
 export function HandingOut({
@@ -36,7 +35,7 @@ export function HandingOut({
   coordinates,
   problem,
 }: {
-  round: Data['round'];
+  round: RoundData['round'];
   promises: readonly Promised[];
   coordinates: boolean;
   problem?: string;

@@ -1,13 +1,11 @@
-import { useEffect, useRef, useState } from 'react';
-import { Form, useNavigate, useSearchParams, useSubmit } from 'react-router';
-import type { RoundStep } from '~/core/lending/round';
+import { useEffect, useRef } from 'react';
+import { Form, useSearchParams, useSubmit } from 'react-router';
 import { showDay } from '~/core/lending/due';
 import { showTag } from '~/core/kits/tag';
 import { aboutLanguage } from '~/core/words/languages';
 import { count } from '~/core/words/numbers';
 import { LendWays } from '~/app/desk/LendWays';
 import { Button } from '~/app/ui/Button';
-import { NumberBox, Pick, TickBox } from '~/app/ui/fields';
 import { Said } from '~/app/ui/Notices';
 import {
   Empty,
@@ -24,56 +22,8 @@ import {
   Workplace,
 } from '~/app/ui/Page';
 import { Swapped } from '~/app/ui/Swapped';
-import type { Told } from './round-solve';
-import type { Route } from './+types/round';
-
-type Data = Route.ComponentProps['loaderData'];
-type Plan = NonNullable<Data['plan']>;
-type Solved = NonNullable<Plan['solved']>;
-
-const STEPS: Record<RoundStep, string> = {
-  families: 'Step 1 of 3: as many families as possible',
-  languages: 'Step 2 of 3: the share of each language',
-  score: 'Step 3 of 3: waiting, wishes and fit',
-};
-
-/** A large hand-out, solved while the page is open: the step it has come to, and what came of it. */
-function useSolving(url: string, wanted: boolean) {
-  const [told, setTold] = useState<{ step?: RoundStep; solved?: Solved; problem?: string; url: string }>();
-  const [stopped, setStopped] = useState(false);
-  const [stop, setStop] = useState<AbortController>();
-  useEffect(() => {
-    if (!wanted) return;
-    const control = new AbortController();
-    // eslint-disable-next-line react-hooks/set-state-in-effect
-    setStop(control);
-    setStopped(false);
-    const read = async (): Promise<void> => {
-      const answer = await fetch(url, { signal: control.signal });
-      if (!answer.ok || !answer.body)
-        return setTold({ url, problem: 'This could not be solved just now. Load the page again.' });
-      const reader = answer.body.pipeThrough(new TextDecoderStream()).getReader();
-      let rest = '';
-      for (let part = await reader.read(); !part.done; part = await reader.read()) {
-        const lines = (rest + part.value).split('\n');
-        rest = lines.pop()!;
-        for (const line of lines) if (line) setTold({ url, ...(JSON.parse(line) as Told) });
-      }
-    };
-    read().catch(() => {
-      if (!control.signal.aborted) setTold({ url, problem: 'The connection was lost. Load the page again.' });
-    });
-    return () => control.abort();
-  }, [url, wanted]);
-  return {
-    ...(told?.url === url ? told : {}),
-    stopped,
-    cancel: () => {
-      stop?.abort();
-      setStopped(true);
-    },
-  };
-}
+import { Against, Vetoes, Weights, Without } from './PlanParts';
+import { STEPS, useSolving, type Plan, type RoundData } from './useSolving';
 
 /** A hand-out that is being planned: who gets which bag and why, what counts how much, and what is held fast. */
 export function Planning({
@@ -82,7 +32,7 @@ export function Planning({
   problem,
   today,
 }: {
-  round: Data['round'];
+  round: RoundData['round'];
   plan: Plan;
   problem?: string;
   today: string;
@@ -285,192 +235,5 @@ export function Planning({
         )}
       </Margin>
     </Workplace>
-  );
-}
-
-/** What counts how much; turning one shows at once what would change. */
-function Weights({ plan, changed, onKeep }: { plan: Plan; changed: boolean; onKeep: () => void }) {
-  const navigate = useNavigate();
-  const [mine, setMine] = useState(plan.weights);
-  const turn = (change: Partial<typeof mine>): void => {
-    const next = { ...mine, ...change };
-    setMine(next);
-    const { wait, wish, fit, languages } = next;
-    void navigate(`?wait=${wait}&wish=${wish}&fit=${fit}&languages=${languages ? 1 : 0}`, {
-      replace: true,
-      preventScrollReset: true,
-    });
-  };
-  return (
-    <Panel aria-labelledby="weights">
-      <Stack $gap="0.6rem">
-        <h2 id="weights">What counts how much</h2>
-        <Row>
-          <NumberBox
-            name="wait"
-            label="A week of waiting"
-            min={0}
-            max={20}
-            value={mine.wait}
-            onChange={(wait) => turn({ wait })}
-          />
-          <NumberBox
-            name="wish"
-            label="A wish"
-            min={0}
-            max={100}
-            value={mine.wish}
-            onChange={(wish) => turn({ wish })}
-          />
-          <NumberBox
-            name="fit"
-            label="A level that fits"
-            min={0}
-            max={100}
-            value={mine.fit}
-            onChange={(fit) => turn({ fit })}
-          />
-          <TickBox isSelected={mine.languages} onChange={(languages) => turn({ languages })}>
-            Each language gets its share first
-          </TickBox>
-          {changed && (
-            <Button quiet onPress={onKeep}>
-              Keep it so
-            </Button>
-          )}
-        </Row>
-      </Stack>
-    </Panel>
-  );
-}
-
-/** What this changes against handing out in the order of the list. */
-function Against({
-  solved: { round, first, gains, loses },
-  name,
-}: {
-  solved: Solved;
-  plan: Plan;
-  name: (id: string) => string;
-}) {
-  const more = round.served - first.served;
-  const fairer = round.fairness - first.fairness;
-  return (
-    <Said kind="know" word="Against handing out in the order of the list">
-      {more === 0
-        ? 'As many families are served'
-        : `${count(more, 'more family is', 'more families are')} served`}
-      , {fairer === 0 ? 'as many' : `${Math.abs(fairer)} ${fairer > 0 ? 'more' : 'fewer'}`} in the share of
-      their language; the score goes from {first.score} to {round.score}.
-      {gains.length > 0 && <> A bag comes to {gains.map(name).join(', ')}.</>}
-      {loses.length > 0 && <> Without one now: {loses.map(name).join(', ')}.</>}
-      {gains.length + loses.length === 0 && ' The same families are served, some with other bags.'}
-    </Said>
-  );
-}
-
-/** Families without a bag: why, when one may come, and the way to give them one all the same. */
-function Without({
-  solved,
-  plan,
-  fixed,
-  today,
-}: {
-  solved: Solved;
-  plan: Plan;
-  fixed: Record<string, string>;
-  today: string;
-}) {
-  const rows = [
-    ...solved.round.without.map(({ family: id, why }) => ({
-      id,
-      name: plan.families.find((one) => one.id === id)!.name,
-      why,
-      expects: solved.expects[id],
-      free: true,
-    })),
-    ...plan.aside.map(({ family: id, name, why }) => ({ id, name, why, expects: undefined, free: false })),
-  ];
-  if (rows.length === 0) return null;
-  const reasons = [...new Set(rows.map(({ why, expects }) => `${why} ${expects}`))].map((key) =>
-    rows.filter(({ why, expects }) => `${why} ${expects}` === key),
-  );
-  const free = rows.filter((row) => row.free);
-  return (
-    <Panel aria-labelledby="without">
-      <Stack $gap="0.6rem">
-        <h2 id="without">Without a bag this time: {count(rows.length, 'family', 'families')}</h2>
-        <ul style={{ display: 'grid', gap: '0.7rem' }}>
-          {reasons.map((alike) => {
-            const { why, expects, free: may } = alike[0]!;
-            return (
-              <li key={alike[0]!.id}>
-                <strong>{alike.map(({ name }) => name).join(', ')}.</strong> {why}
-                {may &&
-                  (expects === undefined
-                    ? ' No bag that suits is out either.'
-                    : expects < today
-                      ? ' One that suits is late, and may come home any day.'
-                      : ` One that suits is due back on ${showDay(expects)}.`)}
-              </li>
-            );
-          })}
-        </ul>
-        {free.length > 0 && plan.copies.length > 0 && (
-          <Form method="post">
-            <input type="hidden" name="intent" value="pin" />
-            {Object.entries(fixed).map(([field, value]) => (
-              <input key={field} type="hidden" name={field} value={value} />
-            ))}
-            <Row>
-              <Pick
-                name="family"
-                label="All the same, give to"
-                options={free.map(({ id, name }) => ({ value: id, label: name }))}
-              />
-              <Pick
-                name="copy"
-                label="this bag"
-                options={plan.copies.map((copy) => ({
-                  value: copy.id,
-                  label: `${showTag(copy.tag)} ${copy.kitName}`,
-                }))}
-              />
-              <Button type="submit" quiet>
-                Pin it
-              </Button>
-            </Row>
-          </Form>
-        )}
-      </Stack>
-    </Panel>
-  );
-}
-
-function Vetoes({ plan, send }: { plan: Plan; send: (fields: Record<string, string>) => void }) {
-  const known = plan.vetoes.flatMap(({ family, kit }) => {
-    const whom = plan.families.find(({ id }) => id === family);
-    const what = plan.kits.find(({ id }) => id === kit);
-    return whom && what ? [{ family, kit, words: `No ${what.name} for ${whom.name}` }] : [];
-  });
-  if (known.length === 0) return null;
-  return (
-    <Panel aria-labelledby="vetoes">
-      <Stack $gap="0.5rem">
-        <h2 id="vetoes">Ruled out</h2>
-        {known.map(({ family, kit, words }) => (
-          <Row key={words} style={{ alignItems: 'center' }}>
-            <span>{words}</span>
-            <Button
-              quiet
-              aria-label={`Allow again: ${words}`}
-              onPress={() => send({ intent: 'allow', family, kit })}
-            >
-              Allow again
-            </Button>
-          </Row>
-        ))}
-      </Stack>
-    </Panel>
   );
 }

@@ -11,7 +11,7 @@ import { readingsAt } from '~/data/queries/wording';
 import { catalogueNow } from '~/data/queries/materials';
 import { findCopy } from '~/data/queries/copies';
 import { listShortages } from '~/data/queries/counts';
-import { strandOf } from '~/data/queries/lending';
+import { strandOf } from '~/data/queries/strand';
 import { isId } from '~/server/ids';
 import { familyLink } from '~/server/links';
 import { stateNow } from '~/server/kits/held';
