@@ -125,7 +125,14 @@ export async function tellsLost(
   const sendKey = createHash('sha256')
     .update(JSON.stringify([loanId, today(at), missing]))
     .digest('base64url');
-  await addAnswer(at, { sendKey, loanId, language: asked.language, missing, childDid: '', anythingElse: '' });
+  await addAnswer(at, {
+    answer: { missing, childDid: '', anythingElse: '' },
+    games: [],
+    sendKey,
+    loanId,
+    language: asked.language,
+    via: 'message',
+  });
   await keepReply(at, asked.id, 'lost', null);
   return { kind: 'lost' };
 }

@@ -4,7 +4,8 @@ import { searchable } from '~/core/words/search';
 import { dueWords } from '~/core/lending/due';
 import { readCard } from '~/core/lending/card';
 import { readTag, showTag } from '~/core/kits/tag';
-import { readSlip, slipSentence } from '~/core/listening/slip';
+import { readSlipNumber } from '~/core/listening/slip';
+import { slipQuestions } from '~/core/pack/questions';
 import type { ScanChoice, ScanReading } from '~/core/lending/scan';
 import { aboutLanguage } from '~/core/words/languages';
 import { nameOf } from '~/core/words/reading';
@@ -29,6 +30,9 @@ async function whyNoCopy(
   return sister ? `${showTag(tag.tag)} belongs to ${sister}.` : `No copy has the tag ${showTag(tag.tag)}.`;
 }
 
+/** A slip asks at least so much; fewer digits after a tag are something else. */
+const FEWEST_DIGITS = slipQuestions(1).length;
+
 /** What the desk holds already. */
 export interface Held {
   copy: string | null;
@@ -45,14 +49,14 @@ export async function readScan(
   if (!q) return { q, choices: [] };
   // A phone's view of the label: the address of the family page.
   const linkKey = /\/p\/([\w-]{10,})/.exec(q)?.[1];
-  const slip = mayChoose ? readSlip(q) : undefined;
-  if (slip?.ok)
+  const slip = mayChoose ? readSlipNumber(q) : undefined;
+  if (slip?.ok && slip.digits.length >= FEWEST_DIGITS)
     return {
       q,
       choices: [
         {
-          says: `type in the paper slip of ${showTag(slip.tag)}: ${slipSentence(slip.answer)}`,
-          go: `/listen?slip=${encodeURIComponent(q)}`,
+          says: `type in the paper slip of ${showTag(slip.tag)}`,
+          go: `/listen/slips?slip=${encodeURIComponent(q)}`,
         },
       ],
     };

@@ -6,11 +6,13 @@ import { secureRandom } from '~/server/random';
 import { randomTag } from '~/core/kits/tag';
 import { atSchool, sqlState, type SchoolHandle } from '~/data/db';
 import { loadDemoWhenEmpty, type Demo } from '~/data/demo/load';
+import type { Answer } from '~/core/listening/answer';
 import { createFamily, type Family } from '~/data/queries/families';
 import { buildCopies } from '~/data/queries/building';
 import { findCopy, markPrinted, type CopyRow } from '~/data/queries/copies';
 import { createVariant, findKit, saveKit, type Variant } from '~/data/queries/kits';
 import { lend } from '~/data/queries/lending';
+import { pageOfAnswers, type AnswerRow, type NewAnswer } from '~/data/queries/listening';
 import { createPerson, findPersonByName, type Person } from '~/data/queries/people';
 import { saveRules } from '~/data/queries/calendar';
 import { boundTo, setUpSchool, type School } from '~/data/queries/schools';
@@ -155,3 +157,26 @@ export async function demoSchools(): Promise<Demo> {
 
 /** The id of somebody of the demo. */
 export const idOf = async (name: string): Promise<string> => (await findPersonByName(name))!.id;
+
+/** An answer of a family about a loan; nothing is said but what is given. */
+export const aWord = (
+  loanId: string,
+  {
+    games = [],
+    sendKey = crypto.randomUUID(),
+    language = 'en',
+    via = 'page',
+    ...said
+  }: Partial<Answer> & Partial<Pick<NewAnswer, 'games' | 'sendKey' | 'language' | 'via'>> = {},
+): NewAnswer => ({
+  answer: { childDid: '', missing: '', anythingElse: '', ...said },
+  games,
+  sendKey,
+  loanId,
+  language,
+  via,
+});
+
+/** All answers of a school, in the order in which they came. */
+export const answersOf = async (at: SchoolHandle): Promise<AnswerRow[]> =>
+  (await pageOfAnswers(at, { first: 0, most: 5000 })).answers.reverse();

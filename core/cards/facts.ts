@@ -82,7 +82,7 @@ export function written({ op, a, b, answer }: Fact): string {
     case 'compare':
       return `${x} ${a < b ? '<' : a > b ? '>' : '='} ${y}`;
     case 'groups':
-      return `${x} groups of ${y} are ${z}`;
+      return a === 1 ? `1 group of ${y} is ${z}` : `${x} groups of ${y} are ${z}`;
     case 'tens':
       return `${x} tens and ${y} ones are ${z}`;
     case 'count':

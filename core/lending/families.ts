@@ -28,6 +28,7 @@ export const familySchema = Type.Object({
   weekly: Type.Boolean({ title: 'Once a week at the most', default: false }),
   underThree: Type.Boolean({ title: 'A child under three at home', default: false }),
   allergens: LongText(120, { title: 'Allergens', lines: false }),
+  pictures: Type.Boolean({ title: 'Pictures of their children’s work', default: false }),
 });
 export type FamilyFields = Static<typeof familySchema>;
 
@@ -43,6 +44,7 @@ export const NEW_FAMILY: FamilyFields = {
   weekly: false,
   underThree: false,
   allergens: '',
+  pictures: false,
 };
 
 /** A family in a form or a file, its children and languages written as they always are. */

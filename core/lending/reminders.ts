@@ -7,7 +7,7 @@ import { REMINDER_WORDS, type ReminderMessage } from '~/core/words/reminders';
 import { daysBetween } from './due';
 import type { LendingRules } from './rules';
 
-export type MessageKind = 'reminder' | 'offer';
+export type MessageKind = 'reminder' | 'offer' | 'line';
 export const MESSAGE_STATES = ['waiting', 'sent', 'held', 'paper', 'printed', 'failed', 'dropped'] as const;
 export type MessageState = (typeof MESSAGE_STATES)[number];
 /** What a family answers with one press. */
@@ -81,6 +81,8 @@ export function reminderText(
     next: string;
     address: string;
     marked: boolean;
+    /** The words with which the family can answer by text, where it can. */
+    textBack?: Record<'easy' | 'ok' | 'hard' | 'games', string>;
   },
 ): Rendered {
   const { language } = reading;
@@ -94,6 +96,7 @@ export function reminderText(
     ),
     ['partsAreFine'],
     ['answerAt', { address }],
+    ...(input.textBack ? ([['textBack', input.textBack]] as const) : []),
   ]);
 }
 

@@ -2,10 +2,11 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { seeded, type Random } from '~/core/chance/random';
 import type { AgeBand } from '~/core/games/kit/types';
-import { chanceOf, level, posterior, rangeOf, SAID, type LevelAsked, type Said } from './level';
+import { LEVELS } from '~/core/pack/questions';
+import { chanceOf, level, posterior, rangeOf, type LevelAsked, type Said } from './level';
 
 const BANDS = ['preK', 'K', 'g1', 'g2', 'g3'] as const satisfies readonly AgeBand[];
-const saids = Object.keys(SAID) as Said[];
+const saids = Object.keys(LEVELS) as Said[];
 const answers = fc.array(
   fc.record({
     demand: fc.double({ min: -2, max: 6, noNaN: true }),

@@ -7,10 +7,10 @@ import { Type, type Static } from '@sinclair/typebox';
 import { OneOf } from '~/core/check/schema';
 import { AGE_BANDS, type AgeBand } from '~/core/games/kit/types';
 import { LEVEL_OF } from '~/core/lending/children';
+import { LEVELS } from '~/core/pack/questions';
 
 /** What was said of a variant. */
-export const SAID = { tooEasy: 'too easy', justRight: 'just right', tooHard: 'too hard' } as const;
-export type Said = keyof typeof SAID;
+export type Said = keyof typeof LEVELS;
 
 const demand = Type.Number({ minimum: -100, maximum: 100, title: 'Demand of a variant' });
 
@@ -21,7 +21,7 @@ export const levelSchema = Type.Object(
       Type.Object(
         {
           demand,
-          said: OneOf<Said>(SAID, { title: 'What was said' }),
+          said: OneOf<Said>(LEVELS, { title: 'What was said' }),
           weeksAgo: Type.Optional(Type.Number({ minimum: 0, maximum: 5000, title: 'Weeks ago' })),
         },
         { additionalProperties: false },

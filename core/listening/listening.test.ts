@@ -1,8 +1,7 @@
 import { describe, expect, it } from 'vitest';
-import { checkForm } from '~/core/check/check';
-import { answerSchema, isEmpty } from './answer';
+import { isEmpty, readAnswer } from './answer';
 import type { Level } from '~/core/pack/questions';
-import { nextStep, sentenceFor, type Heard } from './sentence';
+import { sentenceFor, type Heard } from './sentence';
 
 const heard = (...answers: [familyId: string, level: Level | null, minutes: number | null][]): Heard[] =>
   answers.map(([familyId, level, minutes]) => ({ familyId, level, minutes }));
@@ -33,39 +32,72 @@ describe('the sentence that matters', () => {
   });
 });
 
-describe('the next basket', () => {
-  it('waits for three families and a majority', () => {
-    expect(nextStep(heard(['a', 'tooHard', null], ['b', 'tooHard', null]))).toBeUndefined();
-    expect(
-      nextStep(heard(['a', 'tooHard', null], ['b', 'tooHard', null], ['c', 'justRight', null])),
-    ).toMatchObject({ direction: 'easier' });
-    expect(
-      nextStep(heard(['a', 'tooEasy', null], ['b', 'tooEasy', null], ['c', 'tooEasy', null])),
-    ).toMatchObject({ direction: 'harder' });
-    expect(
-      nextStep(heard(['a', 'tooEasy', null], ['b', 'tooHard', null], ['c', 'justRight', null])),
-    ).toBeUndefined();
-  });
-});
-
 describe('an answer', () => {
+  const form = (fields: Record<string, string | string[]>): FormData => {
+    const made = new FormData();
+    for (const [name, value] of Object.entries(fields))
+      for (const one of [value].flat()) made.append(name, one);
+    return made;
+  };
   it('may leave everything empty, and is then known to be empty', () => {
-    const checked = checkForm(answerSchema, { children: '', childDid: '  ' });
-    expect(checked.ok && isEmpty(checked.value)).toBe(true);
-    const one = checkForm(answerSchema, { children: '0' });
+    const read = readAnswer(form({ children: '', childDid: '  ', 'g0.child': ' ' }), 2);
+    expect(read.ok && isEmpty(read.value)).toBe(true);
+    const one = readAnswer(form({ children: '0' }), 2);
     expect(one.ok && isEmpty(one.value)).toBe(false);
   });
-
-  it('refuses what cannot be', () => {
-    const checked = checkForm(answerSchema, {
-      children: '13',
-      minutes: '0',
-      level: 'fine',
-      missing: 'x'.repeat(501),
+  it('is whole with one word on one game', () => {
+    const read = readAnswer(form({ 'g1.said': 'justRight' }), 2);
+    expect(read).toMatchObject({ ok: true, value: { games: [{ position: 1, said: 'justRight', how: [] }] } });
+  });
+  it('tells of each game how it was worked out, by whom, and what was unclear', () => {
+    const read = readAnswer(
+      form({
+        'g0.said': 'tooHard',
+        'g0.how': ['pieces', 'countingOn'],
+        'g0.child': 'Juno',
+        'g0.childSaid': '¡Otra vez!',
+        'g0.unclear': 'turn',
+        'g7.said': 'tooEasy',
+      }),
+      1,
+    );
+    expect(read).toEqual({
+      ok: true,
+      value: {
+        answer: { childDid: '', missing: '', anythingElse: '' },
+        games: [
+          {
+            position: 0,
+            said: 'tooHard',
+            how: ['pieces', 'countingOn'],
+            child: 'Juno',
+            childSaid: '¡Otra vez!',
+            changed: '',
+            unclear: 'turn',
+          },
+        ],
+      },
     });
-    expect(checked.ok ? [] : Object.keys(checked.errors).sort()).toEqual([
+  });
+  it('refuses what cannot be, and says where', () => {
+    const read = readAnswer(
+      form({
+        children: '13',
+        minutes: '0',
+        again: 'perhaps',
+        missing: 'x'.repeat(501),
+        'g0.said': 'fine',
+        'g1.child': 'Juno Marie',
+        'g1.how': 'magic',
+      }),
+      2,
+    );
+    expect(read.ok ? [] : Object.keys(read.errors).sort()).toEqual([
+      'again',
       'children',
-      'level',
+      'g0.said',
+      'g1.child',
+      'g1.how',
       'minutes',
       'missing',
     ]);

@@ -20,7 +20,7 @@ function oneForEachFamily(heard: readonly Heard[]): Heard[] {
 export function sentenceFor(
   heard: readonly Heard[],
   subject: string,
-  expectedMinutes: number,
+  expectedMinutes?: number,
 ): string | undefined {
   const families = oneForEachFamily(heard);
   const levels = families.map((one) => one.level).filter((level) => level !== null);
@@ -46,32 +46,12 @@ export function sentenceFor(
   if (minutes.length) {
     const [low, high] = [Math.min(...minutes), Math.max(...minutes)];
     parts.push(
-      `${low === high ? count(low, 'minute') : `${low}–${high} minutes`}, against ${expectedMinutes} expected`,
+      `${low === high ? count(low, 'minute') : `${low}–${high} minutes`}${
+        expectedMinutes === undefined ? '' : `, against ${expectedMinutes} expected`
+      }`,
     );
   }
   if (parts.length === 0) return undefined;
   const sentence = parts.join('; ');
   return `${sentence[0]!.toUpperCase()}${sentence.slice(1)}.`;
-}
-
-export type NextStep = { direction: 'easier' | 'harder'; reason: string };
-
-/** What the levels mean for the next basket: a step easier or harder once most of at least three families say so. */
-export function nextStep(heard: readonly Heard[]): NextStep | undefined {
-  const levels = oneForEachFamily(heard)
-    .map((one) => one.level)
-    .filter((level) => level !== null);
-  const of = (level: Level): number => levels.filter((one) => one === level).length;
-  if (levels.length < 3) return undefined;
-  if (of('tooHard') * 2 > levels.length)
-    return {
-      direction: 'easier',
-      reason: `${of('tooHard')} of ${levels.length} families found it too hard.`,
-    };
-  if (of('tooEasy') * 2 > levels.length)
-    return {
-      direction: 'harder',
-      reason: `${of('tooEasy')} of ${levels.length} families found it too easy.`,
-    };
-  return undefined;
 }

@@ -1,36 +1,43 @@
 /**
  * The paper slip: a few questions with boxes to tick, each box with its own digit. Typed in, a slip is the tag of
- * its bag and one digit for each question, 0 where nothing was ticked: "K7M4W 213420".
+ * its bag and one digit for each question, 0 where nothing was ticked: "K7M4W 213420". How it was is asked of each
+ * game of the bag.
  */
 import { readTag, showTag } from '~/core/kits/tag';
+import { LEVELS, slipQuestions, type Level } from '~/core/pack/questions';
 import { count } from '~/core/words/numbers';
-import type { Answer } from './answer';
-import { LEVELS, SLIP_QUESTIONS, type Level } from '~/core/pack/questions';
+import { silent, type Answer, type WholeAnswer } from './answer';
 
-/** What a slip says, in a sentence for who types it: "2 children, 1 grown-up, just right". */
-export function slipSentence({ children, grownUps, times, minutes, level, missing }: SlipAnswer): string {
+const MISSING = 'Ticked on the paper slip that something was missing or broken.';
+
+export type SlipAnswer = Pick<WholeAnswer, 'games'> & { answer: Omit<Answer, 'childDid' | 'anythingElse'> };
+
+/** What a slip says, in a sentence for who types it: "2 children, 1 grown-up, Spill six just right." */
+export function slipSentence({ answer, games }: SlipAnswer, names: readonly string[]): string {
+  const { children, grownUps, times, minutes, missing } = answer;
   const parts = [
     children === undefined ? '' : count(children, 'child', 'children'),
     grownUps === undefined ? '' : count(grownUps, 'grown-up'),
     times === undefined ? '' : `played ${times === 1 ? 'once' : `${times} times`}`,
     minutes === undefined ? '' : `about ${count(minutes, 'minute')} each time`,
-    level === undefined ? '' : LEVELS[level],
+    ...games.map(({ position, said }) =>
+      said === undefined
+        ? ''
+        : names.length > 1
+          ? `${names[position] ?? `game ${position + 1}`} ${LEVELS[said]}`
+          : LEVELS[said],
+    ),
     missing ? 'something was missing or broken' : '',
   ].filter(Boolean);
   return parts.length ? `${parts.join(', ')}.` : 'Nothing else is ticked.';
 }
 
-const MISSING = 'Ticked on the paper slip that something was missing or broken.';
-
-export type SlipAnswer = Omit<Answer, 'childDid' | 'anythingElse'>;
-export type SlipReading = { ok: true; tag: string; answer: SlipAnswer } | { ok: false; problem: string };
-
-/** Reads what was typed from a slip: the tag, then a digit for each question, with or without blanks. */
-export function readSlip(text: string): SlipReading {
+/** The number of a slip, and the digits after it; or what is wrong with the number. */
+export type SlipNumber = { ok: true; tag: string; digits: string } | { ok: false; problem: string };
+export function readSlipNumber(text: string): SlipNumber {
   const compact = text.replace(/[\s-]/g, '').toUpperCase();
-  const digits = /^(.{5})(.*)$/.exec(compact);
-  if (!digits) return { ok: false, problem: 'Type the number of the slip first, such as K7M4-W.' };
-  const [, tagText, rest] = digits as unknown as [string, string, string];
+  const [, tagText = '', digits = ''] = /^(.{5})(.*)$/.exec(compact) ?? [];
+  if (!tagText) return { ok: false, problem: 'Type the number of the slip first, such as K7M4-W.' };
   const tag = readTag(tagText);
   if (tag.kind !== 'tag')
     return {
@@ -40,39 +47,59 @@ export function readSlip(text: string): SlipReading {
           ? tag.reason
           : `${tagText} is not the number of a slip. It stands at the top right, such as K7M4-W.`,
     };
-  if (!/^\d*$/.test(rest))
+  if (!/^\d*$/.test(digits))
     return { ok: false, problem: 'After the number come digits only: one for each question.' };
-  if (rest.length !== SLIP_QUESTIONS.length)
+  return { ok: true, tag: tag.tag, digits };
+}
+
+export type SlipReading = ({ ok: true; tag: string } & SlipAnswer) | { ok: false; problem: string };
+
+/** Reads what was typed from a slip of a bag with so many games: the tag, then a digit for each question. */
+export function readSlip(text: string, games: number): SlipReading {
+  const found = readSlipNumber(text);
+  if (!found.ok) return found;
+  const { tag, digits } = found;
+  const questions = slipQuestions(games);
+  if (digits.length !== questions.length) {
+    const older = games > 1 && digits.length === slipQuestions(1).length;
     return {
       ok: false,
-      problem: `There are ${SLIP_QUESTIONS.length} questions, and ${rest.length} ${rest.length === 1 ? 'digit' : 'digits'}. Type 0 where nothing is ticked.`,
+      problem: `There are ${questions.length} questions, and ${digits.length} ${digits.length === 1 ? 'digit' : 'digits'}. ${
+        older
+          ? `The bag has ${games} games: the fifth question stands once for each. An older slip asks it once; type its digit ${games} times.`
+          : 'Type 0 where nothing is ticked.'
+      }`,
     };
-  const picked = [...rest].map((digit, i) => {
-    const { boxes } = SLIP_QUESTIONS[i]!;
-    return { digit: Number(digit), most: boxes.length, value: boxes[Number(digit) - 1] };
-  });
-  const wrong = picked.findIndex(({ digit, most }) => digit > most);
+  }
+  const picked = [...digits].map((digit, i) => ({
+    digit: Number(digit),
+    ...questions[i]!,
+    value: questions[i]!.boxes[Number(digit) - 1],
+  }));
+  const wrong = picked.findIndex(({ digit, boxes }) => digit > boxes.length);
   if (wrong >= 0)
     return {
       ok: false,
-      problem: `Question ${wrong + 1} has boxes 1 to ${picked[wrong]!.most}; ${picked[wrong]!.digit} was typed.`,
+      problem: `Question ${wrong + 1} has boxes 1 to ${picked[wrong]!.boxes.length}; ${picked[wrong]!.digit} was typed.`,
     };
   if (picked.every(({ digit }) => digit === 0))
     return {
       ok: false,
-      problem: `Nothing is ticked on the slip of ${showTag(tag.tag)}: there is nothing to keep.`,
+      problem: `Nothing is ticked on the slip of ${showTag(tag)}: there is nothing to keep.`,
     };
-  const number = (i: number) => picked[i]!.value as number | undefined;
+  const number = (id: string) => picked.find((one) => one.id === id)!.value as number | undefined;
   return {
     ok: true,
-    tag: tag.tag,
+    tag,
     answer: {
-      children: number(0),
-      grownUps: number(1),
-      times: number(2),
-      minutes: number(3),
-      level: picked[4]!.value as Level | undefined,
-      missing: picked[5]!.value === 'yes' ? MISSING : '',
+      children: number('children'),
+      grownUps: number('grownUps'),
+      times: number('times'),
+      minutes: number('minutesEach'),
+      missing: picked.at(-1)!.value === 'yes' ? MISSING : '',
     },
+    games: picked.flatMap(({ game, value }) =>
+      game === undefined || value === undefined ? [] : [{ ...silent(game), said: value as Level }],
+    ),
   };
 }

@@ -2,7 +2,8 @@ import fc from 'fast-check';
 import jstat from 'jstat';
 import { describe, expect, it } from 'vitest';
 import { seeded } from '~/core/chance/random';
-import { newcombe, reach, wilson } from './reach';
+import { newcombe, wilson } from '~/core/chance/intervals';
+import { reach } from './reach';
 import { supply } from './supply';
 import { wear } from './wear';
 

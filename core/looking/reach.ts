@@ -1,8 +1,6 @@
-/**
- * Who is reached: shares with Wilson's score interval (1927), differences with Newcombe's hybrid score interval (1998,
- * method 10), both at 95 % and without correction for continuity.
- */
+/** Who is reached: the share of each group with its interval, and each pair of groups with that of its difference. */
 import { Type, type Static } from '@sinclair/typebox';
+import { newcombe, wilson, type Difference, type Share } from '~/core/chance/intervals';
 import { Whole } from '~/core/check/schema';
 
 export const reachSchema = Type.Object(
@@ -23,49 +21,14 @@ export const reachSchema = Type.Object(
 );
 export type ReachAsked = Static<typeof reachSchema>;
 
-export interface Share {
-  share: number;
-  low: number;
-  high: number;
-}
-export interface Difference {
+/** The share of a less that of b. */
+export interface Pair extends Difference {
   a: string;
   b: string;
-  /** The share of a less that of b. */
-  difference: number;
-  low: number;
-  high: number;
-}
-
-/** The 97.5 % point of the normal distribution. */
-const Z = 1.959963984540054;
-
-/** Wilson's interval of a share. */
-export function wilson(reached: number, of: number): Share {
-  const share = reached / of;
-  const middle = reached + Z ** 2 / 2;
-  const half = Z * Math.sqrt(reached * (1 - share) + Z ** 2 / 4);
-  const whole = of + Z ** 2;
-  return {
-    share,
-    // At the ends the bound is the end itself, not a rounding beside it.
-    low: reached === 0 ? 0 : (middle - half) / whole,
-    high: reached === of ? 1 : (middle + half) / whole,
-  };
-}
-
-/** Newcombe's interval of the difference of two shares. */
-export function newcombe(a: Share, b: Share): Omit<Difference, 'a' | 'b'> {
-  const difference = a.share - b.share;
-  return {
-    difference,
-    low: difference - Math.hypot(a.share - a.low, b.high - b.share),
-    high: difference + Math.hypot(a.high - a.share, b.share - b.low),
-  };
 }
 
 /** Shares of groups, and each pair of them in the order of the input. Throws RangeError for more reached than there are. */
-export function reach({ groups }: ReachAsked): { groups: Record<string, Share>; pairs: Difference[] } {
+export function reach({ groups }: ReachAsked): { groups: Record<string, Share>; pairs: Pair[] } {
   const shares = new Map<string, Share>();
   for (const { id, reached, of } of groups) {
     if (reached > of) throw new RangeError(`${id}: ${reached} are reached, and there are only ${of}.`);

@@ -20,6 +20,7 @@ import { labelSheets } from './labels';
 import type { PackItem, PackScope } from './choices';
 import { inGrey } from '~/core/paper/place';
 import type { Lost, Sheet, SheetContext } from '~/core/paper/sheet';
+import { gameNames } from './names';
 import { slipSheets } from './slip';
 import type { LabelOrder } from './stock';
 import { qrCode } from '~/core/paper/symbols';
@@ -73,6 +74,7 @@ export function packOf(order: PackOrder, context: SheetContext): Pack {
           ...(order.items.includes('slip')
             ? slipSheets(
                 copies.map(({ tag }) => ({ tag, kitName: order.kitName })),
+                (reading) => gameNames(order.plan.variants, reading),
                 context,
               )
             : []),

@@ -34,6 +34,10 @@ const WORDS = new Set([
   'kit',
   'day',
   'address',
+  'easy',
+  'ok',
+  'hard',
+  'games',
 ]);
 const NUMBER = 4;
 /** Arguments with which the lines of a source can be read. */

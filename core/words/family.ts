@@ -98,6 +98,37 @@ export const FAMILY_WORDS = source('family', {
   'error.top': 'The answer was not sent yet. What you wrote is still here; please look at the marked places.',
   optional: 'you may leave this empty',
   skip: 'Go to the game',
+  'answer.enough': 'Tap how it was, and send. That is a full answer; everything else is up to you.',
+  'answer.more': 'Tell us more about this game',
+  'answer.whole': 'About the whole bag',
+  'answer.who': 'Who played? A nickname is enough.',
+  'answer.how': 'How did the child work it out?',
+  'how.pieces': 'with the pieces',
+  'how.drawing': 'by drawing',
+  'how.countingOn': 'by counting on',
+  'how.knew': 'knew it',
+  'answer.childSaid': 'What did the child say?',
+  'answer.changed': 'Did you change something: own rules, other pieces?',
+  'answer.unclear': 'Was a step unclear?',
+  'answer.allClear': 'No, all was clear',
+  'answer.again': 'What would you like next?',
+  'again.again': 'this one again',
+  'again.easier': 'something easier',
+  'again.harder': 'something harder',
+  'again.other': 'something else',
+  'answer.picture': 'A picture of what the child made; no faces, please',
+  'answer.pictureWhy': 'Only the school sees it, and it is deleted at the end of the term.',
+  'answer.offline':
+    'There is no network just now. What you wrote is kept on this phone: send it when there is.',
+  'answer.kept': 'What you wrote before is still here.',
+  'picture.large':
+    'This picture is too large: up to {limit} megabytes can be sent. Choose another one, or send the answer without it.',
+  'picture.none':
+    'This is not a picture that can be read. Choose another one, or send the answer without it.',
+  'error.nickname': 'One word of up to {limit} letters is enough here.',
+  'text.tooEasy': 'easy',
+  'text.justRight': 'ok',
+  'text.tooHard': 'hard',
 });
 
 /** Of these what might be heard in a play, for where nothing else is said to families. */

@@ -50,6 +50,8 @@ export const REMINDER_WORDS = source('reminders', {
   'table.done': 'Done. The next family, please',
   'table.over': 'This table is closed. Ask somebody of the school.',
   'wish.none': 'There is no other bag for you to choose just now.',
+  textBack:
+    'How did it go? You can answer by text: the number of the game, then {easy}, {ok} or {hard}, then the minutes. {games}',
 });
 
 export type ReminderMessage = keyof typeof REMINDER_WORDS.en;

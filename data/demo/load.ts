@@ -4,6 +4,7 @@
  */
 import { randomBytes } from 'node:crypto';
 import { getLocalTimeZone } from '@internationalized/date';
+import { eq } from 'drizzle-orm';
 import { seeded } from '~/core/chance/random';
 import { gameOf } from '~/core/games/shelf';
 import { newOwnGame, type OwnGame } from '~/core/own/definition';
@@ -20,7 +21,9 @@ import { findCopy, markPrinted, type CopyRow } from '../queries/copies';
 import { createVariant, findKit, listKits, saveKit } from '../queries/kits';
 import { lend } from '../queries/lending';
 import { takeBack } from '../queries/returns';
-import { addAnswer, listAnswers, markRead } from '../queries/listening';
+import { silent } from '~/core/listening/answer';
+import type { Level } from '~/core/pack/questions';
+import { addAnswer, markRead } from '../queries/listening';
 import { createPerson, type Person } from '../queries/people';
 import { boundTo, nameDistrict, setUpSchool, whoseDoor } from '../queries/schools';
 import { answer } from '../schema';
@@ -312,15 +315,21 @@ export async function loadDemoWhenEmpty(
     loanId: string,
     daysAgo: number,
     language: string,
-    said: Partial<typeof answer.$inferInsert>,
-  ): Promise<void> => {
-    await at.insert(answer).values({
+    { level, ...said }: Partial<typeof answer.$inferInsert> & { level: Level },
+  ): Promise<string> => {
+    const id = (await addAnswer(at, {
+      answer: { childDid: '', missing: '', anythingElse: '' },
+      games: [{ ...silent(0), said: level }],
       sendKey: crypto.randomUUID(),
       loanId,
       language,
-      sentAt: new Date(Date.now() - daysAgo * 86_400_000),
-      ...said,
-    });
+      via: 'page',
+    }))!;
+    await at
+      .update(answer)
+      .set({ sentAt: new Date(Date.now() - daysAgo * 86_400_000), ...said })
+      .where(eq(answer.id, id));
+    return id;
   };
 
   const returned = [
@@ -331,7 +340,7 @@ export async function loadDemoWhenEmpty(
   await home(returned[0], sixes[0]!, 20);
   await home(returned[1], sixes[1]!, 16, { 'two-colour-counter': 1, pencil: 1 });
   await home(returned[2], sixes[2]!, 12);
-  await heard(returned[0], 25, 'es', {
+  const first = await heard(returned[0], 25, 'es', {
     children: 2,
     grownUps: 1,
     times: 4,
@@ -339,7 +348,7 @@ export async function loadDemoWhenEmpty(
     level: 'justRight',
     childDid: 'La mayor le explicó al pequeño que tres y tres son seis.',
   });
-  await heard(returned[1], 17, 'en', {
+  const second = await heard(returned[1], 17, 'en', {
     children: 1,
     grownUps: 1,
     times: 2,
@@ -356,11 +365,7 @@ export async function loadDemoWhenEmpty(
     level: 'justRight',
     childDid: 'Quisieron jugar también con botones.',
   });
-  await markRead(
-    at,
-    (await listAnswers(at)).slice(0, 2).map((row) => row.answer.id),
-    true,
-  );
+  await markRead(at, [first, second], true);
 
   // Copies that lack something, each in its way: few pieces, most of them, a cup, cards of a deck.
   await home(await loan(sixes[5]!, 9, 34), sixes[5]!, 14, { 'two-colour-counter': 4 });
@@ -371,17 +376,24 @@ export async function loadDemoWhenEmpty(
   await loan(sixes[2]!, 7, 6);
   const withTens = await loan(tens[0]!, 8, 10);
   await addAnswer(at, {
+    answer: {
+      children: 2,
+      grownUps: 2,
+      times: 3,
+      minutes: 20,
+      again: 'easier',
+      childDid: '',
+      missing: '',
+      anythingElse: '¿Hay una canasta más corta?',
+    },
+    games: [
+      { ...silent(0), said: 'justRight' },
+      { ...silent(1), said: 'tooHard', childSaid: 'Con diez fichas se pierden al contar.', how: ['pieces'] },
+    ],
     sendKey: crypto.randomUUID(),
     loanId: withTens,
     language: 'es',
-    children: 2,
-    grownUps: 2,
-    times: 3,
-    minutes: 20,
-    level: 'tooHard',
-    childDid: 'Con diez fichas se pierden al contar.',
-    missing: '',
-    anythingElse: '¿Hay una canasta más corta?',
+    via: 'page',
   });
   await halfMadeRun(at, {
     kitIds: [sixKit, tenKit],

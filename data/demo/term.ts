@@ -1,5 +1,6 @@
 /** The rest of the demo: forty-eight families in six classes, nine kits in forty copies, who waits, half a hand-out, messages. */
 import { randomBytes } from 'node:crypto';
+import { and, eq, gt } from 'drizzle-orm';
 import { seeded, type Random } from '~/core/chance/random';
 import { gameOf } from '~/core/games/shelf';
 import { settle } from '~/core/games/kit/game';
@@ -28,7 +29,11 @@ import { lend } from '../queries/lending';
 import { addMessages, keepReply, pageOfMessages } from '../queries/outbox';
 import { copiesForRound, createRound, promiseRound } from '../queries/rounds';
 import { saveClassDays, saveLendingRules } from '../queries/rules';
+import { mend } from '../queries/counts';
+import { addText, familiesReachedBy, settleText } from '../queries/texts';
 import { addLineChecks } from '../queries/words';
+import { partCount } from '../schema';
+import { familiesAnswer, type DemoLoan } from './answers';
 import { childrenOf } from './children';
 
 const MORE: readonly (readonly [
@@ -115,7 +120,13 @@ const KITS: readonly {
   },
 ];
 const SMALL_HANDS = { name: 'Small hands', copies: 4 };
-const WEEKS_AGO = [9, 7, 5, 3];
+/** A term and a half: half of the one before, and this one. */
+const WEEKS_AGO = [22, 20, 18, 16, 9, 7, 5, 3];
+/** Which share of the bags stays at school on such a day. */
+const STAY = 0.3;
+/** What is lost often, and the rest seldom. */
+const LOST_OFTEN = 'two-colour-counter';
+const LOSSES = { often: 0.3, seldom: 0.03 };
 
 export async function aTerm(
   at: SchoolHandle,
@@ -140,7 +151,9 @@ export async function aTerm(
   await giveCards(at, () => randomCard(random));
   const copies = await moreKits(at, day, people, random);
   const families = await listFamilies(at);
-  await lendAndReturn(at, day, people, copies, families, random);
+  const loans = await lendAndReturn(at, day, people, copies, families, random);
+  await familiesAnswer(at, day, loans, by, random);
+  await textsCameIn(at);
   await saveLendingRules(at, { ...USUAL_LENDING, bagsAtOnce: 2, renewals: 2 }, 1, by);
   await saveClassDays(at, [{ group: 'Room 6', backOn: 3 }]);
   await whoWaits(at, day, by, families);
@@ -160,7 +173,7 @@ async function moreKits(
     const { tags } = await buildCopies(at, {
       kit: (await findKit(at, kitId))!,
       count,
-      builtOn: daysAfter(day, -75),
+      builtOn: daysAfter(day, -170),
       builtBy: helper,
       newTag: () => randomTag(random),
       newLinkKey: () => randomBytes(16).toString('base64url'),
@@ -231,8 +244,9 @@ async function lendAndReturn(
   copies: readonly CopyRow[],
   families: readonly FamilyRow[],
   random: Random,
-): Promise<void> {
+): Promise<DemoLoan[]> {
   const rules = await dueRules(at);
+  const loans: DemoLoan[] = [];
   const had = new Map<string, Set<string>>();
   const busy = new Set(families.filter(({ out }) => out.length > 0).map(({ id }) => id));
   const may = (copy: CopyRow, family: FamilyRow): boolean =>
@@ -266,23 +280,27 @@ async function lendAndReturn(
   for (const weeks of WEEKS_AGO) {
     const now = new Set<string>();
     for (const copy of copies) {
-      if (random.chance(0.25)) continue;
+      if (random.chance(STAY)) continue;
       const family = next(copy, new Set([...now, ...(weeks === WEEKS_AGO.at(-1) ? busy : [])]));
       if (!family) continue;
       now.add(family.id);
       const lentOn = daysAfter(day, -7 * weeks);
       const { loanId } = await give(copy, family, lentOn);
       const back = daysAfter(lentOn, random.whole(8, 13));
-      await takeBack(at, {
-        loanId,
-        returnedOn: back < day ? back : daysAfter(day, -1),
-        counts: copy.parts.map(({ material, quantity }) => ({
-          material,
-          expected: quantity,
-          counted: quantity,
-        })),
-        personId: helper,
-      });
+      const returnedOn = back < day ? back : daysAfter(day, -1);
+      const counts = copy.parts.map(({ material, quantity }) => ({
+        material,
+        expected: quantity,
+        counted:
+          quantity > 1 && random.chance(material === LOST_OFTEN ? LOSSES.often : LOSSES.seldom)
+            ? quantity - random.whole(1, 2)
+            : quantity,
+      }));
+      await takeBack(at, { loanId, returnedOn, counts, personId: helper });
+      const lost = counts.find(({ expected, counted }) => counted < expected)?.material;
+      if (lost) await mend(at, copy.id, helper);
+      await countedOn(at, copy.id, returnedOn);
+      loans.push({ loanId, copy, family, lentOn, returnedOn, ...(lost ? { lost } : {}) });
     }
   }
   // Out now: some due soon, one late, one that lies at school and waits to be counted.
@@ -292,8 +310,35 @@ async function lendAndReturn(
     const family = next(copy, out);
     if (!family) continue;
     out.add(family.id);
-    await give(copy, family, daysAfter(day, i === 0 ? -19 : -(2 + (i % 9))));
+    const lentOn = daysAfter(day, i === 0 ? -19 : -(2 + (i % 9)));
+    const { loanId } = await give(copy, family, lentOn);
+    if (i % 9 > 3) loans.push({ loanId, copy, family, lentOn });
     if (i === 1) await arrive(at, { copyId: copy.id, arrivedOn: day, personId: helper });
+  }
+  return loans;
+}
+
+/** What was counted just now was counted on a day of the past. */
+const countedOn = async (at: SchoolHandle, copyId: string, day: string): Promise<void> => {
+  await at
+    .update(partCount)
+    .set({ at: new Date(`${day}T14:10:00Z`) })
+    .where(and(eq(partCount.copyId, copyId), gt(partCount.at, new Date(Date.now() - 60_000))));
+};
+
+/** Texts that a person has to look at. */
+async function textsCameIn(at: SchoolHandle): Promise<void> {
+  for (const [reach, text, why] of [
+    [
+      '555-0131',
+      'We loved it! 3 times already',
+      '“we loved it” is not the number of a game, one of the three words, and the minutes.',
+    ],
+    ['555-0999', '1 ok 10', 'Nobody is known under this number.'],
+  ] as const) {
+    const id = await addText(at, { carriedAs: `demo ${reach}`, reach, text });
+    const [family] = await familiesReachedBy(at, reach);
+    await settleText(at, id!, { why, ...(family ? { familyId: family.id } : {}) });
   }
 }
 

@@ -3,9 +3,24 @@ import { dayIn } from '~/core/lending/due';
 import { NEW_FAMILY, type FamilyFields } from '~/core/lending/families';
 import type { Language } from '~/core/words/languages';
 import { type SchoolHandle, transaction, unlessTaken } from '../db';
-import { answer, attendance, carried, family, hallAct, hold, loan, message, promise } from '../schema';
+import {
+  answer,
+  answerGame,
+  answerTheme,
+  attendance,
+  carried,
+  family,
+  familyLook,
+  hallAct,
+  hold,
+  loan,
+  message,
+  promise,
+  textReply,
+} from '../schema';
 import { fillHolds } from './holds';
 import { ours } from './ours';
+import { dropPicturesOf } from './pictures';
 import { forgetLog, log, saveOver, type Saving } from './changes';
 
 export type Family = typeof family.$inferSelect;
@@ -29,6 +44,7 @@ export const familyFields = (one: Family): FamilyFields => ({
   weekly: one.weekly,
   underThree: one.underThree,
   allergens: one.allergens,
+  pictures: one.pictures,
 });
 
 const OUT = sql<
@@ -228,11 +244,13 @@ export async function updateFamily(
         mine,
         now: { version: now.version, fields: familyFields(now) },
         personId,
-        write: (fields, version) =>
-          tx
+        write: async (fields, version) => {
+          await tx
             .update(family)
             .set({ ...fields, version })
-            .where(and(ours(tx, family), eq(family.id, id))),
+            .where(and(ours(tx, family), eq(family.id, id)));
+          if (!fields.pictures) await dropPicturesOf(tx, id);
+        },
       });
     }),
   );
@@ -292,6 +310,7 @@ export function forgetFamily(at: SchoolHandle, id: string, personId: string | nu
         card: null,
         allergens: '',
         underThree: false,
+        pictures: false,
         forgottenAt: new Date(),
         version: sql`${family.version} + 1`,
       })
@@ -307,6 +326,18 @@ export function forgetFamily(at: SchoolHandle, id: string, personId: string | nu
       // The key was made of what was said: it would tell whoever guesses the words that they were right.
       .set({ childDid: '', missing: '', anythingElse: '', sendKey: sql`'forgotten ' || ${answer.id}` })
       .where(and(ours(tx, answer), inArray(answer.loanId, loans)));
+    const answers = tx
+      .select({ id: answer.id })
+      .from(answer)
+      .where(and(ours(tx, answer), inArray(answer.loanId, loans)));
+    await tx
+      .update(answerGame)
+      .set({ child: '', childSaid: '', changed: '' })
+      .where(and(ours(tx, answerGame), inArray(answerGame.answerId, answers)));
+    await tx.delete(answerTheme).where(and(ours(tx, answerTheme), inArray(answerTheme.answerId, answers)));
+    await dropPicturesOf(tx, id);
+    await tx.delete(textReply).where(and(ours(tx, textReply), eq(textReply.familyId, id)));
+    await tx.delete(familyLook).where(and(ours(tx, familyLook), eq(familyLook.familyId, id)));
     // What was said to them has their name in it; whom they waited for and what was promised is over.
     await tx.delete(carried).where(and(ours(tx, carried), inArray(carried.messageId, messagesTo(tx, id))));
     await tx.delete(message).where(and(ours(tx, message), eq(message.familyId, id)));

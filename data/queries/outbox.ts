@@ -15,7 +15,7 @@ export interface Borrower {
     typeof family.$inferSelect,
     'id' | 'name' | 'language' | 'channel' | 'reach' | 'weekly' | 'group'
   >;
-  bags: BagOut[];
+  bags: (BagOut & { runId: string })[];
   writtenOn: string[];
   said: string[];
 }
@@ -31,7 +31,7 @@ export async function borrowers(at: SchoolHandle): Promise<Borrower[]> {
         weekly: family.weekly,
         group: family.group,
       },
-      bag: { loanId: loan.id, kitName: kit.name, dueOn: loan.dueOn },
+      bag: { loanId: loan.id, kitName: kit.name, dueOn: loan.dueOn, runId: copy.buildRunId },
     })
     .from(loan)
     .innerJoin(family, and(ours(at, family), eq(family.id, loan.familyId)))

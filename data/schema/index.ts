@@ -15,3 +15,4 @@ export * from './rounds';
 export * from './outbox';
 export * from './hall';
 export * from './gatherings';
+export * from './privacy';

@@ -63,6 +63,8 @@ export const family = pgTable(
     card: text(),
     underThree: boolean().notNull().default(false),
     allergens: text().notNull().default(''),
+    /** They allow pictures of their children's work. */
+    pictures: boolean().notNull().default(false),
     version: version(),
     createdAt: timestamp({ withTimezone: true }).notNull().defaultNow(),
     /** Set when the family asked to be forgotten: nothing personal is left in the row. */

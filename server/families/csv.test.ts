@@ -30,6 +30,7 @@ const families = fc
       weekly: fc.boolean(),
       underThree: fc.boolean(),
       allergens: text,
+      pictures: fc.boolean(),
     }),
     { selector: (family) => sameName(family.name), maxLength: 8, minLength: 1 },
   )

@@ -14,14 +14,19 @@ const COLUMNS = [
   'weekly',
   'underThree',
   'allergens',
+  'pictures',
 ] as const;
+/** Columns that say yes or no. */
+const YES_NO = ['underThree', 'weekly', 'pictures'] as const;
+type YesNo = (typeof YES_NO)[number];
+const isYesNo = (column: string): column is YesNo => YES_NO.some((one) => one === column);
 
 export const familiesToCsv = (families: readonly FamilyFields[]): string =>
   writeRows(
     COLUMNS,
     families.map((family) =>
       COLUMNS.map((column) =>
-        column === 'underThree' || column === 'weekly'
+        isYesNo(column)
           ? family[column]
             ? 'yes'
             : 'no'
@@ -68,10 +73,8 @@ export function familiesFromCsv(
           .map((one) => aboutLanguage(one).name)
           .join(', ')}.`,
       };
-    const yes = (column: 'underThree' | 'weekly'): boolean => YES.has(cell(column).toLowerCase());
-    const unclear = (['underThree', 'weekly'] as const).find(
-      (column) => !yes(column) && !NO.has(cell(column).toLowerCase()),
-    );
+    const yes = (column: YesNo): boolean => YES.has(cell(column).toLowerCase());
+    const unclear = YES_NO.find((column) => !yes(column) && !NO.has(cell(column).toLowerCase()));
     if (unclear) return { row, name, problem: `“${cell(unclear)}” under ${unclear} is neither yes nor no.` };
     const channel = cell('channel').toLowerCase();
     const checked = checkFamily({
@@ -86,6 +89,7 @@ export function familiesFromCsv(
       weekly: yes('weekly'),
       underThree: yes('underThree'),
       allergens: cell('allergens'),
+      pictures: yes('pictures'),
     });
     if (!checked.ok) return { row, name, problem: Object.values(checked.errors).join(' ') };
     const same = taken.get(sameName(name));

@@ -13,9 +13,13 @@ import {
 import type { LendingRules } from '~/core/lending/rules';
 import { lineKey, type LineChecks } from '~/core/words/checks';
 import { REMINDER_WORDS, type ReminderMessage } from '~/core/words/reminders';
-import { messageIn, type Reading } from '~/core/words/reading';
+import { messageIn, say, type Reading } from '~/core/words/reading';
+import { FAMILY_WORDS } from '~/core/words/family';
+import type { KitPlan } from '~/core/kits/recipe';
+import { gameNames } from '~/core/pack/names';
 import type { SchoolHandle } from '~/data/db';
 import { dueRules } from '~/data/queries/calendar';
+import { plansOf } from '~/data/queries/copies';
 import { passOnHolds } from '~/data/queries/holds';
 import {
   addMessages,
@@ -25,6 +29,8 @@ import {
   waitingMessages,
   type NewMessage,
 } from '~/data/queries/outbox';
+import { dropOldPictures } from '~/data/queries/pictures';
+import { dropOldLooks } from '~/data/queries/privacy';
 import { lendingRules } from '~/data/queries/rules';
 import { findSchool } from '~/data/queries/schools';
 import { readingsAt } from '~/data/queries/wording';
@@ -69,6 +75,16 @@ function wayOf(
     : { state: 'paper', problem: 'Nobody has written down how to reach them, so it goes on paper.' };
 }
 
+/** How a family answers by text: the words for it, and its games by number. */
+const textBack = (reading: Reading, { variants }: KitPlan) => ({
+  easy: say(reading, FAMILY_WORDS, 'text.tooEasy'),
+  ok: say(reading, FAMILY_WORDS, 'text.justRight'),
+  hard: say(reading, FAMILY_WORDS, 'text.tooHard'),
+  games: gameNames(variants, reading)
+    .map((name, i) => `${i + 1} ${name}`)
+    .join(' · '),
+});
+
 /** What there is to tell families on an evening; nothing that was told before. Families that never want to hear hear nothing. */
 export async function messagesOf(at: SchoolHandle, today: string): Promise<NewMessage[]> {
   const [rules, days, school, families, offers] = await Promise.all([
@@ -82,6 +98,9 @@ export async function messagesOf(at: SchoolHandle, today: string): Promise<NewMe
     at,
     [...families, ...offers].map(({ family }) => family.language),
   );
+  const plans = await plansOf(at, [
+    ...new Set(families.flatMap(({ bags }) => bags.map(({ runId }) => runId))),
+  ]);
   const next = dueDay({ lentOn: today, days: 1, calendar: days.calendar });
   const made: NewMessage[] = [];
   const keep = (
@@ -126,6 +145,11 @@ export async function messagesOf(at: SchoolHandle, today: string): Promise<NewMe
         next,
         address,
         marked,
+        // A text is read by itself where there is one bag that it can be about.
+        textBack:
+          family.channel === 'message' && bags.length === 1
+            ? textBack(tongues.get(family.language)!.reading, plans.get(bags[0]!.runId)!.plan)
+            : undefined,
       }),
     );
   }
@@ -146,6 +170,8 @@ export async function messagesOf(at: SchoolHandle, today: string): Promise<NewMe
 export async function evening(at: SchoolHandle, today: string): Promise<string[]> {
   await passOnHolds(at, today);
   await dropHeld(at, today);
+  await dropOldPictures(at, today);
+  await dropOldLooks(at);
   await addMessages(at, await messagesOf(at, today));
   return waitingMessages(at);
 }

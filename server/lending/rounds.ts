@@ -1,5 +1,5 @@
 /** Hand-outs of many copies: who and what belongs to one, and what comes of it. */
-import { levelOf, readChildren } from '~/core/lending/children';
+import { readChildren } from '~/core/lending/children';
 import { firstCome, gainsOf, type RoundChoices } from '~/core/lending/choices';
 import { daysBetween } from '~/core/lending/due';
 import { limitReached } from '~/core/lending/rules';
@@ -16,6 +16,7 @@ import {
 import { lendingRules } from '~/data/queries/rules';
 import { pageOfOut } from '~/data/queries/desk';
 import { roundOf } from '../threads';
+import { familyLevel, kitLevel, schoolWords } from '../listening/levels';
 import { kitWalls, type KitWall } from './kits';
 
 /** Where nothing is known of a family's children it is taken to be in the middle of the school: grade 1. */
@@ -47,12 +48,13 @@ export async function roundInput(
   choices: RoundChoices,
   today: string,
 ): Promise<RoundInput> {
-  const [free, all, kits, rules, out] = await Promise.all([
+  const [free, all, kits, rules, out, words] = await Promise.all([
     copiesForRound(at),
     familiesForRound(at),
     kitWalls(at),
     lendingRules(at),
     pageOfOut(at, 0, MOST_OUT),
+    schoolWords(at),
   ]);
   const copies = choices.copies.length ? free.filter(({ id }) => choices.copies.includes(id)) : free;
   const meant = all.filter(
@@ -90,18 +92,17 @@ export async function roundInput(
       copies: copies.map(({ id, kitId }) => ({ id, kit: kitId })),
       kits: kits.map(({ id, level, hazards, languages }) => ({
         id,
-        level,
+        level: kitLevel(id, words) ?? level,
         underThree: against(hazards, { underThree: true, allergens: '' }).length === 0,
         // A family names allergens in its own words; which kits that is about is known below.
         allergens: [id],
         languages,
       })),
       families: families.map((one) => {
-        const read = readChildren(one.children);
         return {
           id: one.id,
           language: one.language,
-          level: (read.ok ? levelOf(read.children) : undefined) ?? USUAL_LEVEL,
+          level: familyLevel(one, words) ?? USUAL_LEVEL,
           underThree: one.underThree,
           allergens: kits
             .filter(

@@ -11,13 +11,25 @@ import type { HazardId, SaferKit } from '~/core/kits/safety';
 import type { RunPlan } from '~/core/kits/run-plan';
 import type { CopyVerdict, Held } from '~/core/kits/verdict';
 import type { Round, RoundAsked, RoundStep } from '~/core/lending/round';
+import type { Demand } from '~/core/listening/demand';
+import type { Meaning } from '~/core/listening/meaning';
+import type { Mended } from '~/core/listening/next';
 import type { PieceChoice } from '~/core/pack/pack';
 import type { ReadXliff } from '~/core/words/xliff';
 import type { ReadCsv } from '../families/csv';
 import type { Asked, Pieces, Preview } from '../print/preview';
 import type { Task } from '../print/task';
 import { rememberedBy } from './remembered';
-import type { AfternoonTask, AtSchool, Drawn, Making, MakingTask } from './worker';
+import type {
+  AfternoonTask,
+  AtSchool,
+  DemandAsked,
+  Drawn,
+  Making,
+  MakingTask,
+  MeantAsked,
+  MendedAsked,
+} from './worker';
 
 // The built server has its threads built beside it; tests and commands start them from their sources.
 const filename = resolve(import.meta.env?.PROD ? 'build/threads/worker.js' : 'server/threads/start.mjs');
@@ -70,6 +82,18 @@ export const canOf = rememberedBy<CanAsked & AtSchool, Can>((asked) => reckon('c
 export const afternoonOf = rememberedBy<AfternoonTask, RunPlan>((asked) => reckon('afternoon', asked), 16);
 /** What the shelf says of a game of the school's own. */
 export const entryOf = rememberedBy<GameRef, ShelfEntry>((ref) => reckon('entry', ref), 200);
+/** What each of these variants asks of a child. */
+export const demandsOf = rememberedBy<readonly DemandAsked[], Demand[]>(
+  (asked) => reckon('demands', asked),
+  32,
+);
+/** What all answers of a school mean together. */
+export const meaningOf = rememberedBy<MeantAsked, Meaning>((asked) => reckon('meant', asked), 16);
+/** The rung of a variant that makes it likelier to be just right for a child. */
+export const mendedOf = rememberedBy<MendedAsked, Mended | undefined>(
+  (asked) => reckon('mended', asked),
+  200,
+);
 /** A list of families, row by row. */
 export const readFamilies = (text: string, existing: string[], languages: string[]): Promise<ReadCsv> =>
   reckon('families', { text, existing, languages });

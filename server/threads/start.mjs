@@ -19,4 +19,7 @@ export const {
   shelf,
   entry,
   reckoning,
+  demands,
+  meant,
+  mended,
 } = work;

@@ -3,16 +3,20 @@ import type { MessagePort } from 'node:worker_threads';
 import { QUICK } from '~/core/chance/simulate';
 import { SHELF } from '~/core/games/shelf';
 import { faultsOf, settle } from '~/core/games/kit/game';
-import { gameFor, type GameRef } from '~/core/own/open';
+import { gameFor, open, type GameRef, type VariantRef } from '~/core/own/open';
 import type { ShelfEntry } from '~/core/games/shelf/catalogue';
 import { entryOf } from '~/core/games/shelf/entry';
-import type { Assumptions, Params, Reckoning } from '~/core/games/kit/types';
+import { assume, type AgeBand, type Assumptions, type Params, type Reckoning } from '~/core/games/kit/types';
 import { recipeOf, type KitPlan, type Recipe } from '~/core/kits/recipe';
 import { catalogueOf, type SchoolMaterial } from '~/core/materials/school';
 import { saferKit, type HazardId, type SaferKit } from '~/core/kits/safety';
 import { verdictOfCopy, type CopyVerdict, type Held } from '~/core/kits/verdict';
 import { canMake, type Can, type CanAsked } from '~/core/kits/can';
 import { round, type Round, type RoundAsked } from '~/core/lending/round';
+import { demandOf, demandOfBand, type Demand } from '~/core/listening/demand';
+import type { LevelAsked } from '~/core/listening/level';
+import { meaning, type Meaning, type Voice } from '~/core/listening/meaning';
+import { mendedFor, type Mended } from '~/core/listening/next';
 import type { MakingStep } from '~/core/kits/making';
 import { planAfternoon, stepsOf, type AfternoonAsked, type Batch } from '~/core/pack/afternoon';
 import { centsOf, workOf, type Printing } from '~/core/pack/cost';
@@ -25,6 +29,19 @@ import { linesIn } from '../words/files';
 import { pdfOf } from '../print/pdf';
 import { layOut, piecesIn, type Asked, type Pieces, type Preview } from '../print/preview';
 import { contextOf, sheetsOf, type Task } from '../print/task';
+
+export interface DemandAsked {
+  ref: VariantRef;
+  ageBand: AgeBand;
+}
+export interface MeantAsked {
+  voices: readonly Voice[];
+  demands: Readonly<Record<string, number>>;
+}
+export interface MendedAsked extends DemandAsked {
+  asked: Pick<LevelAsked, 'band' | 'answers'>;
+  shift: number;
+}
 
 export interface MakingTask {
   /** The kit with one copy that stands for all. */
@@ -123,6 +140,18 @@ export const can = ({ school, ...asked }: CanAsked & AtSchool): Promise<Can> =>
 /** Who does what when. */
 export const afternoon = ({ batches, printing, ...how }: AfternoonTask): RunPlan =>
   planAfternoon(batches, how, printing);
+
+/** What each of these variants asks of a child. */
+export const demands = (asked: readonly DemandAsked[]): Demand[] =>
+  asked.map(({ ref, ageBand }) => {
+    const practice = open(ref).reckon(assume(ageBand)).practice;
+    return demandOf(practice) ?? demandOfBand(ageBand);
+  });
+/** What all answers of a school mean together. */
+export const meant = ({ voices, demands: asks }: MeantAsked): Meaning => meaning(voices, asks);
+/** The rung of a variant that makes it likelier to be just right for a child. */
+export const mended = ({ ref, ageBand, asked, shift }: MendedAsked): Mended | undefined =>
+  mendedFor(open(ref), ageBand, asked, shift);
 
 export const shelf = (): ShelfEntry[] => SHELF.map(entryOf);
 export const entry = (ref: GameRef): ShelfEntry => entryOf(gameFor(ref));

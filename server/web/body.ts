@@ -6,6 +6,8 @@ const MOST_BYTES = 1_000_000;
 const MOST_FILE_BYTES = 1_300_000;
 /** All lines in one language, which come in on one page only, have some two megabytes. */
 const LINES = { path: /^\/word\/out-and-in(\.data)?(\?|$)/, bytes: 3_300_000 };
+/** The answer of a family may bring a picture, as large as a phone makes it. */
+const PICTURE = { path: /^\/p\/[\w-]{22}\/answer(\.data)?(\?|$)/, bytes: 8_400_000 };
 /** Fields of one form; the words desk has some hundred, a long summer of unread answers some thousand. */
 const MOST_FIELDS = 5000;
 
@@ -20,7 +22,8 @@ export async function readBody(request: IncomingMessage): Promise<Body> {
   const type = request.headers['content-type'] ?? '';
   const boundary = MULTIPART.exec(type)?.[1]?.replace(/"/g, '');
   if (!URLENCODED.test(type) && !boundary) return { ok: false, status: 415, trouble: 'unreadable' };
-  const mostInFile = LINES.path.test(request.url ?? '') ? LINES.bytes : MOST_FILE_BYTES;
+  const mostInFile =
+    [LINES, PICTURE].find(({ path }) => path.test(request.url ?? ''))?.bytes ?? MOST_FILE_BYTES;
   const most = boundary ? mostInFile : MOST_BYTES;
   const tooLarge = { ok: false, status: 413, trouble: 'tooLarge' } as const;
   if (Number(request.headers['content-length'] ?? 0) > most) return tooLarge;

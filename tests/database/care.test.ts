@@ -8,7 +8,7 @@ import { addAnswer } from '~/data/queries/listening';
 import { tasksOf } from '~/server/kits/care';
 import { countedParts, heldOf } from '~/server/kits/held';
 import { verdictOf } from '~/server/threads';
-import { lendOut, smallSchool, type SmallSchool } from '../world';
+import { lendOut, smallSchool, type SmallSchool, aWord } from '../world';
 
 let world: SmallSchool;
 beforeEach(async () => {
@@ -33,13 +33,7 @@ async function home(
   ).toBe(true);
   return loanId;
 }
-const say = (loanId: string, missing: string) =>
-  addAnswer(world.at, {
-    sendKey: crypto.randomUUID(),
-    loanId,
-    language: 'en',
-    missing,
-  } as Parameters<typeof addAnswer>[1]);
+const say = (loanId: string, missing: string) => addAnswer(world.at, aWord(loanId, { missing }));
 
 describe('what bags need', () => {
   it('opens with what a family told while the bag is out, and closes when it is counted', async () => {

@@ -7,7 +7,6 @@ import { familyFields, forgetFamily, updateFamily, type Family } from '~/data/qu
 import { askFor } from '~/data/queries/holds';
 import { changeDue, findLoan } from '~/data/queries/lending';
 import { takeBack } from '~/data/queries/returns';
-import { listAnswers } from '~/data/queries/listening';
 import { askedBy, letMessagesGo, pageOfMessages, schoolOfMessage, sendOne } from '~/data/queries/outbox';
 import { saveLendingRules } from '~/data/queries/rules';
 import { addLineChecks } from '~/data/queries/words';
@@ -17,7 +16,7 @@ import { send, useCarrier } from '~/server/lending/outbox';
 import { comesOn, keepsLonger, tellsLost } from '~/server/reply';
 import { today as todayAt } from '~/server/today';
 import { everything } from '../owner';
-import { lendOut, smallSchool, type SmallSchool } from '../world';
+import { lendOut, smallSchool, type SmallSchool, answersOf } from '../world';
 
 let world: SmallSchool;
 let day: string;
@@ -203,7 +202,7 @@ describe('an answer', () => {
     expect((await findLoan(world.at, loanId))!.dueOn > day).toBe(true);
     await tellsLost(world.at, about, loanId, 'one counter');
     await tellsLost(world.at, about, loanId, 'one counter');
-    expect((await listAnswers(world.at)).map(({ answer }) => answer.missing)).toEqual(['one counter']);
+    expect((await answersOf(world.at)).map(({ answer }) => answer.missing)).toEqual(['one counter']);
     expect(await tellsLost(world.at, about, crypto.randomUUID(), 'x')).toBeUndefined();
     await takeBack(world.at, { loanId, returnedOn: day, counts: [], personId: null });
     expect((await askedBy(world.at, linkKey))!.bags).toEqual([]);

@@ -4,7 +4,7 @@ import { closeDatabase } from '~/data/db';
 import { checkOwnGame } from '~/core/own/check';
 import { listOwnGames } from '~/data/queries/games';
 import { loadDemoWhenEmpty } from '~/data/demo/load';
-import { addAnswer, listAnswers, markRead } from '~/data/queries/listening';
+import { addAnswer, markRead } from '~/data/queries/listening';
 import { buildCopies, undoBuild } from '~/data/queries/building';
 import { listCopies } from '~/data/queries/copies';
 import {
@@ -34,7 +34,7 @@ import { mayAnswerNow, mayVisit, networkOf, trySignIn, wrongLink } from '~/serve
 import { hashPassword, passwordFits } from '~/server/people/password';
 import { today } from '~/server/today';
 import { everything } from '../owner';
-import { emptyDatabase, PASSWORD, smallSchool } from '../world';
+import { emptyDatabase, PASSWORD, smallSchool, answersOf, aWord } from '../world';
 
 beforeEach(emptyDatabase);
 afterAll(closeDatabase);
@@ -282,21 +282,13 @@ describe('answers', () => {
       dueOn: '2026-11-22',
       personId: null,
     });
-    const said = {
-      sendKey: crypto.randomUUID(),
-      loanId: made.ok ? made.loanId : '',
-      language: 'es',
-      childDid: 'rieron',
-      missing: '',
-      anythingElse: '',
-      minutes: 9,
-    };
+    const said = aWord(made.ok ? made.loanId : '', { language: 'es', childDid: 'rieron', minutes: 9 });
     await Promise.all([
       addAnswer(at, said),
       addAnswer(at, said),
-      addAnswer(at, { ...said, childDid: 'otra vez' }),
+      addAnswer(at, { ...said, answer: { ...said.answer, childDid: 'otra vez' } }),
     ]);
-    const [one, ...rest] = await listAnswers(at);
+    const [one, ...rest] = await answersOf(at);
     expect(rest).toEqual([]);
     expect((await dayFacts(at, '2026-11-24')).unread).toBe(1);
     await markRead(at, [one!.answer.id], true);

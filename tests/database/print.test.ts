@@ -12,7 +12,8 @@ import { saveKitForm } from '~/server/kits/save';
 import { addPrintJob, findPrintJob, printedPdf, tellPrintJob } from '~/data/queries/print';
 import { DRAW, DRAW_LOST, queue } from '~/data/queue';
 import { schoolMark, schoolPrinting, setSchoolMark, setSchoolPrinting } from '~/data/queries/schools';
-import { addAnswer, listAnswers } from '~/data/queries/listening';
+import { silent } from '~/core/listening/answer';
+import { addAnswer } from '~/data/queries/listening';
 import { lastLoanOf, lend } from '~/data/queries/lending';
 import { beginDrawing, endDrawing, requireJob, startJob } from '~/server/print/jobs';
 import { drawn } from '~/server/threads';
@@ -28,7 +29,7 @@ import {
 } from '~/server/print/order';
 import { sheetsOf } from '~/server/print/task';
 import { everything } from '../owner';
-import { smallSchool, type SmallSchool } from '../world';
+import { smallSchool, type SmallSchool, answersOf, aWord } from '../world';
 
 let world: SmallSchool;
 let school: School;
@@ -356,20 +357,17 @@ describe('a paper slip', () => {
     });
     expect(await lastLoanOf(world.at, copy!.id)).toMatchObject({ familyName: family!.name, language: 'es' });
     expect(loan.ok && (await lastLoanOf(world.at, copy!.id))!.id).toBe(loan.ok && loan.loanId);
-    const answer = {
-      loanId: loan.ok ? loan.loanId : '',
-      sendKey: 'slip x',
-      language: 'es',
-      level: 'justRight' as const,
-      childDid: '',
-      missing: '',
-      anythingElse: '',
-    };
+    const answer = (said: 'justRight' | 'tooHard') =>
+      aWord(loan.ok ? loan.loanId : '', {
+        sendKey: 'slip x',
+        language: 'es',
+        games: [{ ...silent(0), said }],
+      });
     expect([
-      await addAnswer(world.at, answer),
-      await addAnswer(world.at, { ...answer, level: 'tooHard' }),
-    ]).toEqual([true, false]);
-    expect((await listAnswers(world.at)).map((row) => [row.familyName, row.answer.level])).toEqual([
+      typeof (await addAnswer(world.at, answer('justRight'))),
+      await addAnswer(world.at, answer('tooHard')),
+    ]).toEqual(['string', undefined]);
+    expect((await answersOf(world.at)).map((row) => [row.familyName, row.games[0]!.said])).toEqual([
       [family!.name, 'justRight'],
     ]);
     expect(other!.name).not.toBe(family!.name);

@@ -21,7 +21,7 @@ import { mend, undoMend } from '~/data/queries/counts';
 import { arrive, takeBack, undoReturn } from '~/data/queries/returns';
 import { findLoan, listClosed, listLoansOfFamily, listOut, undoLoan } from '~/data/queries/lending';
 import { strandOf } from '~/data/queries/strand';
-import { addAnswer, listAnswers, markRead } from '~/data/queries/listening';
+import { addAnswer, markRead } from '~/data/queries/listening';
 import { answeredSince, reachSince } from '~/data/queries/reach';
 import { dayFacts } from '~/data/queries/day';
 import { needsAt } from '~/data/queries/needs';
@@ -32,7 +32,7 @@ import { family } from '~/data/schema';
 import { secureRandom } from '~/server/random';
 import { newLinkKey } from '~/server/links';
 import { everything } from '../owner';
-import { addVariant, lendOut, smallSchool, type SmallSchool } from '../world';
+import { addVariant, lendOut, smallSchool, type SmallSchool, answersOf, aWord } from '../world';
 
 const TODAY = '2026-11-24';
 let world: SmallSchool;
@@ -50,15 +50,7 @@ const home = (loanId: string, counted = 6, returnedOn = TODAY) =>
     personId: world.people.helper.id,
     counts: [{ material: 'two-colour-counter', expected: 6, counted }],
   });
-const answered = (loanId: string) =>
-  addAnswer(world.at, {
-    sendKey: crypto.randomUUID(),
-    loanId,
-    language: 'en',
-    childDid: 'laughed',
-    missing: '',
-    anythingElse: '',
-  });
+const answered = (loanId: string) => addAnswer(world.at, aWord(loanId, { childDid: 'laughed' }));
 /** What waits now. */
 const waits = async (today = TODAY): Promise<Record<StationKey, number>> =>
   waitingOf(await dayFacts(world.at, today), 'coordinator');
@@ -140,13 +132,13 @@ describe('what waits at a station', () => {
 
   it('is an answer until it is read, and again when that is taken back', async () => {
     await answered(await lent());
-    const [{ answer }] = (await listAnswers(world.at)) as [Awaited<ReturnType<typeof listAnswers>>[0]];
+    const [{ answer }] = (await answersOf(world.at)) as [Awaited<ReturnType<typeof answersOf>>[0]];
     expect((await waits()).listen).toBe(1);
     await markRead(world.at, [answer.id], true);
-    const read = (await listAnswers(world.at))[0]!.answer.readAt;
+    const read = (await answersOf(world.at))[0]!.answer.readAt;
     // Read twice: the first time counts.
     await markRead(world.at, [answer.id], true);
-    expect((await listAnswers(world.at))[0]!.answer.readAt).toEqual(read);
+    expect((await answersOf(world.at))[0]!.answer.readAt).toEqual(read);
     expect((await waits()).listen).toBe(0);
     await markRead(world.at, [answer.id], false);
     expect((await waits()).listen).toBe(1);

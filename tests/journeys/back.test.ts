@@ -1,10 +1,11 @@
 import { describe, expect, it } from 'vitest';
 import { showTag } from '~/core/kits/tag';
-import { addAnswer, listAnswers } from '~/data/queries/listening';
+import { silent } from '~/core/listening/answer';
+import { addAnswer } from '~/data/queries/listening';
 import { listShortages } from '~/data/queries/counts';
 import { takeBack } from '~/data/queries/returns';
 import { today } from '~/server/today';
-import { lendOut } from '../world';
+import { lendOut, answersOf, aWord } from '../world';
 import { smallSchoolForEach, expectAccessible, open, signIn, visitor } from './browser';
 
 const world = smallSchoolForEach();
@@ -119,34 +120,34 @@ describe('listening', () => {
       [1, 1, 'tooEasy', 5],
       [2, 2, 'tooEasy', 7],
     ] as const)
-      await addAnswer(world.at, {
-        sendKey: crypto.randomUUID(),
-        loanId: await out(copy, family),
-        language: family === 0 ? 'es' : 'en',
-        childDid: family === 0 ? 'Lo hizo sola.' : '',
-        missing: family === 1 ? 'one counter' : '',
-        anythingElse: '',
-        level,
-        minutes,
-        times: 2,
-        children: 1,
-        grownUps: 1,
-      });
+      await addAnswer(
+        world.at,
+        aWord(await out(copy, family), {
+          language: family === 0 ? 'es' : 'en',
+          childDid: family === 0 ? 'Lo hizo sola.' : '',
+          missing: family === 1 ? 'one counter' : '',
+          games: [{ ...silent(0), said: level }],
+          minutes,
+          times: 2,
+          children: 1,
+          grownUps: 1,
+        }),
+      );
     const { page, complaints } = await visitor();
     await signIn(page);
     await open(page, '/lend');
     const leaf = page.getByRole('navigation', { name: 'Stations' }).getByRole('link', { name: /^Listen/ });
     await expect.poll(() => leaf.innerText()).toMatch(/3/);
     await open(page, '/listen');
-    await page.getByText(/3 of 3 families found 6 counters too easy/).waitFor();
-    await page.getByText(/One step harder: use 7 counters/).waitFor();
+    await page.getByText('3 answers are new').waitFor();
+    await page.getByText('1 family tells of something missing or broken').waitFor();
     await page.getByText('“Lo hizo sola.”').waitFor();
-    await page.getByText('missing or broken').waitFor();
+    await page.getByText('missing or broken', { exact: true }).waitFor();
     expect(await page.getByText('played 2 times, about 5 minutes, 1 child, 1 grown-up').count()).toBe(1);
     await expectAccessible(page);
     await page.getByRole('button', { name: 'I have read the 3 new answers' }).click();
     await expect.poll(() => page.getByText('new', { exact: true }).count()).toBe(0);
-    expect((await listAnswers(world.at)).every(({ answer }) => answer.readAt !== null)).toBe(true);
+    expect((await answersOf(world.at)).every(({ answer }) => answer.readAt !== null)).toBe(true);
     await expect.poll(() => leaf.innerText()).not.toMatch(/3/);
     expect(complaints).toEqual([]);
   });

@@ -9,7 +9,7 @@ import { takeBack } from '~/data/queries/returns';
 import { addAnswer } from '~/data/queries/listening';
 import { countStock, learnWeight, onHandNow } from '~/data/queries/store';
 import { everything } from '../owner';
-import { addVariant, lendOut } from '../world';
+import { addVariant, lendOut, aWord } from '../world';
 import { sql } from 'drizzle-orm';
 import { expectAccessible, open, signIn, smallSchoolForEach, visitor, settled } from './browser';
 
@@ -26,12 +26,7 @@ describe('what bags need', () => {
     await expectAccessible(page);
     const [first, second, third] = world.copies;
     const loanId = await lendOut(world, { copy: 0, ...DAYS });
-    await addAnswer(world.at, {
-      sendKey: crypto.randomUUID(),
-      loanId,
-      language: 'es',
-      missing: 'Se perdió una ficha.',
-    } as Parameters<typeof addAnswer>[1]);
+    await addAnswer(world.at, aWord(loanId, { language: 'es', missing: 'Se perdió una ficha.' }));
     await open(page, '/take-back/tasks');
     await page.getByText('Se perdió una ficha.').waitFor();
     await page.getByText('still with them: count it when it comes').waitFor();

@@ -124,3 +124,7 @@ export async function scan(page: Page, text: string): Promise<void> {
   await page.keyboard.type(text);
   await page.keyboard.press('Enter');
 }
+
+/** Opens what is folded away on a family page: it works without scripts too. */
+export const unfolded = (page: Page): Promise<void> =>
+  page.locator('details').evaluateAll((all: HTMLDetailsElement[]) => all.forEach((one) => (one.open = true)));

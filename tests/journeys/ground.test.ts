@@ -9,11 +9,10 @@ import { addOwnGame } from '~/data/queries/games';
 import { listCopies } from '~/data/queries/copies';
 import { findKit } from '~/data/queries/kits';
 import { takeBack } from '~/data/queries/returns';
-import { listAnswers } from '~/data/queries/listening';
 import { trySignIn } from '~/server/limits';
 import { today } from '~/server/today';
 import { everything } from '../owner';
-import { lendOut, PASSWORD } from '../world';
+import { lendOut, PASSWORD, answersOf } from '../world';
 import {
   ADDRESS,
   expectAccessible,
@@ -22,6 +21,7 @@ import {
   signInByHand,
   smallSchoolForEach,
   visitor,
+  unfolded,
 } from './browser';
 
 const world = smallSchoolForEach();
@@ -293,7 +293,8 @@ describe('the phone of a family that had the basket before', () => {
     const phone = await visitor({ width: 360, expected: /403/ });
     await phone.page.goto(`${path}?lang=en`);
     await phone.page.getByRole('link', { name: 'How did it go?' }).click();
-    await phone.page.getByLabel('What did the children do or say?').fill('ours');
+    await unfolded(phone.page);
+    await phone.page.getByLabel('Anything else?').fill('ours');
     await takeBack(world.at, {
       loanId: loan,
       returnedOn: daysAfter(today(world.at), -15),
@@ -307,16 +308,17 @@ describe('the phone of a family that had the basket before', () => {
     });
     await phone.page.getByRole('button', { name: 'Send the answer' }).click();
     await phone.page.getByText('This basket is at school now').waitFor();
-    expect(await phone.page.getByLabel('What did the children do or say?').inputValue()).toBe('ours');
+    expect(await phone.page.getByLabel('Anything else?').inputValue()).toBe('ours');
     await phone.page.goto(`${path}?lang=en`);
     await phone.page.getByText('Now another family has it').waitFor();
     await expectAccessible(phone.page);
     await phone.page.getByRole('link', { name: 'We have this basket now' }).click();
     await phone.page.getByRole('link', { name: 'How did it go?' }).click();
-    await phone.page.getByLabel('What did the children do or say?').fill('theirs');
+    await unfolded(phone.page);
+    await phone.page.getByLabel('Anything else?').fill('theirs');
     await phone.page.getByRole('button', { name: 'Send the answer' }).click();
     await phone.page.getByText('Your answer has reached the school.').waitFor();
-    expect((await listAnswers(world.at)).map(({ answer }) => [answer.loanId, answer.childDid])).toEqual([
+    expect((await answersOf(world.at)).map(({ answer }) => [answer.loanId, answer.anythingElse])).toEqual([
       [next, 'theirs'],
     ]);
   });

@@ -3,17 +3,15 @@ import { describe, expect, it } from 'vitest';
 import { randomCard, showCard } from '~/core/lending/card';
 import { showTag } from '~/core/kits/tag';
 import { createFamily, giveCards, listFamilies } from '~/data/queries/families';
-import { lend, listOut } from '~/data/queries/lending';
+import { listOut } from '~/data/queries/lending';
 import { listRounds, promisesOf } from '~/data/queries/rounds';
-import { promise, school } from '~/data/schema';
+import { promise } from '~/data/schema';
 import { secureRandom } from '~/server/random';
-import { today as todayAt } from '~/server/today';
 import { everything } from '../owner';
 import { printedCopies } from '../world';
-import { expectAccessible, open, signIn, smallSchoolForEach, visitor } from './browser';
+import { expectAccessible, open, settled, signIn, smallSchoolForEach, visitor } from './browser';
 
 const world = smallSchoolForEach();
-const day = (): string => todayAt(world.at);
 
 describe('a hand-out', () => {
   it('of forty families keeps a pin and a veto, is undone as a whole, and hands over by scanning', async () => {
@@ -56,6 +54,30 @@ describe('a hand-out', () => {
     await page.keyboard.press('Tab');
     await page.getByRole('button', { name: 'Keep it so' }).waitFor();
     await expect.poll(() => rows.filter({ hasText: pinned }).locator('code').innerText()).toBe(tag);
+    // Two change bags, by keyboard alone and by hand; both are held fast so.
+    const bagOf = async (family: string): Promise<string> =>
+      (await rows.filter({ hasText: family }).locator('code').innerText()).trim();
+    const nameIn = async (row: number): Promise<string> =>
+      (await rows.nth(row).locator('strong').first().innerText()).trim();
+    const [one, two, three] = [await nameIn(8), await nameIn(9), await nameIn(10)];
+    const before = await Promise.all([one, two, three].map(bagOf));
+    await rows.nth(8).focus();
+    await page.keyboard.press('ArrowRight');
+    await page.keyboard.press('Enter');
+    const under = (): Promise<string> =>
+      page.evaluate(() => document.activeElement?.closest('[role=row]')?.textContent ?? '');
+    for (let i = 0; i < 60 && !(await under()).includes(two); i++) await page.keyboard.press('Tab');
+    await page.keyboard.press('Enter');
+    await expect.poll(() => Promise.all([one, two].map(bagOf))).toEqual([before[1], before[0]]);
+    await settled(page);
+    await rows.filter({ hasText: two }).evaluate((row) => row.scrollIntoView({ block: 'center' }));
+    await rows
+      .filter({ hasText: three })
+      .locator('strong')
+      .first()
+      .dragTo(rows.filter({ hasText: one }).locator('strong').first());
+    await expect.poll(() => Promise.all([one, three].map(bagOf))).toEqual([before[2], before[1]]);
+    await settled(page);
     await page.getByRole('button', { name: 'Promise 20 bags' }).click();
     await page.getByText('20 bags are still promised').waitFor();
     await expectAccessible(page);

@@ -9,8 +9,7 @@ import { findCopy, listCopies } from '~/data/queries/copies';
 import { listKits } from '~/data/queries/kits';
 import { listShortages } from '~/data/queries/counts';
 import { listOut } from '~/data/queries/lending';
-import { listAnswers } from '~/data/queries/listening';
-import { smallSchool, type SmallSchool } from '../world';
+import { smallSchool, type SmallSchool, answersOf } from '../world';
 import {
   closeBrowser,
   expectAccessible,
@@ -18,6 +17,7 @@ import {
   scan,
   signInByHand as signIn,
   visitor,
+  unfolded,
 } from './browser';
 
 let world: SmallSchool;
@@ -123,25 +123,21 @@ describe('from choosing a game to hearing how it was played', () => {
     await phone.page.getByText('Shake the cup and tip the counters out').waitFor();
     await phone.page.getByRole('link', { name: 'Español' }).click();
     await phone.page.getByRole('link', { name: '¿Cómo les fue?' }).click();
+    await unfolded(phone.page);
     await phone.page.getByLabel('¿Cuántos niños y niñas jugaron?').fill('2');
     await phone.page.getByLabel('¿Como cuántos minutos cada vez?').fill('12');
     await phone.page.getByLabel('ni fácil ni difícil').check();
-    await phone.page.getByLabel('¿Qué hicieron o dijeron los niños y niñas?').fill('Rieron y contaron.');
+    await phone.page.getByLabel('¿Qué dijo?').fill('Rieron y contaron.');
     await phone.page.getByRole('button', { name: 'Enviar la respuesta' }).click();
     await phone.page.getByRole('heading', { name: 'Gracias' }).waitFor();
     // Back in the browser and sent again: still one answer.
     await phone.page.goBack();
     await phone.page.getByRole('button', { name: 'Enviar la respuesta' }).click();
     await phone.page.getByRole('heading', { name: 'Gracias' }).waitFor();
-    expect(await listAnswers(world.at)).toMatchObject([
+    expect(await answersOf(world.at)).toMatchObject([
       {
-        answer: {
-          children: 2,
-          minutes: 12,
-          level: 'justRight',
-          language: 'es',
-          childDid: 'Rieron y contaron.',
-        },
+        answer: { children: 2, minutes: 12, language: 'es' },
+        games: [{ position: 0, said: 'justRight', childSaid: 'Rieron y contaron.' }],
       },
     ]);
 

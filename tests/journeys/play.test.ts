@@ -4,11 +4,10 @@ import { daysAfter } from '~/core/lending/due';
 import { closeDatabase } from '~/data/db';
 import { lend } from '~/data/queries/lending';
 import { takeBack } from '~/data/queries/returns';
-import { listAnswers } from '~/data/queries/listening';
 import { today } from '~/server/today';
 import { everything } from '../owner';
-import { smallSchool, type SmallSchool } from '../world';
-import { ADDRESS, closeBrowser, expectAccessible, expectPlainPage, visitor } from './browser';
+import { smallSchool, type SmallSchool, answersOf } from '../world';
+import { ADDRESS, closeBrowser, expectAccessible, expectPlainPage, visitor, unfolded } from './browser';
 
 let world: SmallSchool;
 let link: string;
@@ -64,17 +63,18 @@ describe('the family page', () => {
     await page.goto(`${link}/answer`);
     await page.getByRole('button', { name: 'Enviar la respuesta' }).click();
     await page.getByText('Por favor, contesten al menos una pregunta.').waitFor();
+    await unfolded(page);
     await page.getByLabel('¿Algo más?').fill('Otra vez, por favor.');
     await page.locator('form').evaluate((form: HTMLFormElement) => (form.noValidate = true));
     await page.getByLabel('¿Cuántas veces jugaron?').fill('99');
     await page.getByRole('button', { name: 'Enviar la respuesta' }).click();
     await page.getByText('Por favor, escriban un número de 0 a 60, o déjenlo en blanco.').waitFor();
     expect(await page.getByLabel('¿Algo más?').inputValue()).toBe('Otra vez, por favor.');
-    expect(await listAnswers(world.at)).toEqual([]);
+    expect(await answersOf(world.at)).toEqual([]);
     await page.getByLabel('¿Cuántas veces jugaron?').fill('3');
     await page.getByRole('button', { name: 'Enviar la respuesta' }).dblclick();
     await page.getByRole('heading', { name: 'Gracias' }).waitFor();
-    expect(await listAnswers(world.at)).toHaveLength(1);
+    expect(await answersOf(world.at)).toHaveLength(1);
     expect(complaints).toEqual([]);
   });
 
@@ -89,13 +89,14 @@ describe('the family page', () => {
     await page.goto(link);
     await page.getByRole('link', { name: '¿Cómo les fue?' }).waitFor();
     await page.goto(`${link}/answer`);
+    await unfolded(page);
     await page.getByLabel('¿Cuántas veces jugaron?').fill('2');
     await everything().execute(
       sql`update loan set returned_on = ${daysAfter(today(world.at), -15)} where id = ${loanId}`,
     );
     await page.getByRole('button', { name: 'Enviar la respuesta' }).click();
     await page.getByText('no hay nada que contestar').waitFor();
-    expect(await listAnswers(world.at)).toEqual([]);
+    expect(await answersOf(world.at)).toEqual([]);
     await page.goto(link);
     expect(await page.getByRole('link', { name: /¿Cómo les fue\?|How did it go/ }).count()).toBe(0);
     expect(complaints).toEqual([]);

@@ -7,10 +7,10 @@ import { USUAL_PRINTING } from '~/core/pack/cost';
 import { showTag } from '~/core/kits/tag';
 import { listCopies } from '~/data/queries/copies';
 import { lend } from '~/data/queries/lending';
-import { listAnswers } from '~/data/queries/listening';
 import { schoolMark, schoolPrinting } from '~/data/queries/schools';
 import { school } from '~/data/schema';
 import { smallSchoolForEach, expectAccessible, open, scan, signIn, visitor } from './browser';
+import { answersOf } from '../world';
 
 const world = smallSchoolForEach();
 
@@ -229,6 +229,8 @@ describe('a paper slip', () => {
     const { page, complaints } = await visitor({ expected: /409|400/ });
     await signIn(page);
     await open(page, '/listen');
+    await page.keyboard.press('F9');
+    await page.getByRole('heading', { name: 'Type in slips' }).waitFor();
     const box = page.getByLabel('Number and ticks');
     await box.fill(`${copy!.tag} 91342`);
     await page.getByRole('button', { name: 'Keep this slip' }).click();
@@ -238,7 +240,7 @@ describe('a paper slip', () => {
       .waitFor();
     expect(await box.inputValue()).toBe(`${copy!.tag} 91342`);
     await box.fill(`${copy!.tag.toLowerCase()} 213420`);
-    await page.getByText(`${showTag(copy!.tag)}: 2 children, 1 grown-up, played 3 times`).waitFor();
+    await page.getByText('2 children, 1 grown-up, played 3 times').waitFor();
     await page.getByLabel('What they wrote').fill('Otra vez, dijo.');
     await page.keyboard.press('Enter');
     await page.getByText(`${showTag(copy!.tag)}, Familia Vela: 2 children`).waitFor();
@@ -247,8 +249,11 @@ describe('a paper slip', () => {
     await box.fill(`${copy!.tag} 113420`);
     await page.keyboard.press('Enter');
     await page.getByText(/was typed in before; it was not kept twice/).waitFor();
-    expect((await listAnswers(world.at)).map(({ answer }) => answer)).toMatchObject([
-      { children: 2, grownUps: 1, times: 3, minutes: 20, level: 'justRight', childDid: 'Otra vez, dijo.' },
+    expect(await answersOf(world.at)).toMatchObject([
+      {
+        answer: { children: 2, grownUps: 1, times: 3, minutes: 20, via: 'slip', childDid: 'Otra vez, dijo.' },
+        games: [{ said: 'justRight' }],
+      },
     ]);
 
     // From the scan line too.

@@ -5,13 +5,12 @@ import { USUAL_LENDING } from '~/core/lending/rules';
 import { createFamily, familyFields, updateFamily } from '~/data/queries/families';
 import { askFor } from '~/data/queries/holds';
 import { findLoan, lend } from '~/data/queries/lending';
-import { listAnswers } from '~/data/queries/listening';
 import { pageOfMessages } from '~/data/queries/outbox';
 import { saveLendingRules } from '~/data/queries/rules';
 import { school } from '~/data/schema';
 import { today as todayAt } from '~/server/today';
 import { everything } from '../owner';
-import { lendOut } from '../world';
+import { lendOut, answersOf } from '../world';
 import { expectAccessible, open, signIn, smallSchoolForEach, visitor } from './browser';
 
 const world = smallSchoolForEach();
@@ -102,7 +101,7 @@ describe('a reminder', () => {
     await phone.page.getByLabel('ما هو؟').fill('قطعة زرقاء');
     await phone.page.getByRole('button', { name: 'إخبار المدرسة' }).click();
     await phone.page.getByText('شكرًا لإخبارنا').waitFor();
-    expect((await listAnswers(world.at)).map(({ answer }) => answer.missing)).toEqual(['قطعة زرقاء']);
+    expect((await answersOf(world.at)).map(({ answer }) => answer.missing)).toEqual(['قطعة زرقاء']);
 
     await open(page, '/lend/messages');
     expect(await messages()).toHaveLength(2);

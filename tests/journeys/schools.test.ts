@@ -14,7 +14,6 @@ import { listCopies } from '~/data/queries/copies';
 import { findKit, listKits, listVariants } from '~/data/queries/kits';
 import { listClosed, listOut } from '~/data/queries/lending';
 import { listMakings } from '~/data/queries/making';
-import { listAnswers } from '~/data/queries/listening';
 import { addPrintJob } from '~/data/queries/print';
 import { findPersonByName } from '~/data/queries/people';
 import { offers, shownByUs } from '~/data/queries/sharing';
@@ -23,7 +22,7 @@ import { ownGameId } from '~/core/own/ids';
 import { hashPassword } from '~/server/people/password';
 import routes from '~/app/routes';
 import { everything } from '../owner';
-import { emptyDatabase } from '../world';
+import { emptyDatabase, answersOf } from '../world';
 import { ADDRESS, closeBrowser, expectAccessible, open, signIn, visitor } from './browser';
 
 let demo: Demo;
@@ -76,7 +75,7 @@ describe('a school of the district', () => {
       listOut(at),
       listClosed(at, 20),
       listOwnGames(at),
-      listAnswers(at),
+      answersOf(at),
       listVariants(at),
     ]);
     const job = await addPrintJob(at, { query: '', title: 'A secret pack', createdBy: maren, task: {} });

@@ -13,7 +13,7 @@ import { openGathering, tickIn } from '~/data/queries/gatherings';
 import { doAct } from '~/server/lending/hall';
 import { secureRandom } from '~/server/random';
 import { today } from '~/server/today';
-import { lendOut, emptyDatabase, type SmallSchool } from '../world';
+import { lendOut, emptyDatabase, type SmallSchool, answersOf } from '../world';
 import { lagOf } from './bodies';
 import { raw, type Visitor } from './visitor';
 import type { Field, Row } from './field';
@@ -21,8 +21,6 @@ import { newOwnGame } from '~/core/own/definition';
 import type { SchoolHandle } from '~/data/db';
 import { takeBack } from '~/data/queries/returns';
 import { sql } from 'drizzle-orm';
-
-import { listAnswers } from '~/data/queries/listening';
 
 /** Every row of every table as text, by table. */
 export async function everything(url: string): Promise<Map<string, string[]>> {
@@ -112,9 +110,10 @@ export async function forgetting(field: Field, size: number): Promise<Row> {
     const hidden = /name="loan" value="([^"]+)"/.exec(page.text)?.[1] ?? '';
     const answered = await coordinator.post(`/p/${world.copies[0]!.linkKey}/answer`, {
       loan: hidden,
-      level: 'justRight',
+      'g0.said': 'justRight',
+      'g0.childSaid': words.said,
+      'g0.child': 'Ysolda',
       minutes: '9',
-      childDid: words.said,
       missing: words.lost,
       anythingElse: words.more,
     });
@@ -132,8 +131,8 @@ export async function forgetting(field: Field, size: number): Promise<Row> {
       for (const word of Object.values(words))
         if (rows.some((row) => row.includes(word))) lost.push(`${table} still knows ${word}`);
     }
-    const [answer] = await listAnswers(field.world.at);
-    if (answer?.answer.level !== 'justRight') lost.push('the numbers of the answer are gone too');
+    const [answer] = await answersOf(field.world.at);
+    if (answer?.games[0]?.said !== 'justRight') lost.push('the numbers of the answer are gone too');
     const listen = await coordinator.get('/listen');
     if (Object.values(words).some((word) => listen.text.includes(word)))
       lost.push('Listen still shows their words');
@@ -151,22 +150,22 @@ export async function answersOfOthers(field: Field, size: number): Promise<Row> 
     const phone = new Visitor(field.servers[i % 2]!.address);
     const path = `/p/${world.copies[0]!.linkKey}/answer`;
     const first = await lendOut(world, { lentOn: '2026-11-01', dueOn: '2026-11-22' });
-    const form = await phone.form(path, 'childDid');
+    const form = await phone.form(path, 'anythingElse');
     const today = new Date().toISOString().slice(0, 10);
     await takeBack(field.world.at, { loanId: first, returnedOn: today, personId: null, counts: [] });
     const second = await lendOut(world, { family: 1, lentOn: today, dueOn: '2027-01-20' });
-    await phone.post(path, { ...form, childDid: 'ours', level: 'tooHard' });
-    const kept = (await listAnswers(field.world.at)).map(({ answer }) => answer);
+    await phone.post(path, { ...form, anythingElse: 'ours', 'g0.said': 'tooHard' });
+    const kept = (await answersOf(field.world.at)).map(({ answer }) => answer);
     if (kept.length !== 1 || kept[0]!.loanId !== first)
       lost.push('the answer of the first family went to the next one');
     // The same phone opens the page anew: it still speaks for the first family.
-    const anew = await phone.form(path, 'childDid');
+    const anew = await phone.form(path, 'anythingElse');
     if (anew.loan === second) lost.push('the page of the first family opens for the next one');
-    const without = await phone.post(path, { childDid: 'whose', level: 'tooHard' });
+    const without = await phone.post(path, { anythingElse: 'whose', 'g0.said': 'tooHard' });
     if (without.status === 400) refused++;
     else lost.push(`an answer for no loan was taken: ${without.status}`);
     const other = new Visitor(phone.address);
-    const theirs = await other.form(path, 'childDid');
+    const theirs = await other.form(path, 'anythingElse');
     if (theirs.loan !== second) lost.push('the next family cannot answer');
   }
   return { what: 'answers sent after the basket went on', tried: size * 3, refused, lost };

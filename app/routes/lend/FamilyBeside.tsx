@@ -108,3 +108,28 @@ export const Written = ({
       </Stack>
     </Panel>
   );
+
+/** Who looked at what about a family, and all that is known as a file. */
+export const Looked = ({
+  familyId,
+  looks,
+}: {
+  familyId: string;
+  looks: readonly { by: string; what: string; at: string }[];
+}) => (
+  <Panel aria-labelledby="looked">
+    <Stack $gap="0.5rem">
+      <h2 id="looked">Who looked</h2>
+      {looks.map(({ by, what, at }) => (
+        <p key={`${by} ${what} ${at}`}>
+          {by}, at {what} <Faint as="span">{at}</Faint>
+        </p>
+      ))}
+      <div>
+        <ButtonLink quiet href={`/lend/families/${familyId}/known.txt`} download="family.txt">
+          All that is known, as a file for them
+        </ButtonLink>
+      </div>
+    </Stack>
+  </Panel>
+);

@@ -32,6 +32,7 @@ const LABELS: Record<string, string> = {
   weekly: 'Once a week at the most',
   underThree: 'A child under three',
   allergens: 'Allergens',
+  pictures: 'Pictures of their children’s work',
 };
 /** The fields of a family in words. */
 export const FAMILY_FIELDS: FieldWords = {
@@ -152,6 +153,15 @@ export function FamilyForm({
           hint="Only what matters for a basket, such as latex."
           maxLength={120}
         />
+        <TickBox
+          name="pictures"
+          value="true"
+          isSelected={value.pictures}
+          onChange={(pictures) => onChange({ pictures })}
+        >
+          They allow pictures of their children’s work; without it none can be sent, and those that are here
+          go
+        </TickBox>
         <Row>
           <Button type="submit" isPending={busy}>
             {action}

@@ -114,6 +114,9 @@ export default function Families({ loaderData }: Route.ComponentProps) {
               <ButtonLink quiet href="/lend/families/cards.pdf">
                 Print cards
               </ButtonLink>
+              <ButtonLink quiet href="/lend/families/keeping">
+                How long they are kept
+              </ButtonLink>
             </Row>
           }
         >

@@ -7,6 +7,8 @@ import { showTag } from '~/core/kits/tag';
 import { familyFields, findFamily, forgetFamily, updateFamily } from '~/data/queries/families';
 import { withdrawHold } from '~/data/queries/holds';
 import { listLoansOfFamily } from '~/data/queries/lending';
+import { looksAt, noteLook } from '~/data/queries/privacy';
+import { LOOKS } from '~/core/people/looks';
 import { pageOfMessages } from '~/data/queries/outbox';
 import { changesOf, lateOf, showTime } from '~/server/changes';
 import { byIntent, UNKNOWN_VERSION, versionIn } from '~/server/forms';
@@ -22,7 +24,7 @@ import { Empty, Heading, Panel, Stack, Tag, Workplace, Row } from '~/app/ui/Page
 import { Table } from '~/app/ui/Table';
 import { useDraft } from '~/app/ui/remember';
 import { DueFlag } from '~/app/desk/DueFlag';
-import { Waits, Written } from './FamilyBeside';
+import { Looked, Waits, Written } from './FamilyBeside';
 import { FamilyForm, FAMILY_FIELDS } from './FamilyForm';
 import type { Route } from './+types/family';
 
@@ -31,15 +33,17 @@ export const meta: Route.MetaFunction = ({ loaderData }) => [
 ];
 
 export async function loader({ request, params }: Route.LoaderArgs) {
-  const { at, school } = await requireRole(request, 'coordinator');
+  const { at, school, id: personId } = await requireRole(request, 'coordinator');
   const family = isId(params.familyId) ? await findFamily(at, params.familyId) : undefined;
   if (!family) throw notFound('This family');
   const { id, version } = family;
-  const [changes, loans, wishes, said] = await Promise.all([
+  await noteLook(at, id, personId, 'page');
+  const [changes, loans, wishes, said, looks] = await Promise.all([
     changesOf(at, 'family', id),
     listLoansOfFamily(at, id),
     wishesOf(at, family),
     pageOfMessages(at, { familyId: id, first: 0, most: MESSAGES }),
+    looksAt(at, id, LOOKED),
   ]);
   return {
     id,
@@ -49,12 +53,14 @@ export async function loader({ request, params }: Route.LoaderArgs) {
     loans,
     wishes,
     said: said.messages.map((one) => ({ ...one, createdAt: showTime(at, one.createdAt) })),
+    looks: looks.map(({ at: moment, what, by }) => ({ by, what: LOOKS[what], at: showTime(at, moment) })),
     languages: school.languages,
     today: today(at),
   };
 }
 
 const MESSAGES = 5;
+const LOOKED = 6;
 
 export async function action({ request, params }: Route.ActionArgs) {
   const person = await requireRole(request, 'coordinator');
@@ -132,7 +138,7 @@ export default function FamilyPage(props: Route.ComponentProps) {
 }
 
 function OneFamily({ loaderData, actionData }: Route.ComponentProps) {
-  const { id, version, family, loans, languages, changes, wishes, said, today } = loaderData;
+  const { id, version, family, loans, languages, changes, wishes, said, looks, today } = loaderData;
   const [search] = useSearchParams();
   const late = actionData?.late;
   const draft = useDraft<FamilyFields>(`family ${id}`, { value: family, version }, late, actionData?.errors);
@@ -146,6 +152,9 @@ function OneFamily({ loaderData, actionData }: Route.ComponentProps) {
             <Row $gap="0.6rem">
               <ButtonLink quiet href={`/lend/families/cards.pdf?family=${id}`}>
                 Print their card
+              </ButtonLink>
+              <ButtonLink quiet href={`/listen/families/${id}`}>
+                Their next bag
               </ButtonLink>
               <ButtonLink href={`/lend?family=${id}`}>Lend something to them</ButtonLink>
             </Row>
@@ -257,6 +266,7 @@ function OneFamily({ loaderData, actionData }: Route.ComponentProps) {
             )}
           </Stack>
         </Panel>
+        <Looked familyId={id} looks={looks} />
         <Changes rows={changes} words={FAMILY_FIELDS} />
       </Stack>
     </Workplace>

@@ -1,86 +1,160 @@
-import { data, Form, Link } from 'react-router';
-import styled from 'styled-components';
+import { data, Form, Link, useSearchParams } from 'react-router';
 import { visible } from '~/core/check/keepable';
-import { LEVELS } from '~/core/pack/questions';
-import { showDay } from '~/core/lending/due';
-import { showTag } from '~/core/kits/tag';
-import { count } from '~/core/words/numbers';
-import { markRead } from '~/data/queries/listening';
+import { aboutLanguage } from '~/core/words/languages';
+import { count, share } from '~/core/words/numbers';
+import { wilson } from '~/core/chance/intervals';
+import { FAMILY_WORDS } from '~/core/words/family';
+import { say } from '~/core/words/reading';
+import { addTheme, asksNow, listThemes, markRead, markTheme, removeTheme } from '~/data/queries/listening';
+import { removePicture } from '~/data/queries/pictures';
+import { readingsAt } from '~/data/queries/wording';
 import { byIntent } from '~/server/forms';
 import { isId } from '~/server/ids';
-import { heardLately, heardOfKit } from '~/server/listening/heard';
-import { keepSlip } from '~/server/listening/slip';
+import { heard } from '~/server/listening/heard';
+import { schoolWords } from '~/server/listening/levels';
+import { sayTo } from '~/server/listening/thanks';
+import { seeToUnclear, unclearNow } from '~/server/listening/unclear';
 import { requireRole } from '~/server/people/session';
+import { ListenWays } from '~/app/desk/ListenWays';
 import { Button, ButtonLink } from '~/app/ui/Button';
+import { Pick, TextBox } from '~/app/ui/fields';
 import { Said } from '~/app/ui/Notices';
-import { Empty, Faint, Heading, Row, Panel, Stack, State, Tag, Wide } from '~/app/ui/Page';
+import { Empty, Entered, Entries, Heading, Margin, Panel, Row, Stack, Workplace } from '~/app/ui/Page';
 import { firstOf, Pager } from '~/app/ui/Table';
-import { color } from '~/app/ui/theme';
-import { SlipForm, type SlipAnswered } from './SlipForm';
+import { Asks } from './Asks';
+import { Voice } from './Voice';
 import type { Route } from './+types/answers';
 
 export const meta: Route.MetaFunction = () => [{ title: 'Listen · Fern Basket' }];
 
+/** So many answers are shown at once. */
+const SIZE = 30;
+const MOST_WORDS = 80;
+const MOST_THEME = 40;
+
+const idIn = (search: URLSearchParams, name: string): string | undefined => {
+  const id = search.get(name);
+  return isId(id) ? id : undefined;
+};
+
 export async function loader({ request }: Route.LoaderArgs) {
-  const { at } = await requireRole(request, 'coordinator');
+  const { at, school } = await requireRole(request, 'coordinator');
   const search = new URL(request.url).searchParams;
-  const kitId = search.get('kit');
   const first = firstOf(search, SIZE);
-  return {
-    ...(kitId && isId(kitId)
-      ? { kitId, ...(await heardOfKit(at, kitId, first, SIZE)) }
-      : { kitId: undefined, baskets: await heardLately(at, SIZE), found: 0 }),
-    first,
-    slip: search.get('slip') ?? '',
+  const asked = {
+    text: visible(search.get('q') ?? '').slice(0, MOST_WORDS),
+    themeId: idIn(search, 'theme'),
+    kitId: idIn(search, 'kit'),
+    familyId: idIn(search, 'family'),
+    unread: search.has('new'),
   };
+  const [page, asks, themes, unclear, words, readings] = await Promise.all([
+    heard(at, { ...asked, first, most: SIZE }),
+    asksNow(at),
+    listThemes(at),
+    unclearNow(at),
+    schoolWords(at),
+    readingsAt(at, school.languages),
+  ]);
+  const said = words.voices;
+  const right = said.filter((one) => one.said === 'justRight').length;
+  return {
+    ...page,
+    asked,
+    first,
+    asks,
+    themes,
+    unclear,
+    thanks: Object.fromEntries(
+      readings.map((reading) => [reading.language, `${say(reading, FAMILY_WORDS, 'thanks')}. `]),
+    ),
+    rated: said.length,
+    right: said.length ? { n: right, ...wilson(right, said.length) } : undefined,
+    moved: [...words.variants.values()].filter(({ id }) => {
+      const found = words.meaning.corrections[id];
+      return found !== undefined && Math.abs(found.shift) > found.sd;
+    }).length,
+  };
+}
+
+interface Told {
+  problem?: string;
+  said?: string;
 }
 
 export async function action({ request }: Route.ActionArgs) {
-  const { at } = await requireRole(request, 'coordinator');
+  const { at, id: personId } = await requireRole(request, 'coordinator');
   const form = await request.formData();
-  const mark = async (read: boolean): Promise<null> => {
+  const mark = async (read: boolean) => {
     await markRead(at, form.getAll('answer').filter(isId), read);
-    return null;
+    return data<Told>({});
+  };
+  const refuse = (problem: string, status = 409) => data<Told>({ problem }, { status });
+  const gone = 'That is not there any more. Load the page again; nothing was changed.';
+  const unclear = async (doubt: boolean) => {
+    const [gameId = '', messageId = '', language = ''] = String(form.get('line') ?? '').split(' ');
+    return (await seeToUnclear(at, { gameId, messageId, language }, personId, doubt))
+      ? data<Told>({
+          said: doubt ? 'It stands at the words desk as a doubt on that line.' : 'It is set aside.',
+        })
+      : refuse('Somebody has seen to this already. Nothing was changed.');
   };
   return byIntent(form, {
-    slip: async () => {
-      const slip = visible(String(form.get('slip') ?? ''));
-      const words = visible(String(form.get('words') ?? ''), true);
-      const { status, ...answered } = await keepSlip(at, slip, words);
-      return data<SlipAnswered>(status === 200 ? answered : { ...answered, slip, words }, { status });
-    },
     unread: () => mark(false),
     '': () => mark(true),
+    mark: async () => {
+      const [answerId, themeId] = [form.get('answer'), form.get('theme')];
+      const done =
+        isId(answerId) &&
+        isId(themeId) &&
+        (await markTheme(at, { answerId, themeId, personId, on: form.get('on') === '1' }));
+      return done ? data<Told>({}) : refuse(gone);
+    },
+    addTheme: async () => {
+      const name = visible(String(form.get('name') ?? ''));
+      if (name === '' || name.length > MOST_THEME)
+        return refuse(`A theme is a few words, up to ${MOST_THEME} characters.`, 400);
+      return (await addTheme(at, name))
+        ? data<Told>({})
+        : refuse(`There is a theme called “${name}” already.`);
+    },
+    removeTheme: async () => {
+      const theme = form.get('theme');
+      if (!isId(theme)) return refuse(gone);
+      await removeTheme(at, theme);
+      return data<Told>({});
+    },
+    line: async () => {
+      const answerId = form.get('answer');
+      if (!isId(answerId)) return refuse(gone);
+      const sent = await sayTo(at, answerId, visible(String(form.get('line') ?? ''), true));
+      return sent.ok
+        ? data<Told>({
+            said:
+              sent.how === 'sent'
+                ? 'It goes out now, by the way they chose.'
+                : 'It is on a strip, to be printed with the messages.',
+          })
+        : refuse(sent.problem, 400);
+    },
+    dropPicture: async () => {
+      const picture = form.get('picture');
+      return isId(picture) && (await removePicture(at, picture)) ? data<Told>({}) : refuse(gone);
+    },
+    doubt: () => unclear(true),
+    setAside: () => unclear(false),
   });
 }
 
-/** So many answers of one basket are shown at once. */
-const SIZE = 40;
-
-const Voice = styled.article<{ $new: boolean }>`
-  padding: 0.7rem 0 0.7rem 1rem;
-  border-inline-start: 5px solid ${({ $new }) => ($new ? color.straw : color.line)};
-  display: grid;
-  gap: 0.3rem;
-  blockquote {
-    margin: 0;
-    font-size: 1.08rem;
-  }
-`;
-const Sentence = styled.p`
-  font-family: 'Young Serif', serif;
-  font-size: 1.35rem;
-  font-variant-numeric: lining-nums;
-  line-height: 1.35;
-  color: ${color.deepFern};
-`;
-
 export default function Answers({ loaderData, actionData }: Route.ComponentProps) {
-  const { baskets, kitId, first, found, slip } = loaderData;
-  const fresh = baskets.flatMap((one) => one.rows).filter((row) => row.isNew);
+  const { voices, found, asked, first, asks, themes, unclear, thanks, rated, right, moved } = loaderData;
+  const [search] = useSearchParams();
+  const fresh = voices.filter((one) => one.isNew);
+  const narrowed = [...search.keys()].some((key) => key !== 'page');
   return (
-    <Wide>
-      <Stack $gap="1.6rem">
+    <Workplace>
+      <Stack>
+        <ListenWays />
         <Heading
           title="Listen"
           action={
@@ -96,80 +170,130 @@ export default function Answers({ loaderData, actionData }: Route.ComponentProps
             )
           }
         >
-          What did families say, and what does it mean for the next basket?
+          What did families say, and what does it ask for now?
         </Heading>
-        <SlipForm key={actionData?.kept ?? slip} answered={actionData ?? undefined} start={slip} />
-        {kitId && <Link to="/listen">All baskets</Link>}
-        {baskets.length === 0 && (
-          <Empty title="Nobody has answered yet" action={<ButtonLink href="/lend">Lend a copy</ButtonLink>}>
-            Families answer on the page behind the QR code of the label, or on the paper slip in the bag.
-          </Empty>
+        {actionData?.problem && (
+          <Said kind="stop" word="Not done" live>
+            {actionData.problem}
+          </Said>
         )}
-        {baskets.map((one) => (
-          <Panel key={one.kitName + one.rows[0]!.id} aria-label={one.kitName}>
-            <Stack>
-              <h2>{one.kitName}</h2>
-              {one.sentence && <Sentence>{one.sentence}</Sentence>}
-              {one.next && (
-                <Said
-                  kind="know"
-                  word="For the next basket"
-                  action={
-                    one.next.gameId && (
-                      <ButtonLink quiet href={`/choose/${one.next.gameId}`}>
-                        Open the game bench
-                      </ButtonLink>
-                    )
-                  }
+        {actionData?.said && (
+          <Said kind="done" live>
+            {actionData.said}
+          </Said>
+        )}
+        <Asks asks={asks} unclear={unclear} />
+        <Panel aria-labelledby="said">
+          <Stack>
+            <h2 id="said">What families said</h2>
+            <Form method="get" role="search">
+              <Row>
+                <TextBox
+                  key={asked.text}
+                  name="q"
+                  inputType="search"
+                  label="Words they used"
+                  defaultValue={asked.text}
+                  maxLength={MOST_WORDS}
+                />
+                {themes.length > 0 && (
+                  <Pick
+                    key={asked.themeId ?? ''}
+                    name="theme"
+                    label="Theme"
+                    defaultValue={asked.themeId ?? ''}
+                    options={[
+                      { value: '', label: 'any' },
+                      ...themes.map(({ id, name, answers }) => ({
+                        value: id,
+                        label: `${name} (${answers})`,
+                      })),
+                    ]}
+                  />
+                )}
+                {asked.kitId && <input type="hidden" name="kit" value={asked.kitId} />}
+                <Button type="submit" quiet>
+                  Find answers
+                </Button>
+                {narrowed && <Link to="/listen">Show all</Link>}
+              </Row>
+            </Form>
+            {voices.length === 0 &&
+              (narrowed ? (
+                <Empty title="Nobody said so">Try another word, or show all answers.</Empty>
+              ) : (
+                <Empty
+                  title="Nobody has answered yet"
+                  action={<ButtonLink href="/lend">Lend a copy</ButtonLink>}
                 >
-                  {one.next.reason} One step {one.next.direction}
-                  {one.next.rung ? `: ${one.next.rung.toLowerCase()}` : ''}.
-                </Said>
-              )}
-              {one.rows.map((row) => (
-                <Voice key={row.id} $new={row.isNew}>
-                  <Row $gap="0.7rem">
-                    <strong>{row.familyName}</strong>
-                    <Tag>{showTag(row.tag)}</Tag>
-                    <Faint as="span">{showDay(row.sentAt)}</Faint>
-                    {row.level && (
-                      <State tone={row.level === 'justRight' ? 'calm' : 'wait'}>{LEVELS[row.level]}</State>
-                    )}
-                    {row.isNew && <State tone="note">new</State>}
-                  </Row>
-                  <p>
-                    {[
-                      row.times !== null && `played ${count(row.times, 'time')}`,
-                      row.minutes !== null && `about ${count(row.minutes, 'minute')}`,
-                      row.children !== null && count(row.children, 'child', 'children'),
-                      row.grownUps !== null && count(row.grownUps, 'grown-up'),
-                    ]
-                      .filter(Boolean)
-                      .join(', ')}
-                  </p>
-                  {row.childDid && <blockquote lang={row.language}>“{row.childDid}”</blockquote>}
-                  {row.missing && (
-                    <p lang={row.language}>
-                      <State tone="hand">missing or broken</State> {row.missing}
-                    </p>
-                  )}
-                  {row.anythingElse && <p lang={row.language}>{row.anythingElse}</p>}
-                </Voice>
+                  Families answer on the page behind the square of the label, by text, or on the paper slip in
+                  the bag.
+                </Empty>
               ))}
-              {!kitId && one.older > 0 && (
-                <p>
-                  <Link to={`/listen?kit=${one.kitId}`}>
-                    Read {count(one.older, 'older answer')} of {one.kitName}
-                  </Link>
-                </p>
-              )}
-            </Stack>
-          </Panel>
-        ))}
-        {kitId && (
-          <Pager first={first} shown={baskets.flatMap((one) => one.rows).length} found={found} size={SIZE} />
-        )}
+            {voices.map((voice) => (
+              <Voice key={voice.id} voice={voice} themes={themes} thanks={thanks} />
+            ))}
+            <Pager first={first} shown={voices.length} found={found} size={SIZE} />
+          </Stack>
+        </Panel>
       </Stack>
-    </Wide>
+      <Margin label="Reckonings">
+        <Entries>
+          <Entered
+            label={narrowed ? 'Found' : 'Answers'}
+            number={found.toLocaleString('en-US')}
+            unit={found === 1 ? 'answer' : 'answers'}
+            reason={
+              <>
+                In {count(new Set(voices.map(({ language }) => language)).size, 'language')} on this page:{' '}
+                {[...new Set(voices.map(({ language }) => aboutLanguage(language).name))].join(', ') ||
+                  'none'}
+                .
+              </>
+            }
+          />
+          {right && (
+            <Entered
+              label="Just right"
+              number={share(right.share)}
+              reason={`${right.n} of ${count(rated, 'word')} on a game in two years; nineteen in twenty between ${Math.round(right.low * 100)} and ${Math.round(right.high * 100)}.`}
+            />
+          )}
+          <Entered
+            label="Harder or easier than reckoned"
+            number={String(moved)}
+            unit={moved === 1 ? 'game' : 'games'}
+            reason={
+              <>
+                Families’ answers move what a game asks. <Link to="/listen/games">See by how much</Link>.
+              </>
+            }
+          />
+        </Entries>
+        <h2>Themes of your own</h2>
+        <Form method="post" key={themes.length}>
+          <Row>
+            <TextBox name="name" label="A new theme" maxLength={MOST_THEME} />
+            <Button type="submit" quiet name="intent" value="addTheme">
+              Add this theme
+            </Button>
+          </Row>
+        </Form>
+        {themes.length > 0 && (
+          <Form method="post">
+            <Row>
+              <Pick
+                name="theme"
+                label="Take a theme away"
+                options={themes.map(({ id, name }) => ({ value: id, label: name }))}
+              />
+              <Button type="submit" quiet clay name="intent" value="removeTheme">
+                Take it away
+              </Button>
+            </Row>
+          </Form>
+        )}
+      </Margin>
+    </Workplace>
   );
 }

@@ -1,54 +1,40 @@
-import { Form, Link, data } from 'react-router';
-import { daysAfter, showDay } from '~/core/lending/due';
-import { lackOf } from '~/core/kits/lacking';
-import { showTag } from '~/core/kits/tag';
+import { Link, data, useSearchParams } from 'react-router';
+import { DIMENSIONS, MEASURES, type Dimension, type GroupShare, type Measure } from '~/core/looking/reached';
 import { aboutLanguage } from '~/core/words/languages';
+import { count } from '~/core/words/numbers';
 import { listShortages, mend, undoMend } from '~/data/queries/counts';
-import { answeredSince, reachSince } from '~/data/queries/reach';
-import { isId } from '~/server/ids';
-import { byIntent } from '~/server/forms';
-import { copiesOf } from '~/server/once';
 import { freeNow } from '~/data/queries/store';
+import { byIntent } from '~/server/forms';
+import { isId } from '~/server/ids';
+import { periodOf, reachedIn } from '~/server/looking/figures';
+import { copiesOf } from '~/server/once';
 import { requireRole } from '~/server/people/session';
-import { today } from '~/server/today';
-import { useCatalogue } from '~/app/ui/catalogue';
-import { Button } from '~/app/ui/Button';
+import { Figure, ShareBars } from '~/app/desk/Charts';
+import { LookWays, PeriodBar, tableFile } from '~/app/desk/LookWays';
 import { Said } from '~/app/ui/Notices';
-import {
-  Empty,
-  Entered,
-  Entries,
-  Heading,
-  Margin,
-  Panel,
-  Row,
-  Stack,
-  State,
-  Tag,
-  Workplace,
-} from '~/app/ui/Page';
-import { firstOf, Pager, Table } from '~/app/ui/Table';
-import { ReachChart } from '~/app/desk/ReachChart';
+import { Empty, Entered, Entries, Faint, Heading, Margin, Panel, Row, Stack, Workplace } from '~/app/ui/Page';
+import { firstOf, Table, type Column } from '~/app/ui/Table';
+import { Mending, SIZE, type Mended } from './Mending';
 import type { Route } from './+types/overview';
 
 export const meta: Route.MetaFunction = () => [{ title: 'Look back · Fern Basket' }];
 
-const DAYS_BACK = 90;
-
-/** Copies on one page. */
-const SIZE = 40;
+/** So many families that had nothing are named. */
+const MOST_NAMED = 15;
 
 export async function loader({ request }: Route.LoaderArgs) {
   const { at } = await requireRole(request, 'coordinator');
-  const since = daysAfter(today(at), -DAYS_BACK);
-  const first = firstOf(new URL(request.url).searchParams, SIZE);
-  const [reach, answered, shortages, now] = await Promise.all([
-    reachSince(at, since),
-    answeredSince(at, since),
+  const search = new URL(request.url).searchParams;
+  const first = firstOf(search, SIZE);
+  const asked = search.get('by') ?? '';
+  const by: Dimension = Object.hasOwn(DIMENSIONS, asked) ? (asked as Dimension) : 'language';
+  const { period, offered } = await periodOf(at, search);
+  const [reach, shortages, now, onHand] = await Promise.all([
+    reachedIn(at, period),
     listShortages(at, undefined, { first, most: SIZE }),
     copiesOf(at),
+    freeNow(at),
   ]);
-  const onHand = await freeNow(at);
   /** What the store has to put into each copy, whole or not at all. */
   const inStore = (copyId: string): boolean =>
     shortages
@@ -57,10 +43,15 @@ export async function loader({ request }: Route.LoaderArgs) {
         const there = onHand[material];
         return typeof there === 'number' && there >= Math.max(expected - counted, lacks?.length ? 1 : 0);
       });
+  const { by: all, nothing, ...reached } = reach;
   return {
-    since,
-    reach,
-    answered,
+    period,
+    offered,
+    by,
+    shown: all[by],
+    reached,
+    nothing: nothing.slice(0, MOST_NAMED),
+    unreached: nothing.length,
     shortages: shortages.map((one) => ({ ...one, inStore: inStore(one.copyId) })),
     first,
     short: now.short,
@@ -85,148 +76,145 @@ export async function action({ request }: Route.ActionArgs) {
     '': async () => data<Mended>({ said: (await mend(at, copyId, id)) ? 'mended' : 'nothing', copyId }),
   });
 }
-interface Mended {
-  said: 'mended' | 'undone' | 'tooLate' | 'storeLacks' | 'nothing';
-  copyId: string;
-}
+const inHundred = (share: number): string => `${Math.round(share * 100)} in 100`;
+const COLUMNS: readonly Column<GroupShare>[] = [
+  { head: 'Group', cell: ({ label }) => label },
+  { head: 'Families', cell: ({ n }) => n },
+  { head: 'Of', cell: ({ of }) => of },
+  { head: 'Share', cell: ({ share }) => inHundred(share) },
+  { head: 'Between', cell: ({ low, high }) => `${Math.round(low * 100)} and ${Math.round(high * 100)}` },
+];
+const bars = (shares: readonly GroupShare[]) =>
+  shares.map(({ label, n, of, share, low, high, small }) => ({
+    label,
+    share,
+    low,
+    high,
+    told: `${n} of ${of}${small ? ', small' : ''}`,
+  }));
 
 export default function Overview({ loaderData, actionData }: Route.ComponentProps) {
-  const catalogue = useCatalogue();
-  const { since, reach, answered, shortages, first, short } = loaderData;
-  const reached = reach.reduce((total, one) => total + one.reached, 0);
-  const families = reached + reach.reduce((total, one) => total + one.notYet, 0);
-  const copies = [...new Map(shortages.map((one) => [one.copyId, one])).values()];
+  const { period, offered, by, shown, reached, nothing, unreached, shortages, first, short } = loaderData;
+  const [search] = useSearchParams();
+  const of = (dimension: Dimension): string => {
+    const next = new URLSearchParams(search);
+    next.set('by', dimension);
+    return `?${next}`;
+  };
+  const { closing } = shown.reached;
   return (
     <Workplace>
       <Stack>
-        <Heading title="Look back">
-          Who was reached since {showDay(since)}, and who was not? Which baskets need a hand?
-        </Heading>
-        <Panel aria-labelledby="reach">
-          <Stack $gap="0.6rem">
-            <h2 id="reach">Families, by home language</h2>
-            {families === 0 ? (
-              <Empty title="No family yet">Add families at the lending desk first.</Empty>
-            ) : (
-              <ReachChart
-                bars={reach.map((one) => ({ ...one, language: aboutLanguage(one.language).name }))}
-              />
+        <LookWays />
+        <Heading title="Look back">Who was reached, who was not, and what would change it?</Heading>
+        <PeriodBar period={period} offered={offered} />
+        {reached.families === 0 ? (
+          <Empty title="No family yet">Add families at the lending desk first.</Empty>
+        ) : (
+          <>
+            <Row $gap="1.2rem">
+              {(Object.keys(DIMENSIONS) as Dimension[]).map((dimension) => (
+                <Link key={dimension} to={of(dimension)} aria-current={dimension === by ? 'true' : undefined}>
+                  {dimension === by ? <strong>{DIMENSIONS[dimension]}</strong> : DIMENSIONS[dimension]}
+                </Link>
+              ))}
+            </Row>
+            {closing.length > 0 && (
+              <Said kind="mind" word="What would close it">
+                {closing.join('; ')}.
+              </Said>
             )}
-          </Stack>
-        </Panel>
-        {actionData?.said === 'mended' && (
-          <Said
-            kind="done"
-            word="Mended"
-            live
-            action={
-              <Form method="post">
-                <input type="hidden" name="intent" value="undo" />
-                <input type="hidden" name="copy" value={actionData.copyId} />
-                <Button type="submit" quiet>
-                  Undo this mending
-                </Button>
-              </Form>
-            }
-          >
-            The copy counts as complete again.
-          </Said>
+            {(Object.keys(MEASURES) as Measure[]).map((measure) => (
+              <Figure
+                key={measure}
+                id={measure}
+                title={`Families that ${MEASURES[measure].title}, ${DIMENSIONS[by]}`}
+                sentence={shown[measure].sentence}
+                csv={tableFile(`reached-${by}`, period)}
+                columns={COLUMNS}
+                rows={shown[measure].shares}
+                rowKey={({ id }) => id}
+                how={
+                  measure === 'reached'
+                    ? `The line is the interval that holds the share with 95 in 100 (Wilson); a difference is spoken of only where its interval leaves out zero (Newcombe).${by === 'grade' ? ' A family counts in the grade of each of its children.' : ''}`
+                    : `Of the families that had a bag.`
+                }
+              >
+                <ShareBars rows={bars(shown[measure].shares)} />
+              </Figure>
+            ))}
+            <Figure
+              id="months"
+              title="Families that had a bag, month by month"
+              sentence={
+                reached.months.length > 1
+                  ? `Between ${Math.min(...reached.months.map(({ n }) => n))} and ${Math.max(...reached.months.map(({ n }) => n))} of ${reached.families} families in a month.`
+                  : `${reached.months[0]?.n ?? 0} of ${reached.families} families.`
+              }
+              csv={tableFile('months', period)}
+              columns={COLUMNS}
+              rows={reached.months}
+              rowKey={({ id }) => id}
+              how="The first and the last month may be partly outside the period."
+            >
+              <ShareBars rows={bars(reached.months)} />
+            </Figure>
+            <Panel aria-labelledby="nothing">
+              <Stack $gap="0.6rem">
+                <h2 id="nothing">Who has had nothing, and for how long</h2>
+                {nothing.length === 0 ? (
+                  <p>Every family had a bag in this period.</p>
+                ) : (
+                  <>
+                    <Table
+                      label="Families without a bag"
+                      rows={nothing}
+                      rowKey={({ id }) => id}
+                      columns={[
+                        {
+                          head: 'Family',
+                          cell: ({ id, name }) => <Link to={`/lend/families/${id}`}>{name}</Link>,
+                        },
+                        { head: 'Language', cell: ({ language }) => aboutLanguage(language).name },
+                        {
+                          head: 'Last bag',
+                          cell: ({ weeks }) => (weeks === null ? 'never' : `${count(weeks, 'week')} ago`),
+                        },
+                      ]}
+                    />
+                    {unreached > nothing.length && <Faint>and {unreached - nothing.length} more</Faint>}
+                  </>
+                )}
+              </Stack>
+            </Panel>
+          </>
         )}
-        {actionData?.said === 'undone' && (
-          <Said kind="done" word="Undone" live>
-            The parts count as missing again.
-          </Said>
-        )}
-        {actionData?.said === 'storeLacks' && (
-          <Said kind="stop" word="Not mended" live>
-            The store has not got all of them any more. Count what is there; nothing was changed.
-          </Said>
-        )}
-        {actionData?.said === 'tooLate' && (
-          <Said kind="stop" word="Not undone" live>
-            This copy was counted again meanwhile. Nothing was changed.
-          </Said>
-        )}
-        <Panel aria-labelledby="mend">
-          <Stack $gap="0.6rem">
-            <h2 id="mend">Copies that lack parts</h2>
-            {copies.length === 0 ? (
-              <Empty title="Nothing to mend">
-                Every copy that came home was complete, or its parts were put back.
-              </Empty>
-            ) : (
-              <>
-                <Table
-                  rows={copies}
-                  rowKey={({ copyId }) => copyId}
-                  columns={[
-                    {
-                      head: 'Tag',
-                      cell: ({ copyId, tag }) => (
-                        <Link to={`/copies/${copyId}`}>
-                          <Tag>{showTag(tag)}</Tag>
-                        </Link>
-                      ),
-                    },
-                    { head: 'Kit', cell: ({ kitName }) => kitName },
-                    {
-                      head: 'Missing',
-                      cell: ({ copyId }) =>
-                        shortages
-                          .filter((one) => one.copyId === copyId)
-                          .map((one) => (
-                            <div key={one.material}>
-                              <State tone="hand">missing</State> {lackOf(one, catalogue)}
-                            </div>
-                          )),
-                    },
-                    {
-                      head: <span className="visually-hidden">Action</span>,
-                      cell: ({ copyId, tag, inStore }) => (
-                        <Row $gap="0.5rem">
-                          {inStore && (
-                            <Form method="post">
-                              <input type="hidden" name="intent" value="store" />
-                              <input type="hidden" name="copy" value={copyId} />
-                              <Button
-                                type="submit"
-                                quiet
-                                aria-label={`Put them into ${showTag(tag)} from the store`}
-                              >
-                                Put them in from the store
-                              </Button>
-                            </Form>
-                          )}
-                          <Form method="post">
-                            <input type="hidden" name="copy" value={copyId} />
-                            <Button type="submit" quiet aria-label={`The parts are back in ${showTag(tag)}`}>
-                              The parts are back in
-                            </Button>
-                          </Form>
-                        </Row>
-                      ),
-                    },
-                  ]}
-                />
-                <Pager first={first} shown={copies.length} found={short} size={SIZE} />
-              </>
-            )}
-          </Stack>
-        </Panel>
+        <Mending shortages={shortages} first={first} short={short} said={actionData ?? undefined} />
       </Stack>
       <Margin label="Reckonings">
         <Entries>
           <Entered
             label="Families reached"
-            number={String(reached)}
-            unit={`of ${families}`}
-            reason={`At least one loan since ${showDay(since)}.`}
+            number={`${reached.lent} of ${reached.families}`}
+            reason={`They had at least one bag in this period; ${count(reached.loans, 'loan')} in all.`}
           />
           <Entered
-            label="Loans answered"
-            number={String(answered.answered)}
-            unit={`of ${answered.ended}`}
-            reason="Of the loans that came home since then."
+            label="Answered"
+            number={`${reached.answered} of ${reached.loans}`}
+            unit={reached.loans === 1 ? 'loan' : 'loans'}
+            reason="Loans of the period about which a family told something, on the page, on paper, by text or by phone."
+          />
+          <Entered
+            label="Missing in these figures"
+            number={String(reached.forgotten)}
+            unit={reached.forgotten === 1 ? 'loan' : 'loans'}
+            reason="Of families that asked to be forgotten. Families count as they are today: their language and class of then are not kept."
+          />
+          <Entered
+            label="Lacking parts now"
+            number={String(short)}
+            unit={short === 1 ? 'copy' : 'copies'}
+            reason="Counted at the last return. A copy that lacks parts is not offered as ready."
           />
         </Entries>
       </Margin>

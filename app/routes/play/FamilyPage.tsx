@@ -144,8 +144,18 @@ export const FamilyForm = styled.form`
     width: 7rem;
   }
   input:not([type]),
-  textarea {
+  textarea,
+  select {
     width: 100%;
+  }
+  select {
+    ${cut}
+    min-height: 50px;
+    padding: 0.5rem 0.8rem;
+    border: 1.5px solid ${color.faint};
+    background: ${color.sheet};
+    font-size: 1.19rem;
+    text-overflow: ellipsis;
   }
   [aria-invalid='true'] {
     border: 2.5px solid ${color.clay};
@@ -175,9 +185,44 @@ export const FamilyForm = styled.form`
     background: ${color.sprout};
     font-weight: 700;
   }
-  input[type='radio'] {
+  input[type='radio'],
+  input[type='checkbox'] {
     width: 1.4rem;
     height: 1.4rem;
+    flex: none;
+  }
+  [data-typed] {
+    ${cut}
+    background: ${color.strawLight};
+    border-inline-start: 6px solid ${color.straw};
+    padding: 0.8rem 1rem;
+  }
+`;
+
+/** Questions that nobody has to answer, folded away. */
+export const FamilyMore = styled.details`
+  margin-top: 0.6rem;
+  summary {
+    min-height: 48px;
+    display: flex;
+    align-items: center;
+    gap: 0.5rem;
+    color: ${color.shore};
+    text-decoration: underline;
+    text-underline-offset: 3px;
+    cursor: pointer;
+  }
+  summary::before {
+    content: '+';
+    font-weight: 700;
+    text-decoration: none;
+    display: inline-block;
+  }
+  &[open] > summary::before {
+    content: '−';
+  }
+  > * + * {
+    margin-top: 1.1rem;
   }
 `;
 export const FamilySend = styled.button<{ $quiet?: boolean }>`

@@ -1,17 +1,24 @@
-import { createHash } from 'node:crypto';
 import { data, redirect } from 'react-router';
 import styled from 'styled-components';
-import { checkForm, type FieldErrors } from '~/core/check/check';
-import { answerSchema, isEmpty } from '~/core/listening/answer';
+import { AGAIN, gameField, HOW, type Again, type How } from '~/core/listening/answer';
+import { NUMBERED_PARTS } from '~/core/games/kit/types';
+import { forPlayers } from '~/core/kits/recipe';
+import { open } from '~/core/own/open';
+import { gameNames } from '~/core/pack/names';
+import { onPhone } from '~/core/pack/phone';
 import { LEVELS, type Level } from '~/core/pack/questions';
 import type { FamilyMessage } from '~/core/words/family';
-import { addAnswer } from '~/data/queries/listening';
-import { today } from '~/server/today';
+import { findFamily } from '~/data/queries/families';
+import { findLoan } from '~/data/queries/lending';
+import { answerSentAs } from '~/data/queries/listening';
+import { addPicture } from '~/data/queries/pictures';
 import { mayAnswerNow } from '~/server/limits';
 import { isId } from '~/server/ids';
-import { familyPage, mayStillAnswer, shownOf } from '~/server/play';
+import { keepAnswer } from '~/server/listening/keep';
+import { MOST_PICTURE_BYTES, pictureGoesOn, pictureIn } from '~/server/listening/pictures';
+import { familyPage, mayStillAnswer, shownOf, type FamilyPage } from '~/server/play';
 import type { PageHandle } from '~/app/root';
-import { FamilyForm, FamilyFrame, FamilyNote, FamilySend, familyWords } from './FamilyPage';
+import { FamilyForm, FamilyFrame, FamilyMore, FamilyNote, FamilySend, familyWords } from './FamilyPage';
 import type { Route } from './+types/answer';
 
 export const handle: PageHandle = { withoutScripts: true };
@@ -23,14 +30,39 @@ export const meta: Route.MetaFunction = () => [
 const NUMBERS = [
   { name: 'children', from: 0, to: 12 },
   { name: 'grownUps', from: 0, to: 12 },
-  { name: 'times', from: 0, to: 60 },
   { name: 'minutes', from: 1, to: 180 },
 ] as const;
 const TEXTS = [
-  { name: 'childDid', limit: 1500 },
   { name: 'missing', limit: 500 },
   { name: 'anythingElse', limit: 1500 },
 ] as const;
+const GAME_TEXTS = [
+  { name: 'childSaid', limit: 600 },
+  { name: 'changed', limit: 600 },
+] as const;
+const NICKNAME = 16;
+const TIMES = { from: 0, to: 60 };
+/** Pictures a phone can send, whatever it makes. */
+const PICTURES = 'image/*';
+
+type Open = Extract<FamilyPage, { refused?: undefined }>;
+/** Whether the family that has this loan allows pictures; nothing else about it is asked. */
+async function allowsPictures({ at }: Open, loanId: string): Promise<boolean> {
+  const loan = await findLoan(at, loanId);
+  return loan !== undefined && ((await findFamily(at, loan.familyId))?.pictures ?? false);
+}
+
+/** The games of the bag as they are asked about. */
+const gamesOf = ({ copy, reading }: Open) => {
+  const { players, variants } = copy.plan;
+  const names = gameNames(variants, reading);
+  return variants.map((one, i) => ({
+    name: names[i]!,
+    steps: onPhone(open(forPlayers(one, players)), reading)
+      .steps.filter(({ part }) => NUMBERED_PARTS.has(part))
+      .map(({ id, text }) => ({ id, text })),
+  }));
+};
 
 export async function loader({ request, params, context }: Route.LoaderArgs) {
   const page = await familyPage(request, params.linkKey, context.clientAddress);
@@ -46,46 +78,83 @@ export async function loader({ request, params, context }: Route.LoaderArgs) {
         state: 'refused' as const,
         ...shown,
         why: page.others ? ('others' as const) : ('notOut' as const),
+        games: gamesOf(page),
       },
       { status: 403, headers },
     );
-  return data({ state: 'open' as const, ...shown, loanId: page.loanId }, { headers });
+  return data(
+    {
+      state: 'open' as const,
+      ...shown,
+      loanId: page.loanId,
+      games: gamesOf(page),
+      pictures: await allowsPictures(page, page.loanId),
+    },
+    { headers },
+  );
 }
 
+interface Mistake {
+  id: FamilyMessage;
+  args: Record<string, number>;
+}
 /** Which message tells what is wrong with a field, in the family's own language. */
-function mistakes(errors: FieldErrors): Record<string, { id: FamilyMessage; args: Record<string, number> }> {
-  const found: Record<string, { id: FamilyMessage; args: Record<string, number> }> = {};
-  for (const { name, from, to } of NUMBERS)
-    if (errors[name]) found[name] = { id: 'error.number', args: { from, to } };
-  for (const { name, limit } of TEXTS) if (errors[name]) found[name] = { id: 'error.long', args: { limit } };
-  if (errors.level) found.level = { id: 'error.choice', args: {} };
-  return found;
+function mistakeIn(field: string): Mistake {
+  const [, of = field] = /^g\d+\.(.+)$/.exec(field) ?? [];
+  const number = of === 'times' ? TIMES : NUMBERS.find(({ name }) => name === of);
+  if (number) return { id: 'error.number', args: { from: number.from, to: number.to } };
+  if (of === 'child') return { id: 'error.nickname', args: { limit: NICKNAME } };
+  const text = [...TEXTS, ...GAME_TEXTS].find(({ name }) => name === of);
+  return text ? { id: 'error.long', args: { limit: text.limit } } : { id: 'error.choice', args: {} };
 }
 
 export async function action({ request, params, context }: Route.ActionArgs) {
   const page = await familyPage(request, params.linkKey, context.clientAddress);
   const form = await request.formData();
-  const kept = Object.fromEntries(
-    [...NUMBERS, ...TEXTS, { name: 'level' }, { name: 'loan' }].map(({ name }) => [
-      name,
-      String(form.get(name) ?? ''),
-    ]),
-  );
-  const refuse = (top: FamilyMessage, status: number, fields = {}) =>
-    data({ top, kept, fields: fields as ReturnType<typeof mistakes> }, { status });
+  const kept: Record<string, string[]> = {};
+  for (const name of new Set(form.keys()))
+    kept[name] = form.getAll(name).filter((value): value is string => typeof value === 'string');
+  const refuse = (top: FamilyMessage, status: number, fields: Record<string, Mistake> = {}) =>
+    data({ top, kept, fields }, { status });
   if (page.refused) return refuse(`refuse.${page.refused}`, page.status);
   // The answer belongs to the loan that its form was opened for, whoever has the basket by now.
   const loanId = form.get('loan');
   if (!isId(loanId)) return refuse('error.anew', 400);
   if (!(await mayStillAnswer(page.at, page.copy.id, loanId))) return refuse('refuse.notOut', 403);
   if (!(await mayAnswerNow(loanId))) return refuse('refuse.busy', 429);
-  const checked = checkForm(answerSchema, form);
-  if (!checked.ok) return refuse('error.top', 400, mistakes(checked.errors));
-  if (isEmpty(checked.value)) return refuse('error.empty', 400);
-  // Pressed twice, or sent again after going back: the same words of the same day are one answer.
-  const said = JSON.stringify([loanId, today(page.at), Object.entries(checked.value).sort()]);
-  const sendKey = createHash('sha256').update(said).digest('base64url');
-  await addAnswer(page.at, { ...checked.value, sendKey, loanId, language: page.language });
+  const picture = (await allowsPictures(page, loanId))
+    ? await pictureIn(form.get('picture'))
+    : ({ ok: true, picture: undefined } as const);
+  if (!picture.ok)
+    return refuse('error.top', 400, {
+      picture: { id: picture.why, args: { limit: MOST_PICTURE_BYTES / 1_000_000 } },
+    });
+  const result = await keepAnswer(page.at, form, {
+    plan: page.copy.plan,
+    loanId,
+    language: page.language,
+    via: 'page',
+    alone: picture.picture !== undefined,
+  });
+  if (!result.ok)
+    return result.empty
+      ? refuse('error.empty', 400)
+      : refuse(
+          'error.top',
+          400,
+          Object.fromEntries(Object.keys(result.errors).map((field) => [field, mistakeIn(field)])),
+        );
+  if (picture.picture) {
+    // Sent twice, the answer is there already; its picture then is too.
+    const answerId = result.id;
+    if (answerId)
+      await addPicture(page.at, {
+        answerId,
+        ...picture.picture,
+        goesOn: await pictureGoesOn(page.at),
+      });
+    else if (!(await answerSentAs(page.at, result.sendKey))) return refuse('refuse.notOut', 403);
+  }
   throw redirect(`/p/${params.linkKey}/answer?lang=${page.language}&sent=1`);
 }
 
@@ -110,86 +179,226 @@ export default function Answer({ loaderData, actionData }: Route.ComponentProps)
       <FamilyFrame reading={reading} path={path} languages={languages}>
         <h1>{words('thanks')}</h1>
         <p role="status">{words('thanksWhy')}</p>
+        <span hidden data-sent={path} />
         {back}
+        <script src="/keep-typed.js" defer />
       </FamilyFrame>
     );
   }
+  const games = 'games' in loaderData ? loaderData.games : undefined;
   // What was written stays in sight, also when it cannot be sent any more.
-  if (loaderData.state === 'refused' && !actionData) {
+  if (!games || (loaderData.state === 'refused' && !actionData)) {
     return (
       <FamilyFrame reading={reading} path={path} languages={languages}>
         <h1>{words('tell')}</h1>
-        <FamilyNote>{words(`refuse.${loaderData.why}`)}</FamilyNote>
+        {loaderData.state === 'refused' && <FamilyNote>{words(`refuse.${loaderData.why}`)}</FamilyNote>}
         {back}
       </FamilyFrame>
     );
   }
-  const kept: Record<string, string> = actionData?.kept ?? {};
-  const mistake = (name: string) => {
-    const found = actionData?.fields[name];
-    return found && words(found.id, found.args);
-  };
   return (
     <FamilyFrame reading={reading} path={`${path}/answer`} languages={languages}>
+      <span hidden data-say-listen={words('listen')} data-say-stop={words('stopListening')} />
       <h1>{words('tell')}</h1>
-      <p>{words('tellWhy')}</p>
-      <FamilyForm method="post" action={`${path}/answer?lang=${language}`}>
-        <input
-          type="hidden"
-          name="loan"
-          value={kept.loan || ('loanId' in loaderData ? loaderData.loanId : '')}
-        />
-        {actionData && <FamilyNote>{words(actionData.top)}</FamilyNote>}
-        {NUMBERS.map(({ name, from, to }) => (
-          <div key={name}>
-            <label htmlFor={name}>{words(name === 'minutes' ? 'minutesEach' : name)}</label>
-            <input
-              id={name}
-              name={name}
-              type="number"
-              inputMode="numeric"
-              min={from}
-              max={to}
-              defaultValue={kept[name]}
-              aria-invalid={mistake(name) ? true : undefined}
-              aria-describedby={mistake(name) ? `${name}-mistake` : undefined}
-            />
-            {mistake(name) && (
-              <p className="mistake" id={`${name}-mistake`}>
-                {mistake(name)}
-              </p>
-            )}
-          </div>
-        ))}
+      <p data-say="">{words('answer.enough')}</p>
+      <Questions
+        words={words}
+        action={`${path}/answer?lang=${language}`}
+        path={path}
+        loanId={'loanId' in loaderData ? loaderData.loanId : ''}
+        games={games}
+        pictures={'pictures' in loaderData && loaderData.pictures}
+        top={actionData?.top}
+        kept={actionData?.kept ?? {}}
+        fields={actionData?.fields ?? {}}
+      />
+      {back}
+      <script src="/say-aloud.js" defer />
+      <script src="/keep-typed.js" defer />
+    </FamilyFrame>
+  );
+}
+
+interface QuestionsProps {
+  words: ReturnType<typeof familyWords>;
+  action: string;
+  path: string;
+  loanId: string;
+  games: { name: string; steps: { id: string; text: string }[] }[];
+  pictures: boolean;
+  top?: FamilyMessage;
+  kept: Record<string, string[]>;
+  fields: Record<string, Mistake>;
+}
+
+function Questions({ words, action, path, loanId, games, pictures, top, kept, fields }: QuestionsProps) {
+  const mistake = (name: string): string | undefined => {
+    const found = fields[name];
+    return found && words(found.id, found.args);
+  };
+  const first = (name: string): string | undefined => kept[name]?.[0];
+  const wrong = (name: string) => {
+    const text = mistake(name);
+    return text ? (
+      <p className="mistake" id={`${name}-mistake`}>
+        {text}
+      </p>
+    ) : null;
+  };
+  const marks = (name: string) =>
+    mistake(name) ? { 'aria-invalid': true as const, 'aria-describedby': `${name}-mistake` } : {};
+  const number = (name: string, label: FamilyMessage, from: number, to: number) => (
+    <div key={name}>
+      <label htmlFor={name}>{words(label)}</label>
+      <input
+        id={name}
+        name={name}
+        type="number"
+        inputMode="numeric"
+        min={from}
+        max={to}
+        defaultValue={first(name)}
+        {...marks(name)}
+      />
+      {wrong(name)}
+    </div>
+  );
+  const text = (name: string, label: FamilyMessage, limit: number, rows = 2) => (
+    <div key={name}>
+      <label htmlFor={name}>{words(label)}</label>
+      <textarea
+        id={name}
+        name={name}
+        rows={rows}
+        maxLength={limit}
+        defaultValue={first(name)}
+        {...marks(name)}
+      />
+      {wrong(name)}
+    </div>
+  );
+  /** A part that is folded away is open where something in it was filled in, or is wrong. */
+  const begun = (names: readonly string[]): boolean =>
+    names.some((name) => mistake(name) !== undefined || kept[name]?.some(Boolean));
+  const whole = ['children', 'grownUps', 'minutes', 'again', 'missing', 'anythingElse', 'picture'];
+  return (
+    <FamilyForm
+      method="post"
+      action={action}
+      encType={pictures ? 'multipart/form-data' : undefined}
+      data-keeps={`${path} ${loanId}`}
+      data-offline={words('answer.offline')}
+      data-kept={words('answer.kept')}
+    >
+      <input type="hidden" name="loan" value={first('loan') || loanId} />
+      {top && <FamilyNote>{words(top)}</FamilyNote>}
+      {games.map(({ name, steps }, i) => {
+        const of = (field: string): string => gameField(i, field);
+        const extra = ['child', 'times', 'how', 'childSaid', 'changed', 'unclear'].map(of);
+        return (
+          <fieldset key={of('')}>
+            <legend>
+              {games.length > 1 && `${i + 1}. `}
+              {name}
+            </legend>
+            <p data-say="">
+              {words('level')}
+              <span className="visually-hidden">
+                {`: ${(Object.keys(LEVELS) as Level[]).map((level) => words(`level.${level}`)).join(', ')}`}
+              </span>
+            </p>
+            <div className="choices">
+              {(Object.keys(LEVELS) as Level[]).map((level) => (
+                <label key={level}>
+                  <input
+                    type="radio"
+                    name={of('said')}
+                    value={level}
+                    defaultChecked={first(of('said')) === level}
+                  />
+                  {words(`level.${level}`)}
+                </label>
+              ))}
+            </div>
+            {wrong(of('said'))}
+            <FamilyMore open={begun(extra)}>
+              <summary>{words('answer.more')}</summary>
+              <div>
+                <label htmlFor={of('child')}>{words('answer.who')}</label>
+                <input
+                  id={of('child')}
+                  name={of('child')}
+                  maxLength={NICKNAME}
+                  autoComplete="off"
+                  defaultValue={first(of('child'))}
+                  {...marks(of('child'))}
+                />
+                {wrong(of('child'))}
+              </div>
+              {number(of('times'), 'times', TIMES.from, TIMES.to)}
+              <fieldset>
+                <legend data-say="">{words('answer.how')}</legend>
+                <div className="choices">
+                  {(Object.keys(HOW) as How[]).map((how) => (
+                    <label key={how}>
+                      <input
+                        type="checkbox"
+                        name={of('how')}
+                        value={how}
+                        defaultChecked={kept[of('how')]?.includes(how)}
+                      />
+                      {words(`how.${how}`)}
+                    </label>
+                  ))}
+                </div>
+                {wrong(of('how'))}
+              </fieldset>
+              {text(of('childSaid'), 'answer.childSaid', 600)}
+              {text(of('changed'), 'answer.changed', 600)}
+              <div>
+                <label htmlFor={of('unclear')}>{words('answer.unclear')}</label>
+                <select id={of('unclear')} name={of('unclear')} defaultValue={first(of('unclear')) ?? ''}>
+                  <option value="">{words('answer.allClear')}</option>
+                  {steps.map((step) => (
+                    <option key={step.id} value={step.id}>
+                      {step.text}
+                    </option>
+                  ))}
+                </select>
+              </div>
+            </FamilyMore>
+          </fieldset>
+        );
+      })}
+      <FamilyMore open={begun(whole)}>
+        <summary>{words('answer.whole')}</summary>
+        {text('missing', 'missing', 500)}
         <fieldset>
-          <legend>{words('level')}</legend>
+          <legend data-say="">{words('answer.again')}</legend>
           <div className="choices">
-            {(Object.keys(LEVELS) as Level[]).map((level) => (
-              <label key={level}>
-                <input type="radio" name="level" value={level} defaultChecked={kept.level === level} />
-                {words(`level.${level}`)}
+            {(Object.keys(AGAIN) as Again[]).map((again) => (
+              <label key={again}>
+                <input type="radio" name="again" value={again} defaultChecked={first('again') === again} />
+                {words(`again.${again}`)}
               </label>
             ))}
           </div>
-          {mistake('level') && <p className="mistake">{mistake('level')}</p>}
+          {wrong('again')}
         </fieldset>
-        {TEXTS.map(({ name, limit }) => (
-          <div key={name}>
-            <label htmlFor={name}>{words(name)}</label>
-            <textarea
-              id={name}
-              name={name}
-              rows={name === 'missing' ? 2 : 3}
-              maxLength={limit}
-              defaultValue={kept[name]}
-              aria-invalid={mistake(name) ? true : undefined}
-            />
-            {mistake(name) && <p className="mistake">{mistake(name)}</p>}
+        {NUMBERS.map(({ name, from, to }) =>
+          number(name, name === 'minutes' ? 'minutesEach' : name, from, to),
+        )}
+        {text('anythingElse', 'anythingElse', 1500, 3)}
+        {pictures && (
+          <div>
+            <label htmlFor="picture">{words('answer.picture')}</label>
+            <input id="picture" name="picture" type="file" accept={PICTURES} {...marks('picture')} />
+            {wrong('picture')}
+            <p>{words('answer.pictureWhy')}</p>
           </div>
-        ))}
-        <FamilySend type="submit">{words('send')}</FamilySend>
-      </FamilyForm>
-      {back}
-    </FamilyFrame>
+        )}
+      </FamilyMore>
+      <FamilySend type="submit">{words('send')}</FamilySend>
+    </FamilyForm>
   );
 }

@@ -49,4 +49,6 @@ export const reminders: Messages = {
   'table.done': 'Listo. La siguiente familia, por favor',
   'table.over': 'Esta mesa está cerrada. Pregunten a alguien de la escuela.',
   'wish.none': 'Por ahora no hay otra bolsa que puedan elegir.',
+  textBack:
+    '¿Cómo les fue? Pueden responder con un mensaje: el número del juego, después {easy}, {ok} o {hard}, y los minutos. {games}',
 };

@@ -49,4 +49,6 @@ export const reminders: Messages = {
   'table.done': 'Pronto. A próxima família, por favor',
   'table.over': 'Esta mesa está fechada. Perguntem a alguém da escola.',
   'wish.none': 'Por enquanto não há outra sacola para escolher.',
+  textBack:
+    'Como foi? Podem responder por mensagem: o número do jogo, depois {easy}, {ok} ou {hard}, e os minutos. {games}',
 };

@@ -48,4 +48,6 @@ export const reminders: Messages = {
   'table.done': 'Xong. Mời gia đình tiếp theo',
   'table.over': 'Bàn này đã đóng. Hãy hỏi người của trường.',
   'wish.none': 'Hiện không có túi nào khác để chọn.',
+  textBack:
+    'Trò chơi thế nào? Có thể trả lời bằng tin nhắn: số của trò chơi, rồi {easy}, {ok} hoặc {hard}, rồi số phút. {games}',
 };

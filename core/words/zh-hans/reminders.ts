@@ -47,4 +47,5 @@ export const reminders: Messages = {
   'table.done': '好了。请下一个家庭',
   'table.over': '这张桌子已关闭。请询问学校的人。',
   'wish.none': '现在没有别的袋子可以选。',
+  textBack: '玩得怎么样？可以发短信回答：先写游戏的号码，再写{easy}、{ok}或{hard}，然后写分钟数。{games}',
 };

@@ -1,0 +1,171 @@
+/** Who is reached, by language, grade, class and month: shares with intervals, and what would close a difference. */
+import { newcombe, wilson, type Share } from '~/core/chance/intervals';
+import { AGE_BANDS } from '~/core/games/kit/types';
+import { readChildren } from '~/core/lending/children';
+import { aboutLanguage } from '~/core/words/languages';
+import { count } from '~/core/words/numbers';
+
+/** A family as it is looked back on; nothing of it is named. */
+export interface FamilyFact {
+  language: string;
+  children: string;
+  group: string;
+  /** Loans of the period. */
+  lent: number;
+  /** Of them those that were answered. */
+  answered: number;
+  /** Months of the period in which it was lent something: "2026-11". */
+  months: readonly string[];
+}
+
+/** What is counted of a group: of how many, and how many. */
+export const MEASURES = {
+  reached: { title: 'had a bag', of: () => true, is: (one: FamilyFact) => one.lent > 0 },
+  answered: {
+    title: 'told how it went',
+    of: (one: FamilyFact) => one.lent > 0,
+    is: (one: FamilyFact) => one.answered > 0,
+  },
+  again: {
+    title: 'had a bag again',
+    of: (one: FamilyFact) => one.lent > 0,
+    is: (one: FamilyFact) => one.lent > 1,
+  },
+} as const;
+export type Measure = keyof typeof MEASURES;
+
+export const DIMENSIONS = {
+  language: 'by home language',
+  grade: 'by grade',
+  group: 'by class',
+} as const;
+export type Dimension = keyof typeof DIMENSIONS;
+
+/** Groups smaller than this are said to be small, and are not broken out where others read it. */
+export const SMALL = 5;
+
+export interface GroupShare extends Share {
+  id: string;
+  label: string;
+  n: number;
+  of: number;
+  small: boolean;
+}
+
+/** The groups a family belongs to: one language and class, and each grade of its children. */
+function groupsOf(family: FamilyFact, by: Dimension): string[] {
+  if (by === 'language') return [family.language];
+  if (by === 'group') return [family.group || ''];
+  const read = readChildren(family.children);
+  return read.ok && read.children.length ? [...new Set(read.children.map(({ band }) => band))] : [''];
+}
+const labelOf = (by: Dimension, id: string): string =>
+  by === 'language'
+    ? aboutLanguage(id).name
+    : by === 'grade'
+      ? (AGE_BANDS[id as keyof typeof AGE_BANDS] ?? 'no grade known')
+      : id || 'no class';
+
+/** Shares of the groups, the largest group first; groups of whom nothing can be said are left out. */
+export function sharesBy(families: readonly FamilyFact[], by: Dimension, measure: Measure): GroupShare[] {
+  const { of, is } = MEASURES[measure];
+  const groups = new Map<string, { n: number; of: number }>();
+  for (const one of families.filter(of))
+    for (const id of groupsOf(one, by)) {
+      const there = groups.get(id) ?? { n: 0, of: 0 };
+      groups.set(id, { n: there.n + (is(one) ? 1 : 0), of: there.of + 1 });
+    }
+  return [...groups]
+    .map(([id, found]) => ({
+      id,
+      label: labelOf(by, id),
+      ...found,
+      ...wilson(found.n, found.of),
+      small: found.of < SMALL,
+    }))
+    .sort((a, b) => b.of - a.of || (a.label < b.label ? -1 : 1));
+}
+
+export interface Gap {
+  less: GroupShare;
+  more: GroupShare;
+  /** How much less, with its interval; all above zero. */
+  difference: number;
+  low: number;
+  high: number;
+  /** So many more families of the group would make its share as large. */
+  toClose: number;
+}
+
+/** Differences that are more than chance, the largest first; each group that lags behind is compared with the one ahead that differs most surely. */
+export function gaps(shares: readonly GroupShare[]): Gap[] {
+  return shares
+    .flatMap((less): Gap[] => {
+      const found = shares
+        .filter((more) => more.id !== less.id)
+        .map((more) => ({
+          less,
+          more,
+          ...newcombe(more, less),
+          toClose: Math.ceil(more.share * less.of - less.n - 1e-9),
+        }))
+        .filter(({ low }) => low > 0)
+        .sort((a, b) => b.low - a.low);
+      return found.slice(0, 1);
+    })
+    .sort((a, b) => b.difference - a.difference);
+}
+
+const inHundred = (share: number): number => Math.round(share * 100);
+
+/** What shares by language, grade or class show, in sentences. */
+export function sharesSentence(shares: readonly GroupShare[], measure: Measure): string {
+  const { title } = MEASURES[measure];
+  if (shares.length === 0) return 'There is nobody yet of whom something could be said.';
+  const found = gaps(shares);
+  const small = shares.filter((one) => one.small);
+  const told = found.map(
+    ({ less, more, difference, low, high }) =>
+      `${less.label}: ${less.n} of ${less.of} families ${title}, against ${more.n} of ${more.of} (${more.label}); the difference of ${inHundred(difference)} in 100 is more than chance (${inHundred(low)} to ${inHundred(high)}).`,
+  );
+  return [
+    ...(told.length
+      ? told
+      : shares.length > 1
+        ? ['The groups differ by no more than chance would make them.']
+        : [`${shares[0]!.n} of ${shares[0]!.of} families ${title}.`]),
+    ...(small.length
+      ? [
+          `${count(small.length, 'group is', 'groups are')} small (fewer than ${SMALL} families): little can be said of ${small.length === 1 ? 'it' : 'them'}.`,
+        ]
+      : []),
+  ].join(' ');
+}
+
+/** What would close the gaps, one line for each: "4 more bags to Portuguese-speaking families". */
+export const closing = (shares: readonly GroupShare[], by: Dimension): string[] =>
+  gaps(shares)
+    .filter(({ toClose }) => toClose > 0)
+    .map(({ less, toClose }) =>
+      by === 'language'
+        ? `${count(toClose, 'more bag')} to ${less.label}-speaking families`
+        : by === 'grade'
+          ? `${count(toClose, 'more bag')} to families with a child in ${less.label}`
+          : `${count(toClose, 'more bag')} to ${less.label}`,
+    );
+
+/** How many families had a bag in each month, of all there are. */
+export const byMonth = (families: readonly FamilyFact[], months: readonly string[]): GroupShare[] =>
+  families.length === 0
+    ? []
+    : months.map((month) => {
+        const n = families.filter((one) => one.months.includes(month)).length;
+        return {
+          id: month,
+          label: month,
+          n,
+          of: families.length,
+          ...wilson(n, families.length),
+          small: families.length < SMALL,
+        };
+      });

@@ -1,0 +1,149 @@
+/** What looking back is reckoned from, for a span of days. */
+import { sql, type SQL } from 'drizzle-orm';
+import type { FamilyFact } from '~/core/looking/reached';
+import type { Losses } from '~/core/looking/worn';
+import type { KitUse } from '~/core/looking/copies';
+import type { Level } from '~/core/pack/questions';
+import type { SchoolHandle } from '../db';
+
+/** Days, both ends among them. */
+export interface Span {
+  from: string;
+  to: string;
+}
+const all = async <T>(at: SchoolHandle, query: SQL): Promise<T[]> => (await at.execute(query)).rows as T[];
+
+/** Each family that was known by the end of the span and was not forgotten, with its loans in it. */
+export const familyFacts = (
+  at: SchoolHandle,
+  { from, to }: Span,
+): Promise<(FamilyFact & { id: string; name: string; lastOn: string | null })[]> =>
+  all(
+    at,
+    sql`
+    select f.id, f.name, f.language, f.children, f."group",
+      count(l.id)::int as lent,
+      count(l.id) filter (where exists (select from answer a where a.school_id = ${at.schoolId} and a.loan_id = l.id))::int as answered,
+      coalesce(array_agg(distinct to_char(l.lent_on, 'YYYY-MM')) filter (where l.id is not null), '{}') as months,
+      (select max(lent_on) from loan x where x.school_id = ${at.schoolId} and x.family_id = f.id and x.closed_as is distinct from 'undone') as "lastOn"
+    from family f
+    left join loan l on l.school_id = ${at.schoolId} and l.family_id = f.id and l.closed_as is distinct from 'undone'
+      and l.lent_on between ${from} and ${to}
+    where f.school_id = ${at.schoolId} and f.forgotten_at is null
+    group by f.school_id, f.id
+    order by f.search_name`,
+  );
+
+/** How many loans of a span are of families that were forgotten since: they are missing among the families. */
+export const forgottenLoans = async (at: SchoolHandle, { from, to }: Span): Promise<number> => {
+  const [row] = await all<{ n: number }>(
+    at,
+    sql`select count(*)::int as n from loan l join family f on f.school_id = l.school_id and f.id = l.family_id
+      where l.school_id = ${at.schoolId} and l.lent_on between ${from} and ${to} and l.closed_as is distinct from 'undone' and f.forgotten_at is not null`,
+  );
+  return row!.n;
+};
+
+/** What was lost of each part in the bags of each kit, over the loans that came home in a span. */
+export const losses = (at: SchoolHandle, { from, to }: Span): Promise<Losses[]> =>
+  all(
+    at,
+    sql`
+    with counted as (
+      select loan_id, copy_id, material, cause, counted, cardinality(lacks) as lacks, serial,
+        lag(counted) over each as before, lag(cardinality(lacks)) over each as lacked, expected
+      from part_count where school_id = ${at.schoolId}
+      window each as (partition by copy_id, material order by serial)),
+    last as (
+      select distinct on (loan_id, material) * from counted
+      where cause = 'return' and loan_id is not null order by loan_id, material, serial desc)
+    select c.kit_id as "kitId", last.material,
+      -- A deck with cards missing is exchanged as a whole.
+      sum(greatest(greatest(0, coalesce(before, expected) - counted), (lacks > coalesce(lacked, 0))::int))::int as lost,
+      count(*)::int as loans
+    from last
+    join loan l on l.school_id = ${at.schoolId} and l.id = last.loan_id and l.closed_as = 'returned' and l.returned_on between ${from} and ${to}
+    join copy c on c.school_id = l.school_id and c.id = l.copy_id
+    group by c.kit_id, last.material`,
+  );
+
+/** How many pieces of each part lie in all bags of a school. */
+export const inBags = async (at: SchoolHandle): Promise<Readonly<Record<string, number>>> => {
+  const rows = await all<{ material: string; quantity: number }>(
+    at,
+    sql`select part.material, sum(part.quantity)::float8 as quantity
+      from copy c join build_run b on b.school_id = c.school_id and b.id = c.build_run_id
+      cross join lateral jsonb_to_recordset(b.parts) part(material text, quantity numeric)
+      where c.school_id = ${at.schoolId} and c.moved_at is null and c.ready_at is not null
+      group by part.material`,
+  );
+  return Object.fromEntries(rows.map(({ material, quantity }) => [material, quantity]));
+};
+
+/** Loans that were returned in a span. */
+export const loansReturned = async (at: SchoolHandle, { from, to }: Span): Promise<number> => {
+  const [row] = await all<{ n: number }>(
+    at,
+    sql`select count(*)::int as n from loan where school_id = ${at.schoolId} and closed_as = 'returned' and returned_on between ${from} and ${to}`,
+  );
+  return row!.n;
+};
+
+/** What each kit with bags was asked for in a span, and how long its bags were away; one that is still out counts until today. */
+export const kitUses = (
+  at: SchoolHandle,
+  { from, to }: Span,
+  today: string,
+): Promise<Omit<KitUse, 'weeks'>[]> =>
+  all(
+    at,
+    sql`
+    select k.id as "kitId", k.name,
+      (select count(*)::int from copy c where c.school_id = ${at.schoolId} and c.kit_id = k.id and c.moved_at is null and c.ready_at is not null) as copies,
+      coalesce(u.loans, 0)::int as loans,
+      coalesce(u.days, 0)::int as "daysOut",
+      (coalesce(u.loans, 0) + (select count(*) from hold h where h.school_id = ${at.schoolId} and h.kit_id = k.id and h.loan_id is null
+        and (h.asked_at at time zone ${at.timeZone})::date between ${from} and ${to}))::int as asks
+    from kit k
+    left join (
+      select c.kit_id, count(*) as loans, sum(greatest(1, coalesce(l.returned_on, ${today}::date) - l.lent_on)) as days
+      from loan l join copy c on c.school_id = l.school_id and c.id = l.copy_id
+      where l.school_id = ${at.schoolId} and l.closed_as is distinct from 'undone' and l.lent_on between ${from} and ${to}
+      group by c.kit_id) u on u.kit_id = k.id
+    where k.school_id = ${at.schoolId} and exists (select from copy c where c.school_id = ${at.schoolId} and c.kit_id = k.id and c.moved_at is null and c.ready_at is not null)
+    order by k.name`,
+  );
+
+/** Of each answered loan of a span how often and how long was played, kit by kit. */
+export const timesPlayed = (
+  at: SchoolHandle,
+  { from, to }: Span,
+): Promise<{ kitId: string; times: number | null; minutes: number | null }[]> =>
+  all(
+    at,
+    sql`
+    select c.kit_id as "kitId", max(coalesce(a.times, g.times))::int as times, max(coalesce(a.minutes, g.minutes))::int as minutes
+    from answer a
+    join loan l on l.school_id = a.school_id and l.id = a.loan_id and l.lent_on between ${from} and ${to}
+    join copy c on c.school_id = l.school_id and c.id = l.copy_id
+    left join (select answer_id, sum(times) as times, round(avg(minutes)) as minutes from answer_game where school_id = ${at.schoolId} group by answer_id) g on g.answer_id = a.id
+    where a.school_id = ${at.schoolId}
+    group by c.kit_id, l.id`,
+  );
+
+/** Words on games in a span, with the kit and the children of the family. */
+export const wordsSaid = (
+  at: SchoolHandle,
+  { from, to }: Span,
+): Promise<{ kitId: string; said: Level; children: string; child: string }[]> =>
+  all(
+    at,
+    sql`
+    select c.kit_id as "kitId", g.said, f.children, g.child
+    from answer_game g
+    join answer a on a.school_id = g.school_id and a.id = g.answer_id
+    join loan l on l.school_id = a.school_id and l.id = a.loan_id and l.lent_on between ${from} and ${to}
+    join family f on f.school_id = l.school_id and f.id = l.family_id
+    join copy c on c.school_id = l.school_id and c.id = l.copy_id
+    where g.school_id = ${at.schoolId} and g.said is not null`,
+  );

@@ -1,0 +1,277 @@
+/** What looking back shows, put together from what the school has written down. */
+import { AGE_BANDS, type AgeBand } from '~/core/games/kit/types';
+import { pieceCents } from '~/core/kits/cost';
+import { whoOf } from '~/core/listening/meaning';
+import { wilson, type Share } from '~/core/chance/intervals';
+import { daysBetween } from '~/core/lending/due';
+import { supplyOf } from '~/core/looking/copies';
+import { playedOf } from '~/core/looking/played';
+import { daysOf, monthsOf, periodIn, periods, weeksOf, type Period } from '~/core/looking/period';
+import {
+  byMonth,
+  closing,
+  DIMENSIONS,
+  MEASURES,
+  sharesBy,
+  sharesSentence,
+  type Dimension,
+  type Measure,
+} from '~/core/looking/reached';
+import { wear } from '~/core/looking/wear';
+import { ahead, byPart, worn } from '~/core/looking/worn';
+import { open } from '~/core/own/open';
+import type { SchoolHandle } from '~/data/db';
+import { calendarEntries, parted } from '~/data/queries/calendar';
+import { plansOf } from '~/data/queries/copies';
+import { builtKits, findKit } from '~/data/queries/kits';
+import {
+  familyFacts,
+  forgottenLoans,
+  inBags,
+  kitUses,
+  loansReturned,
+  losses,
+  timesPlayed,
+  wordsSaid,
+} from '~/data/queries/looking';
+import { catalogueNow, listMaterials } from '~/data/queries/materials';
+import { offersOf, onHandNow } from '~/data/queries/store';
+import { costOfKit } from '../kits/making';
+import { recipeOf } from '../threads';
+import { today } from '../today';
+
+/** The period an address asks for, and those that are offered. */
+export async function periodOf(at: SchoolHandle, search: URLSearchParams) {
+  const { terms } = parted(await calendarEntries(at));
+  const now = today(at);
+  const plain = terms.map(({ name, from, to }) => ({ name: name ?? '', from, to }));
+  return {
+    period: periodIn(search, plain, now),
+    offered: periods(plain, now),
+    /** The last day of the term that is on, where there is one. */
+    termEnds: plain.find(({ from, to }) => from <= now && now <= to)?.to,
+  };
+}
+
+/** Who is reached: each measure by each dimension, by month, and who has had nothing for how long. */
+export async function reachedIn(at: SchoolHandle, period: Period) {
+  const [families, forgotten] = await Promise.all([familyFacts(at, period), forgottenLoans(at, period)]);
+  const now = today(at);
+  const of = (by: Dimension, measure: Measure) => {
+    const shares = sharesBy(families, by, measure);
+    return {
+      shares,
+      sentence: sharesSentence(shares, measure),
+      closing: measure === 'reached' ? closing(shares, by) : [],
+    };
+  };
+  const by = Object.fromEntries(
+    (Object.keys(DIMENSIONS) as Dimension[]).map((dimension) => [
+      dimension,
+      Object.fromEntries(
+        (Object.keys(MEASURES) as Measure[]).map((measure) => [measure, of(dimension, measure)]),
+      ),
+    ]),
+  ) as Record<Dimension, Record<Measure, ReturnType<typeof of>>>;
+  return {
+    by,
+    months: byMonth(families, monthsOf(period)),
+    families: families.length,
+    lent: families.filter(({ lent }) => lent > 0).length,
+    loans: families.reduce((sum, { lent }) => sum + lent, 0),
+    answered: families.reduce((sum, { answered }) => sum + answered, 0),
+    forgotten,
+    nothing: families
+      .filter(({ lent }) => lent === 0)
+      .map(({ id, name, language, lastOn }) => ({
+        id,
+        name,
+        language,
+        weeks: lastOn === null ? null : Math.floor(daysBetween(lastOn, now) / 7),
+      }))
+      .sort((a, b) => (b.weeks ?? 1e9) - (a.weeks ?? 1e9)),
+  };
+}
+
+/** What wears: parts, kits, and the games that lose pieces. */
+export async function wearIn(at: SchoolHandle, period: Period) {
+  const [rows, bags, catalogue, loans, built] = await Promise.all([
+    losses(at, period),
+    inBags(at),
+    catalogueNow(at),
+    loansReturned(at, period),
+    builtKits(at),
+  ]);
+  const offers = await offersOf(at, [...new Set(rows.map(({ material }) => material))]);
+  const name = new Map(built.map((one) => [one.id, one.name]));
+  const parts = byPart(rows)
+    .map((part) => {
+      const { name: one, plural } = catalogue.of(part.material);
+      return {
+        name: one,
+        plural,
+        // As many loans again as in this period.
+        ...worn({
+          ...part,
+          next: part.loans,
+          pieceCents: pieceCents(part.material, offers, catalogue),
+          inBags: bags[part.material] ?? 0,
+        }),
+      };
+    })
+    .sort((a, b) => b.low - a.low || (a.name < b.name ? -1 : 1));
+  const kits = [...new Set(rows.map(({ kitId }) => kitId))]
+    .map((kitId) => {
+      const mine = rows.filter((row) => row.kitId === kitId);
+      const most = Math.max(0, ...mine.map((row) => row.loans));
+      const lost = mine.reduce((sum, row) => sum + row.lost, 0);
+      return {
+        kitId,
+        name: name.get(kitId) ?? 'a kit without bags',
+        lost,
+        loans: most,
+        ...wear({ lost, loans: most, next: 0 }),
+        cents: Math.round(
+          mine.reduce((sum, row) => sum + row.lost * pieceCents(row.material, offers, catalogue), 0),
+        ),
+        parts: mine
+          .filter((row) => row.lost > 0)
+          .map(
+            (row) =>
+              `${row.lost} ${row.lost === 1 ? catalogue.of(row.material).name : catalogue.of(row.material).plural}`,
+          ),
+      };
+    })
+    .sort((a, b) => b.low - a.low);
+  return { parts, kits, games: await gamesThatLose(at, rows, built), loans };
+}
+
+/** Losses of the parts that a game plays with, over the loans of the bags it lies in. */
+async function gamesThatLose(
+  at: SchoolHandle,
+  rows: Awaited<ReturnType<typeof losses>>,
+  built: Awaited<ReturnType<typeof builtKits>>,
+) {
+  const plans = await plansOf(at, [...new Set(built.map(({ runId }) => runId))]);
+  const games = new Map<string, { name: string; lost: number; loans: number }>();
+  for (const kitId of new Set(built.map(({ id }) => id))) {
+    const plan = plans.get(built.find(({ id }) => id === kitId)!.runId)?.plan;
+    const mine = rows.filter((row) => row.kitId === kitId);
+    for (const ref of plan?.variants ?? []) {
+      const variant = open(ref);
+      const needed = new Set<string>(
+        variant.needs(plan!.ageBand).parts.map(({ material }) => plan!.swaps?.[material] ?? material),
+      );
+      const used = mine.filter(({ material }) => needed.has(material));
+      if (used.length === 0) continue;
+      const there = games.get(ref.name) ?? { name: ref.name, lost: 0, loans: 0 };
+      games.set(ref.name, {
+        name: ref.name,
+        lost: there.lost + used.reduce((sum, row) => sum + row.lost, 0),
+        loans: there.loans + Math.max(...used.map((row) => row.loans)),
+      });
+    }
+  }
+  return [...games.values()]
+    .filter(({ lost }) => lost > 0)
+    .map((one) => ({ ...one, ...wear({ ...one, next: 0 }) }))
+    .sort((a, b) => b.low - a.low);
+}
+
+/** How many copies are enough, and what the store holds at the end of the term. */
+export async function copiesIn(at: SchoolHandle, period: Period, termEnds: string | undefined) {
+  const now = today(at);
+  const [uses, rows, onHand, catalogue, loans] = await Promise.all([
+    kitUses(at, period, now),
+    losses(at, period),
+    onHandNow(at),
+    catalogueNow(at),
+    loansReturned(at, period),
+  ]);
+  const weeks = weeksOf(period);
+  const kits = uses.flatMap((use) => supplyOf({ ...use, weeks }) ?? []);
+  const daysLeft = termEnds ? daysBetween(now, termEnds) : 0;
+  // Loans go on as they went in the period.
+  const next = Math.round((loans / daysOf(period)) * Math.max(0, daysLeft));
+  const parts = byPart(rows).filter(({ material }) => typeof onHand[material] === 'number');
+  const offers = await offersOf(
+    at,
+    parts.map(({ material }) => material),
+  );
+  const stock = parts
+    .map((part) => {
+      const share = loans ? part.loans / loans : 0;
+      return {
+        name: catalogue.of(part.material).plural,
+        ...ahead(
+          { ...part, next: Math.round(next * share), onHand: onHand[part.material] as number },
+          offers.filter((one) => one.material === part.material),
+        ),
+      };
+    })
+    .sort((a, b) => a.low - b.low || (a.name < b.name ? -1 : 1));
+  return {
+    kits: kits.sort((a, b) => b.chanceNoneHome - a.chanceNoneHome),
+    idle: uses.filter(({ loans: lent }) => lent === 0).map(({ name, copies }) => ({ name, copies })),
+    stock,
+    next,
+    termEnds,
+  };
+}
+
+/** What plays, kit by kit; what a play costs where it is asked for, which takes a moment. */
+export async function playedIn(at: SchoolHandle, period: Period, withCost: boolean) {
+  const now = today(at);
+  const [uses, times, words, built, school] = await Promise.all([
+    kitUses(at, period, now),
+    timesPlayed(at, period),
+    wordsSaid(at, period),
+    builtKits(at),
+    listMaterials(at),
+  ]);
+  const plans = await plansOf(at, [...new Set(built.map(({ runId }) => runId))]);
+  const kits = await Promise.all(
+    uses.map(async ({ kitId, name, loans }) => {
+      const plan = plans.get(built.find(({ id }) => id === kitId)!.runId)!.plan;
+      const { variants } = await recipeOf({ plan, school });
+      const minutes = variants.map(({ reckoning }) => reckoning.length.minutes.mean);
+      const of = times.filter((one) => one.kitId === kitId);
+      const found = <T>(list: readonly (T | null)[]): T[] => list.filter((one): one is T => one !== null);
+      return playedOf({
+        kitId,
+        name,
+        loans,
+        times: found(of.map((one) => one.times)),
+        minutes: found(of.map((one) => one.minutes)),
+        said: words.filter((one) => one.kitId === kitId).map(({ said }) => said),
+        reckonedMinutes: Math.round(minutes.reduce((sum, one) => sum + one, 0) / Math.max(1, minutes.length)),
+        ...(withCost ? { loanCents: await loanCents(at, kitId) } : {}),
+      });
+    }),
+  );
+  const grades = (Object.keys(AGE_BANDS) as AgeBand[]).flatMap(
+    (band): (Share & { id: string; label: string; n: number; of: number })[] => {
+      const mine = words.filter(({ children, child }) => whoOf('', children, child).band === band);
+      const n = mine.filter(({ said }) => said === 'justRight').length;
+      return mine.length
+        ? [{ id: band, label: AGE_BANDS[band], n, of: mine.length, ...wilson(n, mine.length) }]
+        : [];
+    },
+  );
+  return { kits, grades, words: words.length };
+}
+
+async function loanCents(at: SchoolHandle, kitId: string): Promise<number | undefined> {
+  const kit = await findKit(at, kitId);
+  if (!kit) return undefined;
+  const materials = await catalogueNow(at);
+  const cost = await costOfKit(
+    at,
+    kit,
+    await offersOf(
+      at,
+      materials.all.map(({ id }) => id),
+    ),
+  );
+  return cost.problem === undefined ? cost.loanCents : undefined;
+}

@@ -1,0 +1,139 @@
+/** Every table of looking back as a file: a line of headings and the rows below it. */
+import { DIMENSIONS, type Dimension, type GroupShare } from '~/core/looking/reached';
+import type { Period } from '~/core/looking/period';
+import type { SchoolHandle } from '~/data/db';
+import { writeRows } from '../csv';
+import { copiesIn, playedIn, reachedIn, wearIn } from './figures';
+
+interface Sheet {
+  columns: readonly string[];
+  rows: (string | number | null | undefined)[][];
+}
+const short = (n: number | undefined): string =>
+  n === undefined ? '' : String(Math.round(n * 10_000) / 10_000);
+
+const shares = (measure: string, list: readonly GroupShare[]): Sheet['rows'] =>
+  list.map(({ label, n, of, share, low, high }) => [
+    measure,
+    label,
+    n,
+    of,
+    short(share),
+    short(low),
+    short(high),
+  ]);
+const SHARES = ['measure', 'group', 'families', 'of', 'share', 'low', 'high'];
+
+const reachedBy =
+  (by: Dimension) =>
+  async (at: SchoolHandle, period: Period): Promise<Sheet> => {
+    const found = (await reachedIn(at, period)).by[by];
+    return {
+      columns: SHARES,
+      rows: [
+        ...shares('had a bag', found.reached.shares),
+        ...shares('told how it went', found.answered.shares),
+        ...shares('had a bag again', found.again.shares),
+      ],
+    };
+  };
+
+type Table = (at: SchoolHandle, period: Period, termEnds: string | undefined) => Promise<Sheet>;
+const TABLES: Readonly<Record<string, Table>> = {
+  ...Object.fromEntries(
+    (Object.keys(DIMENSIONS) as Dimension[]).map((by): [string, Table] => [`reached-${by}`, reachedBy(by)]),
+  ),
+  months: async (at, period) => ({
+    columns: SHARES,
+    rows: shares('had a bag', (await reachedIn(at, period)).months),
+  }),
+  wear: async (at, period) => ({
+    columns: ['part', 'lost', 'loans', 'perLoan', 'low', 'high', 'spares', 'lostCents', 'bagsCents'],
+    rows: (await wearIn(at, period)).parts.map((one) => [
+      one.name,
+      one.lost,
+      one.loans,
+      short(one.perLoan),
+      short(one.low),
+      short(one.high),
+      one.spares,
+      one.lostCents,
+      one.bagsCents,
+    ]),
+  }),
+  'wear-kits': async (at, period) => ({
+    columns: ['kit', 'lost', 'loans', 'perLoan', 'cents', 'what'],
+    rows: (await wearIn(at, period)).kits.map((one) => [
+      one.name,
+      one.lost,
+      one.loans,
+      short(one.perLoan),
+      one.cents,
+      one.parts.join('; '),
+    ]),
+  }),
+  copies: async (at, period, termEnds) => ({
+    columns: ['kit', 'copies', 'asksPerWeek', 'weeksOut', 'chanceNoneHome', 'copiesNeeded'],
+    rows: (await copiesIn(at, period, termEnds)).kits.map((one) => [
+      one.name,
+      one.copies,
+      short(one.asksPerWeek),
+      short(one.weeksOut),
+      short(one.chanceNoneHome),
+      one.copiesNeeded,
+    ]),
+  }),
+  stock: async (at, period, termEnds) => ({
+    columns: ['part', 'onHand', 'left', 'low', 'high', 'short', 'packs', 'costCents'],
+    rows: (await copiesIn(at, period, termEnds)).stock.map((one) => [
+      one.name,
+      one.onHand,
+      one.left,
+      one.low,
+      one.high,
+      one.short,
+      one.packs.join('; '),
+      one.costCents,
+    ]),
+  }),
+  play: async (at, period) => ({
+    columns: ['kit', 'loans', 'answers', 'playsPerLoan', 'minutesSaid', 'minutesReckoned', 'justRight', 'of'],
+    rows: (await playedIn(at, period, false)).kits.map((one) => [
+      one.name,
+      one.loans,
+      one.answers,
+      short(one.playsPerLoan),
+      one.minutesSaid,
+      one.reckonedMinutes,
+      one.right?.n,
+      one.right?.of,
+    ]),
+  }),
+  'right-by-grade': async (at, period) => ({
+    columns: ['grade', 'justRight', 'of', 'share', 'low', 'high'],
+    rows: (await playedIn(at, period, false)).grades.map(({ label, n, of, share, low, high }) => [
+      label,
+      n,
+      of,
+      short(share),
+      short(low),
+      short(high),
+    ]),
+  }),
+};
+
+/** The table of this name as CSV; undefined where there is none. */
+export async function tableCsv(
+  at: SchoolHandle,
+  name: string,
+  period: Period,
+  termEnds: string | undefined,
+): Promise<string | undefined> {
+  const table = Object.hasOwn(TABLES, name) ? TABLES[name] : undefined;
+  if (!table) return undefined;
+  const { columns, rows } = await table(at, period, termEnds);
+  return writeRows(
+    [...columns, 'from', 'to'],
+    rows.map((cells) => [...cells.map((cell) => String(cell ?? '')), period.from, period.to]),
+  );
+}
