@@ -95,7 +95,6 @@ try {
       await page.getByRole('combobox', { name: /Scan or type/ }).focus();
     },
   });
-  await shoot('lend-messages', '/lend/messages');
   await page.goto(`${web.address}/lend/rounds`);
   await page.locator('html[data-ready]').waitFor();
   await page.getByRole('button', { name: 'Match families and bags' }).click();
@@ -110,6 +109,8 @@ try {
   });
   await shoot('take-back', `/take-back/${out.loan!.id}`);
   await shoot('listen', '/listen');
+  const asked = families.find(({ name }) => name === 'Familia Ibarra Sol')!;
+  await shoot('listen-next', `/listen/families/${asked.id}`);
   await shoot('look-back', '/look-back');
   await page.goto(`${web.address}/word/readers?game=two-tone-spill&language=ar`);
   await page.getByRole('textbox', { name: 'Who reads' }).fill('Amal');

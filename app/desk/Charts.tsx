@@ -138,7 +138,14 @@ export function ShareBars({ rows, labelWidth = 150 }: { rows: readonly ShareRow[
       <Beside told={rows.map(({ told }) => told)} />
       <Bar dataKey="share" fill="#9DBB8F" stroke={color.fern} barSize={20} isAnimationActive={false}>
         {rows.some(({ low, high }) => high > low) && (
-          <ErrorBar dataKey="range" direction="x" width={9} strokeWidth={2} stroke={color.ink} />
+          <ErrorBar
+            dataKey="range"
+            direction="x"
+            width={9}
+            strokeWidth={2}
+            stroke={color.ink}
+            isAnimationActive={false}
+          />
         )}
       </Bar>
     </BarChart>
@@ -178,7 +185,14 @@ export function AmountBars({
       <Beside told={rows.map(({ told, amount }) => told ?? String(amount))} />
       <Bar dataKey="amount" fill="#9DBB8F" stroke={color.fern} barSize={20} isAnimationActive={false}>
         {rows.some(({ low, high }) => low !== undefined || high !== undefined) && (
-          <ErrorBar dataKey="range" direction="x" width={9} strokeWidth={2} stroke={color.ink} />
+          <ErrorBar
+            dataKey="range"
+            direction="x"
+            width={9}
+            strokeWidth={2}
+            stroke={color.ink}
+            isAnimationActive={false}
+          />
         )}
       </Bar>
     </BarChart>

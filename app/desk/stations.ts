@@ -41,7 +41,13 @@ export const STATIONS: readonly {
     waits: 'bags to take back, count or mend',
     roles: ['coordinator', 'helper'],
   },
-  { key: 'listen', label: 'Listen', path: '/listen', waits: 'new answers', roles: ['coordinator'] },
+  {
+    key: 'listen',
+    label: 'Listen',
+    path: '/listen',
+    waits: 'answers and texts to read',
+    roles: ['coordinator'],
+  },
   {
     key: 'lookBack',
     label: 'Look back',

@@ -33,6 +33,8 @@ export interface DayFacts {
   /** Answers that nobody has read; of them those that tell of something missing, or say something of their own. */
   unread: number;
   asking: number;
+  /** Texts that could not be read by themselves. */
+  texts: number;
   /** Reminders to print, held back, and such as could not be sent. */
   strips: number;
   held: number;
@@ -160,6 +162,16 @@ function allTasks(day: DayFacts): DayTask[] {
           : 'What children did and said is worth a minute.',
       about: [],
       act: { label: said(day.unread, 'Read it', 'Read them'), to: '/listen' },
+      roles: COORDINATOR,
+    },
+    day.texts > 0 && {
+      id: 'texts',
+      station: 'listen',
+      count: day.texts,
+      title: `Say what ${count(day.texts, 'text')} of families ${said(day.texts, 'means', 'mean')}`,
+      why: 'They could not be read by themselves, and nothing is guessed.',
+      about: [],
+      act: { label: said(day.texts, 'Look at it', 'Look at them'), to: '/listen/texts' },
       roles: COORDINATOR,
     },
     day.failed > 0 && {

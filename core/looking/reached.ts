@@ -154,6 +154,11 @@ export const closing = (shares: readonly GroupShare[], by: Dimension): string[] 
           : `${count(toClose, 'more bag')} to ${less.label}`,
     );
 
+const monthName = (month: string): string =>
+  new Intl.DateTimeFormat('en-US', { month: 'short', year: 'numeric', timeZone: 'UTC' }).format(
+    new Date(`${month}-01T00:00:00Z`),
+  );
+
 /** How many families had a bag in each month, of all there are. */
 export const byMonth = (families: readonly FamilyFact[], months: readonly string[]): GroupShare[] =>
   families.length === 0
@@ -162,7 +167,7 @@ export const byMonth = (families: readonly FamilyFact[], months: readonly string
         const n = families.filter((one) => one.months.includes(month)).length;
         return {
           id: month,
-          label: month,
+          label: monthName(month),
           n,
           of: families.length,
           ...wilson(n, families.length),

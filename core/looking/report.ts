@@ -38,11 +38,13 @@ export interface ReportFacts {
   languages: readonly GroupShare[];
   grades: readonly GroupShare[];
   closing: readonly string[];
+  months: readonly GroupShare[];
+  /** Words on games that were “just right”, by grade. */
+  rightByGrade: readonly GroupShare[];
   /** Words on games: just right, and all. */
   right?: { n: number; of: number };
   playsPerLoan?: number;
   minutes?: number;
-  /** Words of children, chosen for the report; none by default. */
   lost: { parts: readonly string[]; pieces: number; loans: number; cents: string };
   copies: readonly string[];
   missing: readonly string[];
@@ -65,7 +67,7 @@ class Page {
   }
   title(text: string, sizePt: number): void {
     this.shapes.push(line(this.left, this.y, text, { sizePt, font: 'display' }));
-    this.y += sizePt * 0.55;
+    this.y += sizePt * 0.16 + 1;
   }
   text(text: string, { grey = false, sizePt = TEXT_PT } = {}): void {
     const block = paragraph(text, this.left, this.y, this.width, this.measure, {
@@ -76,7 +78,7 @@ class Page {
     this.y += block.heightMm + 2.2;
   }
   heading(text: string): void {
-    this.y += 5;
+    this.y += 9;
     this.title(text, 15);
   }
   /** Bars with their intervals, in grey that prints; each with its numbers beside it. */
@@ -113,7 +115,6 @@ export function reportSheets(
   const { school, period, madeOn, families, reached, loans, answered, right } = facts;
   const first = new Page(paper, measure);
   first.title(school, 22);
-  first.y += 1;
   first.text('Take-home math games: a look back', { sizePt: 14 });
   first.text(`${period}. Made on ${madeOn}.`, { grey: true });
   first.heading('Who was reached');
@@ -137,6 +138,10 @@ export function reportSheets(
       ? `A difference that is more than chance would be closed by ${facts.closing.join(', and ')}.`
       : 'The groups differ by no more than chance would make them.',
   );
+  if (facts.months.length > 1 && facts.families >= SMALL) {
+    first.text('Families that had a bag, month by month', { grey: true });
+    first.bars(facts.months);
+  }
   first.text(
     `The line in a bar is the range in which the share lies with 95 in 100. Groups of fewer than ${SMALL} families are put together.`,
     { grey: true, sizePt: 11 },
@@ -157,6 +162,11 @@ export function reportSheets(
       .filter(Boolean)
       .join(' '),
   );
+  const rightByGrade = forOthers(facts.rightByGrade, 'other grades');
+  if (rightByGrade.length) {
+    second.text('Games said to be just right, by the grade of the child', { grey: true });
+    second.bars(rightByGrade);
+  }
   second.heading('What it takes');
   const { lost } = facts;
   second.text(

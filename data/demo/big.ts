@@ -140,13 +140,19 @@ export async function fillBig(client: pg.Client, sizes: BigSizes = BIG): Promise
       [school],
     );
     await run(
-      `insert into answer (school_id, send_key, loan_id, language, level, minutes, children, times, child_did, sent_at, read_at)
-       select l.school_id, l.id::text, l.id, (array['en', 'es', 'ar', 'pt'])[1 + abs(hashtext(l.id::text)) % 4], (array['tooEasy', 'justRight', 'justRight', 'tooHard'])[1 + abs(hashtext(l.id::text || 'x')) % 4],
+      `insert into answer (school_id, send_key, loan_id, language, minutes, children, times, child_did, sent_at, read_at)
+       select l.school_id, l.id::text, l.id, (array['en', 'es', 'ar', 'pt'])[1 + abs(hashtext(l.id::text)) % 4],
          5 + abs(hashtext(l.id::text)) % 20, 1 + abs(hashtext(l.id::text)) % 3, 1 + abs(hashtext(l.id::text)) % 6,
          'They counted to ' || abs(hashtext(l.id::text)) % 20, l.returned_on::timestamptz, case when abs(hashtext(l.id::text)) % 200 = 0 then null else now() end
        from loan l where l.school_id = $1 and l.returned_on is not null and not exists (select from answer a where a.school_id = $1 and a.loan_id = l.id)
        order by l.returned_on desc limit $2::int`,
       [school, answers![i]],
+    );
+    await run(
+      `insert into answer_game (school_id, answer_id, position, said)
+       select a.school_id, a.id, 0, (array['tooEasy', 'justRight', 'justRight', 'tooHard'])[1 + abs(hashtext(a.id::text)) % 4]
+       from answer a where a.school_id = $1 and not exists (select from answer_game g where g.school_id = $1 and g.answer_id = a.id)`,
+      [school],
     );
     await run(
       `insert into wording_check (school_id, game_id, message_id, language, message, "right", person_id)

@@ -258,7 +258,7 @@ async function lendAndReturn(
     for (let i = 0; i < families.length; i++) {
       const family = families[(turn + i) % families.length]!;
       // A language that is reached less than the others.
-      if (family.language === 'pt' && random.chance(0.5)) continue;
+      if (family.language === 'pt' && random.chance(0.9)) continue;
       if (!taken.has(family.id) && may(copy, family)) {
         turn = (turn + i + 1) % families.length;
         return family;

@@ -29,6 +29,7 @@ interface Counted {
   unprinted: number;
   unread: number;
   asking: number;
+  texts: number;
   strips: number;
   held: number;
   failed: number;
@@ -39,6 +40,7 @@ async function counted(at: SchoolHandle): Promise<Counted> {
       (select count(*)::int from copy where school_id = ${at.schoolId} and printed_at is null and ready_at is not null and moved_at is null) as unprinted,
       (select count(*)::int from answer where school_id = ${at.schoolId} and read_at is null) as unread,
       (select count(*)::int from answer where school_id = ${at.schoolId} and read_at is null and (btrim(missing) <> '' or btrim(anything_else) <> '')) as asking,
+      (select count(*)::int from text_reply where school_id = ${at.schoolId} and state = 'waiting') as texts,
       (select count(*)::int from message where school_id = ${at.schoolId} and state = 'paper') as strips,
       (select count(*)::int from message where school_id = ${at.schoolId} and state = 'held') as held,
       (select count(*)::int from message where school_id = ${at.schoolId} and state = 'failed') as failed`);

@@ -91,6 +91,10 @@ export const dropOldLooks = async (at: SchoolHandle): Promise<void> => {
     .where(and(ours(at, familyLook), sql`${familyLook.at} < now() - interval '1 year'`));
 };
 
+/** A moment as every reader of JSON knows it. */
+const moment = (column: string): SQL =>
+  sql.raw(`to_char(${column} at time zone 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS"Z"')`);
+
 /** Everything that is kept of a family, as rows: for a file in plain words. */
 export async function knownOf(at: SchoolHandle, familyId: string) {
   const all = async <T>(query: SQL): Promise<T[]> => (await at.execute(query)).rows as T[];
@@ -110,12 +114,12 @@ export async function knownOf(at: SchoolHandle, familyId: string) {
   }>(sql`select l.id, c.tag, k.name as kit, l.lent_on as "lentOn", l.due_on as "dueOn", l.returned_on as "returnedOn", l.closed_as as "closedAs"
     from loan l join copy c on c.school_id = l.school_id and c.id = l.copy_id join kit k on k.school_id = c.school_id and k.id = c.kit_id
     where l.school_id = ${at.schoolId} and l.family_id = ${familyId} order by l.lent_on, l.created_at`);
-  const events = await all<{ kind: string; note: string; at: Date; tag: string }>(sql`
-    select e.kind, e.note, e.at, c.tag from loan_event e join loan l on l.school_id = e.school_id and l.id = e.loan_id
+  const events = await all<{ kind: string; note: string; at: string; tag: string }>(sql`
+    select e.kind, e.note, ${moment('e.at')} as at, c.tag from loan_event e join loan l on l.school_id = e.school_id and l.id = e.loan_id
     join copy c on c.school_id = l.school_id and c.id = l.copy_id
     where e.school_id = ${at.schoolId} and l.family_id = ${familyId} order by e.serial`);
-  const holds = await all<{ kit: string; askedAt: Date; closedAs: string | null }>(sql`
-    select k.name as kit, h.asked_at as "askedAt", h.closed_as as "closedAs" from hold h join kit k on k.school_id = h.school_id and k.id = h.kit_id
+  const holds = await all<{ kit: string; askedAt: string; closedAs: string | null }>(sql`
+    select k.name as kit, ${moment('h.asked_at')} as "askedAt", h.closed_as as "closedAs" from hold h join kit k on k.school_id = h.school_id and k.id = h.kit_id
     where h.school_id = ${at.schoolId} and h.family_id = ${familyId} order by h.serial`);
   const messages = await all<{
     onDay: string;
@@ -125,16 +129,16 @@ export async function knownOf(at: SchoolHandle, familyId: string) {
     answered: string | null;
   }>(sql`
     select on_day as "onDay", kind, state, text, answered from message where school_id = ${at.schoolId} and family_id = ${familyId} order by created_at`);
-  const texts = await all<{ receivedAt: Date; reach: string; text: string; state: string }>(sql`
-    select received_at as "receivedAt", reach, text, state from text_reply where school_id = ${at.schoolId} and family_id = ${familyId} order by received_at`);
+  const texts = await all<{ receivedAt: string; reach: string; text: string; state: string }>(sql`
+    select ${moment('received_at')} as "receivedAt", reach, text, state from text_reply where school_id = ${at.schoolId} and family_id = ${familyId} order by received_at`);
   const came = await all<{ name: string; onDay: string }>(sql`
     select g.name, g.on_day as "onDay" from attendance a join gathering g on g.school_id = a.school_id and g.id = a.gathering_id
     where a.school_id = ${at.schoolId} and a.family_id = ${familyId} order by g.on_day`);
   const promises = await all<{ name: string; onDay: string; tag: string; why: string }>(sql`
     select r.name, r.on_day as "onDay", c.tag, p.why from promise p join round r on r.school_id = p.school_id and r.id = p.round_id
     join copy c on c.school_id = p.school_id and c.id = p.copy_id where p.school_id = ${at.schoolId} and p.family_id = ${familyId} order by r.on_day`);
-  const pictures = await all<{ createdAt: Date; goesOn: string }>(sql`
-    select p.created_at as "createdAt", p.goes_on as "goesOn" from work_picture p join answer a on a.school_id = p.school_id and a.id = p.answer_id
+  const pictures = await all<{ createdAt: string; goesOn: string }>(sql`
+    select ${moment('p.created_at')} as "createdAt", p.goes_on as "goesOn" from work_picture p join answer a on a.school_id = p.school_id and a.id = p.answer_id
     join loan l on l.school_id = a.school_id and l.id = a.loan_id where p.school_id = ${at.schoolId} and l.family_id = ${familyId} order by p.created_at`);
   return { family: one, loans, events, holds, messages, texts, came, promises, pictures };
 }

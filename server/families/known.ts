@@ -106,7 +106,7 @@ export async function knownText(
       'What happened to these loans',
       known.events.map(
         ({ kind, note, at: moment, tag }) =>
-          `${showTime(at, moment)}: ${showTag(tag)} ${kind}${note ? `, ${note}` : ''}`,
+          `${showTime(at, new Date(moment))}: ${showTag(tag)} ${kind}${note ? `, ${note}` : ''}`,
       ),
     ),
     part(
@@ -117,19 +117,20 @@ export async function knownText(
       'Texts they sent',
       known.texts.map(
         ({ receivedAt, text, state }) =>
-          `${showTime(at, receivedAt)}: “${text}” (${state === 'read' ? 'read as an answer' : state === 'aside' ? 'set aside' : 'waits for a person'})`,
+          `${showTime(at, new Date(receivedAt))}: “${text}” (${state === 'read' ? 'read as an answer' : state === 'aside' ? 'set aside' : 'waits for a person'})`,
       ),
     ),
     part(
       'Pictures of their children’s work',
       known.pictures.map(
-        ({ createdAt, goesOn }) => `sent ${showTime(at, createdAt)}, deleted after ${goesOn}`,
+        ({ createdAt, goesOn }) => `sent ${showTime(at, new Date(createdAt))}, deleted after ${goesOn}`,
       ),
     ),
     part(
       'What they waited for',
       known.holds.map(
-        ({ kit, askedAt, closedAs }) => `${showTime(at, askedAt)}: ${kit}, ${closedAs ?? 'still waiting'}`,
+        ({ kit, askedAt, closedAs }) =>
+          `${showTime(at, new Date(askedAt))}: ${kit}, ${closedAs ?? 'still waiting'}`,
       ),
     ),
     part(

@@ -40,6 +40,8 @@ export async function reportOf(
     answered: reach.answered,
     languages: reach.by.language.reached.shares,
     grades: reach.by.grade.reached.shares,
+    months: reach.months,
+    rightByGrade: played.grades.map((one) => ({ ...one, small: one.of < SMALL })),
     // What would close a gap names its group: only where the group is not small.
     closing: closing(
       reach.by.language.reached.shares.filter(({ small }) => !small),

@@ -3,6 +3,7 @@ import { DIMENSIONS, type Dimension, type GroupShare } from '~/core/looking/reac
 import type { Period } from '~/core/looking/period';
 import type { SchoolHandle } from '~/data/db';
 import { writeRows } from '../csv';
+import { correctionOf, schoolWords } from '../listening/levels';
 import { copiesIn, playedIn, reachedIn, wearIn } from './figures';
 
 interface Sheet {
@@ -107,6 +108,47 @@ const TABLES: Readonly<Record<string, Table>> = {
       one.reckonedMinutes,
       one.right?.n,
       one.right?.of,
+    ]),
+  }),
+  'wear-games': async (at, period) => ({
+    columns: ['game', 'lost', 'loans', 'perLoan', 'low', 'high'],
+    rows: (await wearIn(at, period)).games.map((one) => [
+      one.name,
+      one.lost,
+      one.loans,
+      short(one.perLoan),
+      short(one.low),
+      short(one.high),
+    ]),
+  }),
+  // What follows from all answers is of no period; its days say when it was asked for.
+  demands: async (at) => {
+    const words = await schoolWords(at);
+    return {
+      columns: ['game', 'reckoned', 'moved', 'sd', 'answers', 'now'],
+      rows: [...words.variants.values()].map(({ id, name }) => {
+        const { shift, sd, answers } = correctionOf(words, id);
+        return [
+          name,
+          short(words.demands.get(id)!.demand),
+          short(shift),
+          short(sd),
+          answers,
+          short(words.asks[id]),
+        ];
+      }),
+    };
+  },
+  forecasts: async (at) => ({
+    columns: ['from', 'to', 'said', 'answers', 'share', 'low', 'high'],
+    rows: (await schoolWords(at)).meaning.tenths.map(({ from, to, said, answers, share, low, high }) => [
+      from,
+      short(to),
+      short(said),
+      answers,
+      short(share),
+      short(low),
+      short(high),
     ]),
   }),
   'right-by-grade': async (at, period) => ({

@@ -392,8 +392,8 @@ describe('years of a school', () => {
   it('are listened to by their newest answers, and read for what is short without all that was complete', async () => {
     const loan = await lendOut(world, { lentOn: '2026-11-01', dueOn: '2026-11-22' });
     await world.at.execute(sql`
-      insert into answer (send_key, loan_id, language, level, sent_at)
-      select 'old ' || n, ${loan}, 'es', 'justRight', now() - make_interval(mins => n) from generate_series(1, 1200) n`);
+      insert into answer (send_key, loan_id, language, sent_at)
+      select 'old ' || n, ${loan}, 'es', now() - make_interval(mins => n) from generate_series(1, 1200) n`);
     const page = async (first: number) => {
       const { answers: shown, found } = await pageOfAnswers(world.at, {
         kitId: world.kitId,

@@ -73,6 +73,17 @@ describe('an evening', () => {
     expect((await messages()).map(({ said }) => said.length)).toEqual([1, 2]);
   });
 
+  it('tells who reads messages how to answer by text, in their words, where one bag is meant', async () => {
+    await reach(world.families[1]!, {});
+    await due(0, 1, daysAfter(day, 1));
+    await reach(world.families[2]!, { channel: 'mail' });
+    await due(1, 2, daysAfter(day, 1));
+    await evening(world.at, day);
+    const texts = Object.fromEntries((await messages()).map(({ familyName, text }) => [familyName, text]));
+    expect(texts['Family Dunlin']).toMatch(/easy, ok or hard, then the minutes\. 1 Two-Tone Spill/);
+    expect(texts['Family Auk']).not.toMatch(/by text/);
+  });
+
   it('says nothing to who never wants it, once a week to who would rather, and on paper to whom nobody can reach', async () => {
     await reach(world.families[0]!, { channel: 'never' });
     await reach(world.families[1]!, { weekly: true });
@@ -112,7 +123,7 @@ describe('an evening', () => {
     await evening(world.at, day);
     const [one] = await messages();
     expect(one).toMatchObject({ state: 'waiting', unchecked: true });
-    expect(one!.text.split('\n')).toHaveLength(5);
+    expect(one!.text.split('\n')).toHaveLength(6);
   });
 
   it('tells of a bag that is set aside, once for each bag', async () => {

@@ -118,6 +118,21 @@ const ACCESS: Record<
   'routes/take-back/check.tsx': { read: desk, send: desk },
   'routes/people/staff-list.tsx': { read: one, send: one },
   'routes/listen/answers.tsx': { read: one, send: one },
+  'routes/listen/slips.tsx': { read: one, send: one },
+  'routes/listen/slip-bag.ts': { read: one },
+  'routes/listen/texts.tsx': { read: one, send: one },
+  'routes/listen/calls.tsx': { read: desk },
+  'routes/listen/call.tsx': { read: desk, send: desk },
+  'routes/listen/games.tsx': { read: one },
+  'routes/listen/family.tsx': { read: one },
+  'routes/listen/picture.ts': { read: one },
+  'routes/look-back/wear.tsx': { read: one },
+  'routes/look-back/copies.tsx': { read: one },
+  'routes/look-back/play.tsx': { read: one },
+  'routes/look-back/table-csv.ts': { read: one },
+  'routes/look-back/report-pdf.ts': { read: one },
+  'routes/lend/keeping.tsx': { read: one, send: one },
+  'routes/lend/known-txt.ts': { read: one },
   'routes/look-back/overview.tsx': { read: one, send: one },
   'routes/look-back/copy.tsx': { read: desk },
   'routes/not-found.tsx': { read: all, send: all },
@@ -198,6 +213,7 @@ describe('who may go where', () => {
         .replace(':familyId', world.families[0]!.id)
         .replace(':loanId', loan.ok ? loan.loanId : '')
         .replace(':copyId', world.copies[0]!.id)
+        .replace(':table', 'wear.csv')
         .replace(':linkKey', world.copies[0]!.linkKey)
         .replace('*', 'no/such/page');
     const cookies: Record<string, string> = { nobody: '' };

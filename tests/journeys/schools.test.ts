@@ -5,7 +5,9 @@ import { createRound } from '~/data/queries/rounds';
 import { today } from '~/server/today';
 import { sql } from 'drizzle-orm';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { closeDatabase } from '~/data/db';
+import { closeDatabase, type SchoolHandle } from '~/data/db';
+import { addPicture } from '~/data/queries/pictures';
+import { workPicture } from '~/data/schema';
 import { loadDemoWhenEmpty, type Demo } from '~/data/demo/load';
 import { listShortages } from '~/data/queries/counts';
 import { listFamilies } from '~/data/queries/families';
@@ -64,6 +66,12 @@ async function rowsOf(schoolId: string): Promise<string[]> {
   return found;
 }
 
+/** A picture of a child's work; its id. */
+async function aPicture(at: SchoolHandle, answerId: string): Promise<string> {
+  await addPicture(at, { answerId, image: Buffer.from('x'), width: 1, height: 1, goesOn: today(at) });
+  return (await at.select({ id: workPicture.id }).from(workPicture))[0]!.id;
+}
+
 describe('a school of the district', () => {
   it('shows nothing of itself to another one, at any address, and takes nothing from there', async () => {
     const { at } = demo;
@@ -100,6 +108,8 @@ describe('a school of the district', () => {
           personId: maren,
         }),
       ],
+      ':pictureId': [await aPicture(at, answers[0]!.answer.id)],
+      ':table': ['reached-language.csv', 'wear-kits.csv'],
       ':key': ['x'.repeat(32)],
       // A label is read by whoever holds the basket.
       ':linkKey': [],
@@ -128,6 +138,7 @@ describe('a school of the district', () => {
       ...families.map(({ name }) => name),
       ...copies.flatMap(({ tag, linkKey }) => [tag, linkKey]),
       ...answers.map(({ answer }) => answer.childDid).filter(Boolean),
+      ...answers.flatMap(({ games: each }) => each.map(({ childSaid }) => childSaid)).filter(Boolean),
       ...games.map(({ definition }) => definition.name.en),
       'A secret pack',
       'A secret hand-out',

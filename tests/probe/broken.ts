@@ -88,7 +88,8 @@ export async function brokenThings(field: Field, size: number): Promise<Row> {
       insert into loan (copy_id, family_id, lent_on, due_on, returned_on, closed_as)
       select id, ${world.families[0]!.id}, current_date - 9, current_date, current_date, 'returned' from copy where tag like 'BRK%'`);
     await world.at.execute(sql`
-      insert into answer (send_key, loan_id, language, level, minutes) select gen_random_uuid()::text, l.id, 'es', 'tooHard', 9 from loan l join copy c on c.id = l.copy_id where c.tag like 'BRK%'`);
+      with said as (insert into answer (send_key, loan_id, language, minutes) select gen_random_uuid()::text, l.id, 'es', 9 from loan l join copy c on c.id = l.copy_id where c.tag like 'BRK%' returning school_id, id)
+      insert into answer_game (school_id, answer_id, position, said) select school_id, id, 0, 'tooHard' from said`);
     const coordinator = await field.visitor('Coordinator');
     const { rows: copies } = await world.at.execute<{ id: string; link_key: string }>(
       sql`select id, link_key from copy where tag like 'BRK%'`,
@@ -109,7 +110,10 @@ export async function brokenThings(field: Field, size: number): Promise<Row> {
       '/lend',
       '/take-back',
       '/listen',
+      '/listen/games',
       '/look-back',
+      '/look-back/wear',
+      '/look-back/play',
       '/lend/families',
       '/people',
       '/me',

@@ -21,6 +21,9 @@ import { newOwnGame } from '~/core/own/definition';
 import type { SchoolHandle } from '~/data/db';
 import { takeBack } from '~/data/queries/returns';
 import { sql } from 'drizzle-orm';
+import { addPicture } from '~/data/queries/pictures';
+import { familyLook, workPicture } from '~/data/schema';
+import { receive } from '~/server/listening/texts';
 
 /** Every row of every table as text, by table. */
 export async function everything(url: string): Promise<Map<string, string[]>> {
@@ -84,6 +87,10 @@ export async function forgetting(field: Field, size: number): Promise<Row> {
       lost: 'grumblewort',
       more: 'snarkleberry',
       later: 'Family Zzyxquist',
+      nickname: 'Yxsolda',
+      changed: 'flimmerwick',
+      texted: 'bramblethwack',
+      thanked: 'glimmerdank',
     };
     const made = await coordinator.post('/lend/families/new', {
       name: words.name,
@@ -112,12 +119,25 @@ export async function forgetting(field: Field, size: number): Promise<Row> {
       loan: hidden,
       'g0.said': 'justRight',
       'g0.childSaid': words.said,
-      'g0.child': 'Ysolda',
+      'g0.child': words.nickname,
+      'g0.changed': words.changed,
       minutes: '9',
       missing: words.lost,
       anythingElse: words.more,
     });
     if (answered.status !== 302) lost.push(`the answer was not kept: ${answered.status}`);
+    // They write a text that nobody understands, are thanked, looked at, and a picture lies with their answer.
+    await receive(field.world.at, { id: randomUUID(), from: words.reach, text: words.texted });
+    const [said] = await answersOf(field.world.at);
+    await coordinator.post('/listen', { intent: 'line', answer: said!.answer.id, line: words.thanked });
+    await addPicture(field.world.at, {
+      answerId: said!.answer.id,
+      image: Buffer.from('x'),
+      width: 1,
+      height: 1,
+      goesOn: today(world.at),
+    });
+    await coordinator.get(`/listen/families/${id}`);
     const refused = await coordinator.post(path, { intent: 'forget' });
     if (refused.status !== 409) lost.push(`forgotten while a copy is out: ${refused.status}`);
     await takeBack(field.world.at, { loanId: loan, returnedOn: '2026-11-25', personId: null, counts: [] });
@@ -131,6 +151,8 @@ export async function forgetting(field: Field, size: number): Promise<Row> {
       for (const word of Object.values(words))
         if (rows.some((row) => row.includes(word))) lost.push(`${table} still knows ${word}`);
     }
+    if (await field.world.at.$count(workPicture)) lost.push('a picture of theirs is still here');
+    if (await field.world.at.$count(familyLook)) lost.push('it is still known who looked at them');
     const [answer] = await answersOf(field.world.at);
     if (answer?.games[0]?.said !== 'justRight') lost.push('the numbers of the answer are gone too');
     const listen = await coordinator.get('/listen');
@@ -191,8 +213,11 @@ export async function growSchool(at: SchoolHandle): Promise<void> {
     sql`insert into loan_event (loan_id, kind) select id, k from loan, unnest(array['lent', 'returned']) k`,
   );
   await at.execute(sql`
-    insert into answer (send_key, loan_id, language, level, minutes, child_did)
-    select id::text, id, 'es', 'justRight', 9, 'They counted to ' || lent_on from loan where lent_on > date '2021-01-01'`);
+    with said as (
+      insert into answer (send_key, loan_id, language, minutes, child_did)
+      select id::text, id, 'es', 9, 'They counted to ' || lent_on from loan where lent_on > date '2021-01-01'
+      returning school_id, id)
+    insert into answer_game (school_id, answer_id, position, said) select school_id, id, 0, 'justRight' from said`);
 }
 
 /** Backs up, restores into a new database and compares every row of every table; what holds something is not written over. */

@@ -17,7 +17,6 @@ export async function loader({ request, params }: Route.LoaderArgs) {
     headers: {
       'Content-Type': 'text/plain; charset=utf-8',
       'Content-Disposition': 'attachment; filename="family.txt"',
-      'Cache-Control': 'no-store',
     },
   });
 }

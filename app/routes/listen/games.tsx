@@ -113,8 +113,11 @@ export default function Games({ loaderData }: Route.ComponentProps) {
                 ]}
               />
               <Faint>
-                On the scale of school years: 0 is pre-K, 1 kindergarten, 2 grade 1, 3 grade 2, 4 grade 3. An
-                answer counts half after half a year; a family counts once for each game.
+                <a href="/look-back/demands.csv" download>
+                  As a table for a spreadsheet (CSV)
+                </a>
+                . On the scale of school years: 0 is pre-K, 1 kindergarten, 2 grade 1, 3 grade 2, 4 grade 3.
+                An answer counts half after half a year; a family counts once for each game.
               </Faint>
             </Stack>
           </Panel>
@@ -122,6 +125,7 @@ export default function Games({ loaderData }: Route.ComponentProps) {
         {answers > 0 && (
           <Figure
             id="calibration"
+            csv="/look-back/forecasts.csv"
             title="Can the forecasts be believed?"
             sentence={
               off.length === 0

@@ -15,7 +15,6 @@ export async function loader({ request, params }: Route.LoaderArgs) {
   return new Response(new Uint8Array(found.image), {
     headers: {
       'Content-Type': 'image/jpeg',
-      'Cache-Control': 'private, no-store',
       'X-Content-Type-Options': 'nosniff',
     },
   });

@@ -1,4 +1,3 @@
-import { data } from 'react-router';
 import { slipBag } from '~/server/listening/slip';
 import { requireRole } from '~/server/people/session';
 import type { Route } from './+types/slip-bag';
@@ -7,5 +6,5 @@ import type { Route } from './+types/slip-bag';
 export async function loader({ request }: Route.LoaderArgs) {
   const { at } = await requireRole(request, 'coordinator');
   const slip = (new URL(request.url).searchParams.get('slip') ?? '').slice(0, 40);
-  return data(await slipBag(at, slip), { headers: { 'Cache-Control': 'no-store' } });
+  return slipBag(at, slip);
 }

@@ -109,6 +109,7 @@ export default function WhatWears({ loaderData }: Route.ComponentProps) {
                   : 'No game lost a piece.'
               }
               how="A piece counts for every game of its bag that plays with it."
+              csv={tableFile('wear-games', period)}
               rows={games}
               rowKey={({ name }) => name}
               columns={[

@@ -221,7 +221,7 @@ export const FamilyMore = styled.details`
   &[open] > summary::before {
     content: '−';
   }
-  > * + * {
+  && > * + * {
     margin-top: 1.1rem;
   }
 `;

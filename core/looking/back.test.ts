@@ -1,0 +1,263 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { contextOf, saidOn } from '~/core/paper/testing';
+import { PAPERS } from '~/core/paper/sheet';
+import { supplyOf } from './copies';
+import { daysOf, monthsOf, periodIn, periods } from './period';
+import { median, playedOf, playedSentence } from './played';
+import { byMonth, closing, gaps, sharesBy, sharesSentence, SMALL, type FamilyFact } from './reached';
+import { forOthers, reportSheets, type ReportFacts } from './report';
+import { wear } from './wear';
+import { ahead, byPart, worn, wornSentence } from './worn';
+
+const TERMS = [
+  { name: 'Cockle term', from: '2026-05-01', to: '2026-08-20' },
+  { name: 'Herring term', from: '2026-09-07', to: '2026-12-25' },
+  { name: 'Lambing term', from: '2027-01-10', to: '2027-04-02' },
+];
+const TODAY = '2026-11-27';
+
+describe('the days that are looked back on', () => {
+  it('are the term that is on, unless an address names others', () => {
+    const of = (query: string) => periodIn(new URLSearchParams(query), TERMS, TODAY);
+    expect(of('')).toEqual({ id: 'term 2026-09-07', name: 'Herring term', from: '2026-09-07', to: TODAY });
+    expect(of('period=term 2026-05-01')).toMatchObject({ name: 'Cockle term', to: '2026-08-20' });
+    expect(of('from=2026-10-01&to=2026-10-31')).toMatchObject({
+      id: 'own',
+      from: '2026-10-01',
+      to: '2026-10-31',
+    });
+    expect(of('period=year&from=2026-10-01&to=2027-10-31')).toMatchObject({ id: 'own', to: TODAY });
+    expect(periodIn(new URLSearchParams(), [], TODAY)).toMatchObject({ id: 'weeks', from: '2026-09-05' });
+  });
+  it('never end before they begin, or after today, whatever an address says', () => {
+    const text = fc.oneof(
+      fc.string({ maxLength: 12 }),
+      fc.constantFrom('2026-02-30', '2026-13-01', '2026-11-01', '2099-01-01', '0000-00-00'),
+    );
+    fc.assert(
+      fc.property(text, text, text, (period, from, to) => {
+        const found = periodIn(new URLSearchParams({ period, from, to }), TERMS, TODAY);
+        expect(found.from <= found.to && found.to <= TODAY).toBe(true);
+        expect(daysOf(found)).toBeGreaterThan(0);
+        expect(monthsOf(found).at(-1)).toBe(found.to.slice(0, 7));
+      }),
+    );
+  });
+  it('name a term that has not begun nowhere', () => {
+    expect(periods(TERMS, TODAY).map(({ name }) => name)).not.toContain('Lambing term');
+    expect(monthsOf({ from: '2026-09-30', to: '2026-12-01' })).toEqual([
+      '2026-09',
+      '2026-10',
+      '2026-11',
+      '2026-12',
+    ]);
+  });
+});
+
+const family = (language: string, lent: number, answered = 0): FamilyFact => ({
+  language,
+  children: 'Pip, grade 1\nJuno, kindergarten',
+  group: 'Room 1',
+  lent,
+  answered,
+  months: lent ? ['2026-10'] : [],
+});
+const many = (n: number, one: FamilyFact): FamilyFact[] => Array.from({ length: n }, () => one);
+const SCHOOL = [
+  ...many(18, family('en', 2, 1)),
+  family('en', 0),
+  ...many(2, family('pt', 1)),
+  ...many(5, family('pt', 0)),
+  family('ar', 1),
+];
+
+describe('who is reached', () => {
+  it('is spoken of only where it is more than chance, with what would close it', () => {
+    const shares = sharesBy(SCHOOL, 'language', 'reached');
+    expect(shares.map(({ id, n, of, small }) => [id, n, of, small])).toEqual([
+      ['en', 18, 19, false],
+      ['pt', 2, 7, false],
+      ['ar', 1, 1, true],
+    ]);
+    const [gap, ...rest] = gaps(shares);
+    expect(rest).toEqual([]);
+    expect(gap).toMatchObject({ less: { id: 'pt' }, more: { id: 'en' } });
+    expect(gap!.low).toBeGreaterThan(0);
+    expect(closing(shares, 'language')).toEqual([
+      `${gap!.toClose} more bags to Portuguese-speaking families`,
+    ]);
+    // So many more make the share as large, and one fewer does not.
+    const { less, more, toClose } = gap!;
+    expect((less.n + toClose) / less.of).toBeGreaterThanOrEqual(more.share - 1e-9);
+    expect((less.n + toClose - 1) / less.of).toBeLessThan(more.share);
+    expect(sharesSentence(shares, 'reached')).toMatch(
+      /^Portuguese: 2 of 7 .* more than chance .* 1 group is small/,
+    );
+  });
+  it('says nothing of a difference that chance makes', () => {
+    const shares = sharesBy(
+      [...many(3, family('en', 1)), family('es', 0), ...many(2, family('es', 1))],
+      'language',
+      'reached',
+    );
+    expect(gaps(shares)).toEqual([]);
+    expect(sharesSentence(shares, 'reached')).toMatch(/no more than chance/);
+    expect(sharesSentence([], 'reached')).toMatch(/nobody yet/);
+  });
+  it('counts a family in the grade of each child, and answers among those that had a bag', () => {
+    expect(sharesBy(SCHOOL, 'grade', 'reached').map(({ id, of }) => [id, of])).toEqual([
+      ['g1', 27],
+      ['K', 27],
+    ]);
+    expect(sharesBy(SCHOOL, 'language', 'answered').map(({ id, n, of }) => [id, n, of])).toEqual([
+      ['en', 18, 18],
+      ['pt', 0, 2],
+      ['ar', 0, 1],
+    ]);
+    expect(byMonth(SCHOOL, ['2026-09', '2026-10']).map(({ n }) => n)).toEqual([0, 21]);
+    expect(byMonth([], ['2026-09'])).toEqual([]);
+  });
+});
+
+describe('what others may see', () => {
+  it('never breaks out a small group, and loses no family while there are enough', () => {
+    const group = fc.record({
+      of: fc.integer({ min: 1, max: 20 }),
+      part: fc.double({ min: 0, max: 1, noNaN: true }),
+    });
+    fc.assert(
+      fc.property(fc.array(group, { maxLength: 7 }), (list) => {
+        const families = list.flatMap(({ of, part }, i) =>
+          Array.from({ length: of }, (_, j) => family(`x${i}`, j < Math.round(of * part) ? 1 : 0)),
+        );
+        const shown = forOthers(sharesBy(families, 'language', 'reached'), 'other languages');
+        for (const { of } of shown) expect(of).toBeGreaterThanOrEqual(SMALL);
+        const all = shown.reduce((sum, { of }) => sum + of, 0);
+        expect(all).toBe(families.length >= SMALL ? families.length : 0);
+        // What was put together cannot be told apart by taking the others from the whole.
+        expect(shown.filter(({ label }) => label === 'other languages').length).toBeLessThanOrEqual(1);
+      }),
+    );
+  });
+  it('is two pages that stay on their paper and name no small group', () => {
+    const shares = sharesBy(SCHOOL, 'language', 'reached');
+    const facts: ReportFacts = {
+      school: 'Kittiwake Bay Elementary',
+      period: 'Herring term',
+      madeOn: 'Fri, Nov 27',
+      families: 27,
+      reached: 21,
+      loans: 40,
+      answered: 18,
+      languages: shares,
+      grades: sharesBy(SCHOOL, 'grade', 'reached'),
+      months: byMonth(SCHOOL, ['2026-09', '2026-10', '2026-11']),
+      rightByGrade: sharesBy(SCHOOL, 'grade', 'answered'),
+      closing: closing(shares, 'language'),
+      right: { n: 12, of: 30 },
+      playsPerLoan: 3.2,
+      minutes: 10,
+      lost: { parts: ['counters, 30 in 100 loans'], pieces: 12, loans: 40, cents: '$2.10' },
+      copies: ['Market day: Build 2 more.'],
+      missing: ['Nothing is missing.'],
+    };
+    for (const paper of ['letter', 'a4'] as const) {
+      const sheets = reportSheets(facts, { paper, measure: contextOf().measure });
+      expect(sheets).toHaveLength(2);
+      for (const { shapes } of sheets)
+        for (const shape of shapes)
+          if (shape.kind === 'rect') expect(shape.y + shape.height).toBeLessThan(PAPERS[paper].heightMm);
+      const said = sheets.flatMap(saidOn).join(' ');
+      expect(said).not.toMatch(/Arabic/);
+      expect(said).toMatch(/English/);
+      expect(said).toMatch(/21 of 27 families/);
+    }
+  });
+});
+
+describe('what wears', () => {
+  it('adds up over kits, and is dear where its losses cost more than all that lie in bags', () => {
+    expect(
+      byPart([
+        { material: 'a', kitId: 'x', lost: 2, loans: 10 },
+        { material: 'a', kitId: 'y', lost: 1, loans: 5 },
+      ]),
+    ).toEqual([{ material: 'a', lost: 3, loans: 15 }]);
+    const part = { material: 'a', lost: 12, loans: 40, next: 40, pieceCents: 10 };
+    expect(worn({ ...part, inBags: 8 })).toMatchObject({ lostCents: 120, bagsCents: 80, dear: true });
+    expect(worn({ ...part, inBags: 30 })).toMatchObject({ dear: false });
+    expect(worn({ ...part, inBags: 30 }).spares).toBe(wear({ lost: 12, loans: 40, next: 40 }).spares);
+  });
+  it('names first what goes most surely, not what was lost once', () => {
+    const of = (material: string, lost: number, loans: number) => ({
+      name: material,
+      plural: `${material}s`,
+      ...worn({ material, lost, loans, next: loans, pieceCents: 5, inBags: 100 }),
+    });
+    expect(wornSentence([of('deck', 1, 1), of('counter', 30, 60)])).toMatch(
+      /^Counters go fastest: 30 were lost in 60 loans/,
+    );
+    expect(wornSentence([of('deck', 0, 9)])).toMatch(/^No part was lost/);
+  });
+  it('tells what a store holds at the end, and packs that cover what may be short', () => {
+    const offers = [{ id: 'p', name: 'bag of 20', size: 20, priceCents: 300 }];
+    const plenty = ahead({ material: 'a', lost: 10, loans: 50, next: 20, onHand: 100 }, offers);
+    expect(plenty).toMatchObject({ short: 0, packs: [], costCents: 0 });
+    expect(plenty.low <= plenty.left && plenty.left <= plenty.high && plenty.high <= 100).toBe(true);
+    const few = ahead({ material: 'a', lost: 10, loans: 50, next: 50, onHand: 3 }, offers);
+    expect(few.short).toBe(wear({ lost: 10, loans: 50, next: 50 }).spares - 3);
+    expect(few).toMatchObject({ packs: ['1 × bag of 20'], costCents: 300 });
+    expect(ahead({ material: 'a', lost: 10, loans: 50, next: 50, onHand: 3 }, []).packs).toEqual([]);
+  });
+});
+
+describe('how many copies', () => {
+  const use = { kitId: 'k', name: 'Kit', weeks: 10, daysOut: 280, loans: 20 };
+  it('are built where too many ask in vain, and taken apart where two are idle', () => {
+    expect(supplyOf({ ...use, copies: 1, asks: 30 })!.change).toBeGreaterThan(0);
+    const idle = supplyOf({ ...use, copies: 12, asks: 4 })!;
+    expect(idle.change).toBe(idle.copiesNeeded + 1 - 12);
+    expect(idle.sentence).toMatch(/could be taken apart for their parts\.$/);
+    const enough = supplyOf({ ...use, copies: 3, asks: 4 })!;
+    expect(enough.copiesNeeded).toBeLessThanOrEqual(3);
+    expect(enough.change).toBe(Math.min(0, enough.copiesNeeded + 1 - 3));
+    expect(supplyOf({ ...use, loans: 0, copies: 3, asks: 0 })).toBeUndefined();
+  });
+});
+
+describe('what plays', () => {
+  const kit = {
+    kitId: 'k',
+    name: 'Kit',
+    loans: 9,
+    reckonedMinutes: 10,
+    said: ['justRight', 'tooHard'] as const,
+  };
+  it('is the middle of what families say, and what a loan costs over its plays', () => {
+    const found = playedOf({ ...kit, times: [2, 4], minutes: [10, 20, 90], loanCents: 60 });
+    expect(found).toMatchObject({
+      playsPerLoan: 3,
+      minutesSaid: 20,
+      ratio: 2,
+      playCents: 20,
+      right: { n: 1, of: 2 },
+    });
+    expect(playedOf({ ...kit, times: [], minutes: [], said: [] })).toEqual({
+      kitId: 'k',
+      name: 'Kit',
+      loans: 9,
+      answers: 0,
+      reckonedMinutes: 10,
+    });
+    expect(median([3, 1, 2, 4])).toBe(2.5);
+    expect(median([])).toBeUndefined();
+  });
+  it('is spoken of where three families say so', () => {
+    const of = (minutes: number[]) => playedOf({ ...kit, times: [], minutes });
+    expect(playedSentence([of([20, 20])])).toMatch(/^Too few/);
+    expect(playedSentence([of([20, 20, 20])])).toBe('Kit takes longer than reckoned.');
+    expect(playedSentence([of([5, 5, 5])])).toBe('Kit is shorter than reckoned.');
+    expect(playedSentence([of([10, 10, 11])])).toMatch(/about as long/);
+  });
+});
