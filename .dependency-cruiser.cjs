@@ -20,6 +20,7 @@ const ROOMS = [
   'lending',
   'listening',
   'looking',
+  'evening',
   'figures',
 ];
 const NO_TEST = '\\.(test|testing)\\.tsx?$|/testing\\.ts$';

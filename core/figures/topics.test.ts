@@ -21,6 +21,7 @@ describe('what the stations compute, asked from outside', () => {
       'reach',
       'wear',
       'supply',
+      'evening',
       'verdict',
     ]);
     expect(

@@ -1,6 +1,7 @@
 /** What can be asked on the command line beside the games: each topic with the form of its question. */
 import type { Static, TSchema } from '@sinclair/typebox';
 import { checkJson } from '~/core/check/check';
+import { evening, eveningSchema } from '~/core/evening/rotation';
 import { check } from '~/core/games/kit/check';
 import { findGame } from '~/core/games/shelf';
 import { buy, buySchema } from '~/core/kits/buy';
@@ -59,6 +60,7 @@ const TOPICS: Readonly<Record<string, Topic>> = {
   reach: topic(reachSchema, reach),
   wear: topic(wearSchema, wear),
   supply: topic(supplySchema, supply),
+  evening: topic(eveningSchema, (asked) => evening(asked)),
   verdict: topic(verdictSchema, ({ variants, players, held, printed, deckLacks }) => {
     const opened = variants.map(({ game: id, params }) => {
       const game = findGame(id);

@@ -22,7 +22,11 @@ export interface Programme {
 }
 
 export type Solved =
-  { status: 'optimal'; values: ReadonlyMap<string, number>; aim: number } | { status: 'infeasible' };
+  | { status: 'optimal'; values: ReadonlyMap<string, number>; aim: number }
+  | { status: 'infeasible' }
+  /** The time was over: the best that was found, or nothing yet. */
+  | { status: 'late'; values?: ReadonlyMap<string, number>; aim?: number };
+export type Proved = Exclude<Solved, { status: 'late' }>;
 
 type Solver = Awaited<ReturnType<typeof load>>;
 let loading: Promise<Solver> | undefined;
@@ -47,6 +51,17 @@ function sum(terms: Terms, names: ReadonlyMap<string, string>): string {
   return lines.join('\n ');
 }
 
+/** Whether values keep all conditions; such that are no numbers do not. */
+const keeps = (conditions: readonly Condition[], values: ReadonlyMap<string, number>): boolean =>
+  conditions.every(({ terms, is, bound }) => {
+    const value = valueOf(terms, values);
+    return is === '<='
+      ? value <= bound + 1e-6
+      : is === '>='
+        ? value >= bound - 1e-6
+        : Math.abs(value - bound) <= 1e-6;
+  });
+
 /** The value of a sum of variables. */
 export const valueOf = (terms: Terms, values: ReadonlyMap<string, number>): number =>
   [...terms].reduce((total, [name, factor]) => total + factor * (values.get(name) ?? 0), 0);
@@ -55,7 +70,14 @@ export const valueOf = (terms: Terms, values: ReadonlyMap<string, number>): numb
  * Solves a programme. Throws RangeError for a variable that has no bound, for what HiGHS gives as whole and is not, and
  * where the best cannot be proved within the `seconds`.
  */
-export async function solve(programme: Programme, seconds = 30): Promise<Solved> {
+export async function solve(programme: Programme, seconds = 30): Promise<Proved> {
+  const found = await solveFor(programme, seconds);
+  if (found.status === 'late') throw new RangeError('programme: the best cannot be proved in time');
+  return found;
+}
+
+/** The same, where the best that was found in time will do. */
+export async function solveFor(programme: Programme, seconds: number): Promise<Solved> {
   const { direction, aim, conditions, whole } = programme;
   // A programme without variables has one answer.
   if (whole.size === 0)
@@ -91,15 +113,24 @@ export async function solve(programme: Programme, seconds = 30): Promise<Solved>
   const stepped = [...aim.values()].every(Number.isInteger);
   const found = highs.solve(model, { ...EXACT, mip_abs_gap: stepped ? 0.999 : 1e-9, time_limit: seconds });
   if (found.Status === 'Infeasible') return { status: 'infeasible' };
-  if (found.Status !== 'Optimal') throw new RangeError(`programme: the solver says "${found.Status}"`);
+  const late = found.Status === 'Time limit reached';
+  if (found.Status !== 'Optimal' && !late)
+    throw new RangeError(`programme: the solver says "${found.Status}"`);
   const values = new Map(
     [...names].map(([name, short]) => {
       const column = found.Columns[short] as { Primal?: number } | undefined;
       const value = column?.Primal ?? Number.NaN;
       const near = Math.round(value);
-      if (!(Math.abs(value - near) < 1e-4)) throw new RangeError(`programme: no whole number for ${name}`);
+      if (!(Math.abs(value - near) < 1e-4)) {
+        if (late) return [name, Number.NaN] as const;
+        throw new RangeError(`programme: no whole number for ${name}`);
+      }
       return [name, near] as const;
     }),
   );
+  if (late)
+    return keeps(conditions, values)
+      ? { status: 'late', values, aim: valueOf(aim, values) }
+      : { status: 'late' };
   return { status: 'optimal', values, aim: valueOf(aim, values) };
 }

@@ -63,6 +63,17 @@ export async function textsNow(at: SchoolHandle): Promise<{ waiting: TextLine[];
   return { waiting: plain(waiting), done: plain(done) };
 }
 
+/** What is settled goes after half a year, and what came from nobody who is known after a month. */
+export const dropOldTexts = async (at: SchoolHandle): Promise<void> => {
+  await at.delete(textReply).where(
+    and(
+      ours(at, textReply),
+      sql`${textReply.receivedAt} < now() - case when ${textReply.familyId} is null then interval '30 days'
+        when ${textReply.state} = 'waiting' then interval '2 years' else interval '180 days' end`,
+    ),
+  );
+};
+
 /** So many digits make a number that can be told from others. */
 const FEWEST_DIGITS = 7;
 /** Families that are reached so: by the same digits, or the same words. */

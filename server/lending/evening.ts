@@ -32,6 +32,7 @@ import {
 import { dropOldPictures } from '~/data/queries/pictures';
 import { dropOldLooks } from '~/data/queries/privacy';
 import { lendingRules } from '~/data/queries/rules';
+import { dropOldTexts } from '~/data/queries/texts';
 import { findSchool } from '~/data/queries/schools';
 import { readingsAt } from '~/data/queries/wording';
 import { lineChecks } from '~/data/queries/words';
@@ -172,6 +173,7 @@ export async function evening(at: SchoolHandle, today: string): Promise<string[]
   await dropHeld(at, today);
   await dropOldPictures(at, today);
   await dropOldLooks(at);
+  await dropOldTexts(at);
   await addMessages(at, await messagesOf(at, today));
   return waitingMessages(at);
 }

@@ -16,7 +16,7 @@ import {
   type Family,
 } from '~/data/queries/families';
 import { createVariant, saveKit } from '~/data/queries/kits';
-import { lend, undoLoan } from '~/data/queries/lending';
+import { undoLoan } from '~/data/queries/lending';
 import {
   addAnswer,
   addTheme,
@@ -32,7 +32,7 @@ import { pageOfMessages } from '~/data/queries/outbox';
 import { addPicture, dropOldPictures, findPicture } from '~/data/queries/pictures';
 import { takeBack } from '~/data/queries/returns';
 import { copiesForRound } from '~/data/queries/rounds';
-import { findText, settleText, textsNow } from '~/data/queries/texts';
+import { dropOldTexts, findText, settleText, textsNow } from '~/data/queries/texts';
 import { lineStates } from '~/data/queries/words';
 import { workPicture } from '~/data/schema';
 import { keepAnswer } from '~/server/listening/keep';
@@ -43,6 +43,7 @@ import { receive } from '~/server/listening/texts';
 import { sayTo } from '~/server/listening/thanks';
 import { seeToUnclear, unclearNow } from '~/server/listening/unclear';
 import { today as todayAt } from '~/server/today';
+import { everything } from '../owner';
 import { answersOf, aWord, lendOut, printedCopies, smallSchool, type SmallSchool } from '../world';
 
 let world: SmallSchool;
@@ -215,6 +216,25 @@ describe('a text that comes in', () => {
     expect(await settleText(world.at, first!.id, { state: 'read', answerId, personId: me() })).toBe(true);
     expect((await findText(world.at, first!.id))!.state).toBe('read');
     expect(await asksNow(world.at)).toMatchObject({ texts: 4 });
+  });
+
+  it('is not kept for ever: what is settled goes after half a year, what came from nobody known after a month', async () => {
+    await change(world.families[0]!, { reach: '555-0177' });
+    await text('555-0177', 'hola');
+    await text('555-0000', 'hello');
+    const aged = (days: number) =>
+      everything().execute(sql`update text_reply set received_at = now() - make_interval(days => ${days})`);
+    await aged(40);
+    await dropOldTexts(world.at);
+    expect(await whys()).toEqual(['They have not had a bag lately.']);
+    const [left] = (await textsNow(world.at)).waiting;
+    await settleText(world.at, left!.id, { state: 'aside' });
+    await aged(170);
+    await dropOldTexts(world.at);
+    expect((await textsNow(world.at)).done).toHaveLength(1);
+    await aged(190);
+    await dropOldTexts(world.at);
+    expect((await textsNow(world.at)).done).toEqual([]);
   });
 
   it('goes with its family when that is forgotten', async () => {

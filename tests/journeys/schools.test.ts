@@ -109,7 +109,6 @@ describe('a school of the district', () => {
         }),
       ],
       ':pictureId': [await aPicture(at, answers[0]!.answer.id)],
-      ':table': ['reached-language.csv', 'wear-kits.csv'],
       ':key': ['x'.repeat(32)],
       // A label is read by whoever holds the basket.
       ':linkKey': [],
@@ -128,6 +127,9 @@ describe('a school of the district', () => {
           : []),
         ...(path === '/print' ? [`/print?copy=${copies[0]!.id}`, `/print?run=${copies[0]!.buildRunId}`] : []),
         ...(path === '/print/page.svg' ? [`/print/page.svg?page=1&copy=${copies[0]!.id}`] : []),
+        ...(path === '/look-back/:table'
+          ? ['/look-back/reached-language.csv', '/look-back/wear-kits.csv']
+          : []),
         ...(path === '/scan' ? ['/scan?q=arroyo', `/scan?q=${copies[0]!.linkKey}`] : []),
         ...(path === '/choose/compare'
           ? [`/choose/compare?a=variant:${variants[0]!.id}&b=variant:${variants[1]!.id}`]

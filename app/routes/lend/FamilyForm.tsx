@@ -159,8 +159,7 @@ export function FamilyForm({
           isSelected={value.pictures}
           onChange={(pictures) => onChange({ pictures })}
         >
-          They allow pictures of their children’s work; without it none can be sent, and those that are here
-          go
+          They allow pictures of work done at home; without it none can be sent, and those that are here go
         </TickBox>
         <Row>
           <Button type="submit" isPending={busy}>

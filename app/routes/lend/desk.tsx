@@ -293,7 +293,12 @@ export default function Desk({ loaderData, actionData }: Route.ComponentProps) {
                 <>
                   <p style={{ fontSize: '1.5rem' }}>{family.name}</p>
                   <p>{aboutLanguage(family.language).name}</p>
-                  <Link to={clear('family')}>Choose another family</Link>
+                  <Row $gap="1.2rem">
+                    <Link to={clear('family')}>Choose another family</Link>
+                    {loaderData.maySeeFamilies && (
+                      <Link to={`/listen/families/${family.id}`}>What would be just right for them</Link>
+                    )}
+                  </Row>
                 </>
               ) : (
                 <Faint>Type a part of the name on the scan line{copy ? ' now' : ''}.</Faint>

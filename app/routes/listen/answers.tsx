@@ -189,7 +189,7 @@ export default function Answers({ loaderData, actionData }: Route.ComponentProps
             <Form method="get" role="search">
               <Row>
                 <TextBox
-                  key={asked.text}
+                  key={`words ${asked.text}`}
                   name="q"
                   inputType="search"
                   label="Words they used"
@@ -198,7 +198,7 @@ export default function Answers({ loaderData, actionData }: Route.ComponentProps
                 />
                 {themes.length > 0 && (
                   <Pick
-                    key={asked.themeId ?? ''}
+                    key={`theme ${asked.themeId}`}
                     name="theme"
                     label="Theme"
                     defaultValue={asked.themeId ?? ''}
