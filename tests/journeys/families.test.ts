@@ -66,10 +66,10 @@ describe('families', () => {
     await page.getByRole('link', { name: 'Export as CSV' }).click();
     const exported = readFileSync(await (await download).path(), 'utf8');
     expect(exported.split('\r\n')[0]).toBe(
-      'name,language,speaks,children,group,reach,channel,weekly,underThree,allergens',
+      'name,language,speaks,children,group,reach,channel,weekly,underThree,allergens,pictures',
     );
     expect(exported).toContain(
-      'Família Maré,en,Spanish,"A., grade 1; Bo, kindergarten",Room 4,at the gate,message,no,yes,',
+      'Família Maré,en,Spanish,"A., grade 1; Bo, kindergarten",Room 4,at the gate,message,no,yes,,no',
     );
 
     await page.getByRole('link', { name: 'Família Maré' }).click();
