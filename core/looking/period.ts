@@ -40,14 +40,23 @@ export function periods(terms: readonly Term[], today: string): Period[] {
   ];
 }
 
+const MOST_DAYS = 5 * 366;
+
 /** The period that an address asks for: one that is offered, or days of its own; the first that is offered otherwise. */
 export function periodIn(search: URLSearchParams, terms: readonly Term[], today: string): Period {
   const offered = periods(terms, today);
   const known = offered.find(({ id }) => id === search.get('period'));
   const [from, to] = [dayOf(search.get('from')), dayOf(search.get('to'))];
+  // What is older than some years is not looked back on.
+  const earliest = daysAfter(today, -MOST_DAYS);
   // Days that are named go before a name that was left as it was.
   if (from && to && from <= to && from <= today && !(known?.from === from && known.to === to))
-    return { id: 'own', name: 'days of your own', from, to: to < today ? to : today };
+    return {
+      id: 'own',
+      name: 'days of your own',
+      from: from < earliest ? earliest : from,
+      to: to < earliest ? earliest : to < today ? to : today,
+    };
   return known ?? offered[0]!;
 }
 

@@ -111,9 +111,12 @@ function mistakeIn(field: string): Mistake {
 export async function action({ request, params, context }: Route.ActionArgs) {
   const page = await familyPage(request, params.linkKey, context.clientAddress);
   const form = await request.formData();
-  const kept: Record<string, string[]> = {};
-  for (const name of new Set(form.keys()))
-    kept[name] = form.getAll(name).filter((value): value is string => typeof value === 'string');
+  const kept: Record<string, string[]> = Object.fromEntries(
+    [...new Set(form.keys())].map((name) => [
+      name,
+      form.getAll(name).filter((value): value is string => typeof value === 'string'),
+    ]),
+  );
   const refuse = (top: FamilyMessage, status: number, fields: Record<string, Mistake> = {}) =>
     data({ top, kept, fields }, { status });
   if (page.refused) return refuse(`refuse.${page.refused}`, page.status);
