@@ -66,6 +66,8 @@ export default [
       route('messages', 'routes/lend/messages.tsx'),
       route('hall', 'routes/lend/hall.tsx'),
       route('tables', 'routes/lend/tables.tsx'),
+      route('evenings', 'routes/lend/evenings.tsx'),
+      route('evenings/:eveningId', 'routes/lend/evening.tsx'),
       route('rounds', 'routes/lend/rounds.tsx'),
       route('rounds/:roundId', 'routes/lend/round.tsx'),
       ...prefix('families', [
@@ -122,6 +124,8 @@ export default [
   route('lend/calendar.ics', 'routes/lend/calendar-ics.ts'),
   route('lend/rounds/:roundId/solve', 'routes/lend/round-solve.ts'),
   route('lend/rounds/:roundId/:paper', 'routes/lend/round-pdf.ts'),
+  route('lend/evenings/:eveningId/clock', 'routes/lend/evening-clock.tsx'),
+  route('lend/evenings/:eveningId/:paper', 'routes/lend/evening-pdf.ts'),
   route('lend/families/cards.pdf', 'routes/lend/cards-pdf.ts'),
   route('lend/messages/strips.pdf', 'routes/lend/strips-pdf.ts'),
   route('lend/hall/act', 'routes/lend/hall-act.ts'),

@@ -5,6 +5,7 @@ const WAYS: readonly (Way & { helpers: boolean })[] = [
   { to: '/lend/hall', label: 'In the hall', helpers: true, reload: true },
   { to: '/lend/tables', label: 'Sign-in table', helpers: true },
   { to: '/lend/rounds', label: 'Hand-outs', helpers: true },
+  { to: '/lend/evenings', label: 'Evenings', helpers: true },
   { to: '/lend/waiting', label: 'Who waits', helpers: false },
   { to: '/lend/messages', label: 'Messages', helpers: false },
   { to: '/lend/families', label: 'Families', helpers: false },

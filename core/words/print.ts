@@ -53,4 +53,9 @@ export const PRINT_WORDS = source('print', {
   'calibration.frame': 'The thin frame is {mm} mm from every edge. All four sides must be there.',
   'calibration.back': 'Hold it to the light: the crosses of both sides must meet within {mm} mm.',
   'calibration.flip': 'Not so? Flip on the long edge.',
+  'evening.welcome': 'Welcome. This is your way through the evening.',
+  'evening.table': 'Table {table}',
+  'evening.round': 'Round {round}',
+  'evening.change': 'Please go to your next table.',
+  'evening.over': 'Thank you for coming.',
 });

@@ -35,6 +35,7 @@ import { addLineChecks } from '../queries/words';
 import { partCount } from '../schema';
 import { familiesAnswer, type DemoLoan } from './answers';
 import { childrenOf } from './children';
+import { nextWeek } from './evening';
 
 const MORE: readonly (readonly [
   name: string,
@@ -154,6 +155,7 @@ export async function aTerm(
   const loans = await lendAndReturn(at, day, people, copies, families, random);
   await familiesAnswer(at, day, loans, by, random);
   await textsCameIn(at);
+  await nextWeek(at, day, by);
   await saveLendingRules(at, { ...USUAL_LENDING, bagsAtOnce: 2, renewals: 2 }, 1, by);
   await saveClassDays(at, [{ group: 'Room 6', backOn: 3 }]);
   await whoWaits(at, day, by, families);

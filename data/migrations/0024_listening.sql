@@ -96,7 +96,6 @@ ALTER TABLE "work_picture" ADD CONSTRAINT "work_picture_school_id_school_id_fk" 
 ALTER TABLE "work_picture" ADD CONSTRAINT "work_picture_of_answer" FOREIGN KEY ("school_id","answer_id") REFERENCES "public"."answer"("school_id","id") ON DELETE cascade ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "family_look" ADD CONSTRAINT "family_look_school_id_school_id_fk" FOREIGN KEY ("school_id") REFERENCES "public"."school"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "family_look" ADD CONSTRAINT "family_look_person_id_person_id_fk" FOREIGN KEY ("person_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
-ALTER TABLE "family_look" ADD CONSTRAINT "family_look_at_family" FOREIGN KEY ("school_id","family_id") REFERENCES "public"."family"("school_id","id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "keeping_rule" ADD CONSTRAINT "keeping_rule_school_id_school_id_fk" FOREIGN KEY ("school_id") REFERENCES "public"."school"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 CREATE INDEX "answer_by_theme" ON "answer_theme" USING btree ("school_id","theme_id");--> statement-breakpoint
 CREATE UNIQUE INDEX "text_reply_came" ON "text_reply" USING btree ("school_id","carried_as");--> statement-breakpoint

@@ -16,3 +16,4 @@ export * from './outbox';
 export * from './hall';
 export * from './gatherings';
 export * from './privacy';
+export * from './evenings';

@@ -11,6 +11,8 @@ import type { HazardId, SaferKit } from '~/core/kits/safety';
 import type { RunPlan } from '~/core/kits/run-plan';
 import type { CopyVerdict, Held } from '~/core/kits/verdict';
 import type { Round, RoundAsked, RoundStep } from '~/core/lending/round';
+import type { Offered } from '~/core/evening/offer';
+import type { EveningAsked } from '~/core/evening/rotation';
 import type { Demand } from '~/core/listening/demand';
 import type { Meaning } from '~/core/listening/meaning';
 import type { Mended } from '~/core/listening/next';
@@ -29,6 +31,7 @@ import type {
   MakingTask,
   MeantAsked,
   MendedAsked,
+  Rotated,
 } from './worker';
 
 // The built server has its threads built beside it; tests and commands start them from their sources.
@@ -82,6 +85,15 @@ export const canOf = rememberedBy<CanAsked & AtSchool, Can>((asked) => reckon('c
 export const afternoonOf = rememberedBy<AfternoonTask, RunPlan>((asked) => reckon('afternoon', asked), 16);
 /** What the shelf says of a game of the school's own. */
 export const entryOf = rememberedBy<GameRef, ShelfEntry>((ref) => reckon('entry', ref), 200);
+let offering: Promise<Offered[]> | undefined;
+/** Every game as a table of an evening would have it: it changes with the code alone. */
+export const offeredGames = (): Promise<Offered[]> => {
+  offering ??= reckon<undefined, Offered[]>('offeredGames', undefined);
+  offering.catch(() => (offering = undefined));
+  return offering;
+};
+/** Which group plays where in which round, and who hosts. */
+export const rotationOf = rememberedBy<EveningAsked, Rotated>((asked) => reckon('rotation', asked), 64);
 /** What each of these variants asks of a child. */
 export const demandsOf = rememberedBy<readonly DemandAsked[], Demand[]>(
   (asked) => reckon('demands', asked),

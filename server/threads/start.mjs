@@ -22,4 +22,6 @@ export const {
   demands,
   meant,
   mended,
+  offeredGames,
+  rotation,
 } = work;

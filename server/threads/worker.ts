@@ -3,6 +3,8 @@ import type { MessagePort } from 'node:worker_threads';
 import { QUICK } from '~/core/chance/simulate';
 import { SHELF } from '~/core/games/shelf';
 import { faultsOf, settle } from '~/core/games/kit/game';
+import { offered, type Offered } from '~/core/evening/offer';
+import { evening, type EveningAsked, type Rotation } from '~/core/evening/rotation';
 import { gameFor, open, type GameRef, type VariantRef } from '~/core/own/open';
 import type { ShelfEntry } from '~/core/games/shelf/catalogue';
 import { entryOf } from '~/core/games/shelf/entry';
@@ -29,6 +31,10 @@ import { linesIn } from '../words/files';
 import { pdfOf } from '../print/pdf';
 import { layOut, piecesIn, type Asked, type Pieces, type Preview } from '../print/preview';
 import { contextOf, sheetsOf, type Task } from '../print/task';
+
+export type Rotated = { ok: true; rotation: Rotation } | { ok: false; why: string };
+/** Somebody waits for the page: each step of a rotation takes no longer. */
+const EVENING_SECONDS = 2;
 
 export interface DemandAsked {
   ref: VariantRef;
@@ -141,6 +147,17 @@ export const can = ({ school, ...asked }: CanAsked & AtSchool): Promise<Can> =>
 export const afternoon = ({ batches, printing, ...how }: AfternoonTask): RunPlan =>
   planAfternoon(batches, how, printing);
 
+/** Every game as a table of an evening would have it. */
+export const offeredGames = (): Offered[] => offered();
+/** Which group plays where in which round, and who hosts; the reason where that cannot be. */
+export async function rotation(asked: EveningAsked): Promise<Rotated> {
+  try {
+    return { ok: true, rotation: await evening(asked, EVENING_SECONDS) };
+  } catch (error) {
+    if (error instanceof RangeError) return { ok: false, why: error.message };
+    throw error;
+  }
+}
 /** What each of these variants asks of a child. */
 export const demands = (asked: readonly DemandAsked[]): Demand[] =>
   asked.map(({ ref, ageBand }) => {

@@ -1,5 +1,7 @@
 /** Two schools of one district: what one sees of the other, and a morning of somebody who coordinates both. */
 import { ALL } from '~/core/lending/choices';
+import { emptyPlan } from '~/core/evening/plan';
+import { createEvening } from '~/data/queries/evenings';
 import { openGathering } from '~/data/queries/gatherings';
 import { createRound } from '~/data/queries/rounds';
 import { today } from '~/server/today';
@@ -105,6 +107,15 @@ describe('a school of the district', () => {
           onDay: today(at),
           keyHash: 'x'.repeat(64),
           expiresAt: new Date(),
+          personId: maren,
+        }),
+      ],
+      ':eveningId': [
+        await createEvening(at, {
+          name: 'A secret game night',
+          onDay: today(at),
+          startsAt: '17:30',
+          plan: emptyPlan({ name: 'x', startsAt: '17:30', rounds: 2, roundMinutes: 10, changeMinutes: 2 }),
           personId: maren,
         }),
       ],

@@ -54,4 +54,9 @@ export const print: Messages = {
   'calibration.frame': 'الإطار الرفيع يبعد {mm} مم عن كل حافة. يجب أن تظهر الجوانب الأربعة كلها.',
   'calibration.back': 'ارفعوها نحو الضوء: يجب أن تلتقي علامتا الوجهين بفارق لا يزيد على {mm} مم.',
   'calibration.flip': 'ليس كذلك؟ اقلبوا على الحافة الطويلة.',
+  'evening.welcome': 'أهلًا بكم. هذا مساركم في هذه الأمسية.',
+  'evening.table': 'الطاولة {table}',
+  'evening.round': 'الجولة {round}',
+  'evening.change': 'من فضلكم انتقلوا إلى الطاولة التالية.',
+  'evening.over': 'شكرًا لحضوركم.',
 };

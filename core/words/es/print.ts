@@ -54,4 +54,9 @@ export const print: Messages = {
   'calibration.frame': 'El marco fino está a {mm} mm de cada borde. Se deben ver sus cuatro lados.',
   'calibration.back': 'Mírenla a contraluz: las cruces de ambos lados deben coincidir a menos de {mm} mm.',
   'calibration.flip': '¿No es así? Volteen por el borde largo.',
+  'evening.welcome': 'Bienvenidos. Este es su camino por la tarde.',
+  'evening.table': 'Mesa {table}',
+  'evening.round': 'Ronda {round}',
+  'evening.change': 'Pasen a su siguiente mesa, por favor.',
+  'evening.over': 'Gracias por venir.',
 };

@@ -54,4 +54,9 @@ export const print: Messages = {
   'calibration.back':
     'Segurem contra a luz: as cruzes dos dois lados devem se encontrar com até {mm} mm de diferença.',
   'calibration.flip': 'Não se encontram? Virem pela borda longa.',
+  'evening.welcome': 'Boas-vindas. Este é o caminho de vocês nesta noite.',
+  'evening.table': 'Mesa {table}',
+  'evening.round': 'Rodada {round}',
+  'evening.change': 'Por favor, vão para a próxima mesa.',
+  'evening.over': 'Obrigado por virem.',
 };

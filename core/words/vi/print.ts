@@ -52,4 +52,9 @@ export const print: Messages = {
   'calibration.frame': 'Khung mảnh cách mỗi mép {mm} mm. Phải thấy đủ bốn cạnh.',
   'calibration.back': 'Giơ lên ánh sáng: dấu thập hai mặt chỉ được lệch trong {mm} mm.',
   'calibration.flip': 'Không đúng? Lật theo cạnh dài.',
+  'evening.welcome': 'Chào mừng gia đình. Đây là lộ trình của gia đình trong buổi tối nay.',
+  'evening.table': 'Bàn {table}',
+  'evening.round': 'Vòng {round}',
+  'evening.change': 'Xin mời sang bàn tiếp theo.',
+  'evening.over': 'Cảm ơn gia đình đã đến.',
 };

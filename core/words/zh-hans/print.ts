@@ -52,4 +52,9 @@ export const print: Messages = {
   'calibration.frame': '细边框离每条边{mm}毫米。四条边都要看得到。',
   'calibration.back': '对着光看：两面的十字相差不能超过{mm}毫米。',
   'calibration.flip': '不是？请按长边翻转。',
+  'evening.welcome': '欢迎。这是你们今晚的路线。',
+  'evening.table': '第 {table} 桌',
+  'evening.round': '第 {round} 轮',
+  'evening.change': '请去下一张桌子。',
+  'evening.over': '谢谢你们来。',
 };

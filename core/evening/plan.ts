@@ -1,0 +1,256 @@
+/** The plan of an evening as it is kept: who is expected, in which groups, at which tables with which games, with which helpers. */
+import { Type, type Static } from '@sinclair/typebox';
+import { binomial } from '~/core/chance/binomial';
+import { quantile } from '~/core/chance/pmf';
+import { Line, OneOf, Whole } from '~/core/check/schema';
+import { AGE_BANDS, type AgeBand, type Params } from '~/core/games/kit/types';
+import { LEVEL_OF } from '~/core/lending/children';
+import { aboutLanguage, languageNamed, type Language } from '~/core/words/languages';
+import { listed } from '~/core/words/numbers';
+import type { EveningAsked, Rotation } from './rotation';
+
+const text = (maxLength: number, title: string) => Type.String({ minLength: 1, maxLength, title });
+const languages = Type.Array(text(20, 'Language'), { maxItems: 20, title: 'Languages' });
+
+export const MOST = { tables: 20, groups: 40, helpers: 40, rounds: 12 } as const;
+
+/** When and how long: the form on top of a plan. */
+export const whenSchema = Type.Object({
+  name: Line(80, { title: 'Name of the evening' }),
+  startsAt: Type.String({
+    pattern: '^([01]?\\d|2[0-3]):[0-5]\\d$',
+    title: 'Start',
+    description: 'write a time such as 17:30.',
+    default: '17:30',
+  }),
+  rounds: Whole(1, MOST.rounds, { title: 'Rounds', default: 3 }),
+  roundMinutes: Whole(5, 60, { title: 'Minutes of a round', default: 12 }),
+  changeMinutes: Whole(0, 15, { title: 'Minutes to change', default: 3 }),
+});
+export type When = Static<typeof whenSchema>;
+
+const game = Type.Object({
+  gameId: text(80, 'Game'),
+  name: text(120, 'Name of a game'),
+  params: Type.Unsafe<Params>(Type.Record(Type.String(), Type.Unknown())),
+  ageBand: OneOf<AgeBand>(AGE_BANDS, { title: 'Grade' }),
+});
+export const planSchema = Type.Object({
+  rounds: Whole(1, MOST.rounds, { title: 'Rounds' }),
+  roundMinutes: Whole(5, 60, { title: 'Minutes of a round' }),
+  changeMinutes: Whole(0, 15, { title: 'Minutes to change' }),
+  /** Of 100 families that are invited so many come. */
+  come: Whole(1, 100, { title: 'How many come of 100' }),
+  seats: Whole(2, 40, { title: 'Seats of a table' }),
+  tables: Type.Array(
+    Type.Object({
+      id: text(40, 'Table'),
+      seats: Whole(1, 60, { title: 'Seats' }),
+      game: Type.Optional(game),
+    }),
+    {
+      maxItems: MOST.tables,
+    },
+  ),
+  groups: Type.Array(
+    Type.Object({
+      id: text(60, 'Group'),
+      size: Whole(1, 60, { title: 'Size of a group' }),
+      languages,
+      band: OneOf<AgeBand>(AGE_BANDS, { title: 'Grade' }),
+    }),
+    { maxItems: MOST.groups },
+  ),
+  helpers: Type.Array(Type.Object({ id: text(60, 'Helper'), languages }), { maxItems: MOST.helpers }),
+  pins: Type.Array(
+    Type.Object({
+      group: text(60, 'Group'),
+      table: text(40, 'Table'),
+      round: Whole(1, MOST.rounds, { title: 'Round' }),
+    }),
+    {
+      maxItems: 500,
+    },
+  ),
+  hosts: Type.Array(Type.Object({ table: text(40, 'Table'), helper: text(60, 'Helper') }), {
+    maxItems: MOST.tables,
+  }),
+});
+export type EveningPlan = Static<typeof planSchema>;
+
+/** A plan that has just begun. */
+export const emptyPlan = ({ rounds, roundMinutes, changeMinutes }: When): EveningPlan => ({
+  rounds,
+  roundMinutes,
+  changeMinutes,
+  come: 60,
+  seats: 12,
+  tables: [],
+  groups: [],
+  helpers: [],
+  pins: [],
+  hosts: [],
+});
+
+/** Families that are invited, by home language and the grade of their children. */
+export interface Invited {
+  language: Language;
+  band: AgeBand;
+  families: number;
+}
+/** People of a family that come along, as a rule. */
+export const PEOPLE = 3;
+
+/** How many of the invited come: the middle, and nine in ten between. */
+export function coming(invited: number, come: number): { middle: number; low: number; high: number } {
+  const pmf = binomial(invited, come / 100);
+  return { middle: quantile(pmf, 0.5), low: quantile(pmf, 0.05), high: quantile(pmf, 0.95) };
+}
+
+const BANDS = Object.keys(AGE_BANDS) as AgeBand[];
+
+/**
+ * Groups of families that read one language and are near in grade, none larger than a table. Of each language so many
+ * families are expected as its share of the invited; one family at least where any was invited.
+ */
+export function groupsOf(
+  invited: readonly Invited[],
+  come: number,
+  mostPeople: number,
+): EveningPlan['groups'] {
+  const families = Math.max(1, Math.floor(mostPeople / PEOPLE));
+  const groups: EveningPlan['groups'] = [];
+  for (const language of new Set(invited.map((one) => one.language))) {
+    const mine = invited.filter((one) => one.language === language && one.families > 0);
+    const all = mine.reduce((sum, one) => sum + one.families, 0);
+    if (all === 0) continue;
+    const expected = Math.max(1, Math.round((all * come) / 100));
+    // In the order of grades, so that a group is of one age as far as can be.
+    const row = mine
+      .slice()
+      .sort((a, b) => LEVEL_OF[a.band] - LEVEL_OF[b.band])
+      .flatMap(({ band, families: n }) => Array.from({ length: n }, () => band));
+    const seated = Array.from({ length: expected }, (_, i) => row[Math.floor((i * row.length) / expected)]!);
+    const count = Math.ceil(seated.length / families);
+    for (let i = 0; i < count; i++) {
+      const part = seated.slice(
+        Math.round((i * seated.length) / count),
+        Math.round(((i + 1) * seated.length) / count),
+      );
+      const level = part.reduce((sum, band) => sum + LEVEL_OF[band], 0) / part.length;
+      groups.push({
+        id: count > 1 ? `${aboutLanguage(language).name} ${i + 1}` : aboutLanguage(language).name,
+        size: part.length * PEOPLE,
+        languages: [language],
+        band: BANDS[Math.round(level)]!,
+      });
+    }
+  }
+  return groups;
+}
+
+/** Helpers as they are written down: a line for each, "Tobin: English, Spanish". */
+export function readHelpers(
+  written: string,
+): { ok: true; helpers: EveningPlan['helpers'] } | { ok: false; problem: string } {
+  const helpers: EveningPlan['helpers'] = [];
+  for (const line of written.split('\n').map((one) => one.trim())) {
+    if (line === '') continue;
+    const [, name = '', spoken = ''] = /^([^:：]+)[:：]?(.*)$/.exec(line) ?? [];
+    const id = name.trim();
+    if (id === '' || id.length > 60)
+      return { ok: false, problem: `“${line.slice(0, 40)}”: write a name, a colon, and the languages.` };
+    if (helpers.some((one) => one.id === id)) return { ok: false, problem: `${id} stands there twice.` };
+    const tags: Language[] = [];
+    for (const one of spoken
+      .split(/[,;،、]/)
+      .map((part) => part.trim())
+      .filter(Boolean)) {
+      const known = languageNamed(one);
+      if (!known) return { ok: false, problem: `“${one.slice(0, 40)}” is no language that is known here.` };
+      tags.push(known.tag);
+    }
+    helpers.push({ id, languages: [...new Set(tags)] });
+  }
+  return helpers.length > MOST.helpers
+    ? { ok: false, problem: `There is room for ${MOST.helpers} helpers.` }
+    : { ok: true, helpers };
+}
+export const writeHelpers = (helpers: EveningPlan['helpers']): string =>
+  helpers
+    .map(({ id, languages: tags }) => `${id}: ${tags.map((tag) => aboutLanguage(tag).name).join(', ')}`)
+    .join('\n');
+
+/** What is asked of the rotation; pins of what is not there any more count no longer. */
+export const askedOf = ({ rounds, tables, groups, helpers, pins, hosts }: EveningPlan): EveningAsked => ({
+  rounds,
+  tables: tables.map(({ id, seats }) => ({ id, seats })),
+  groups: groups.map(({ id, size, languages: tags }) => ({ id, size, languages: tags })),
+  helpers,
+  pins: pins.filter(
+    ({ group, table, round }) =>
+      round <= rounds && groups.some(({ id }) => id === group) && tables.some(({ id }) => id === table),
+  ),
+  hosts: hosts.filter(
+    ({ table, helper }) => tables.some(({ id }) => id === table) && helpers.some(({ id }) => id === helper),
+  ),
+});
+
+/** What came of solving a plan. */
+export type Solved = { rotation: Rotation; why?: undefined } | { rotation?: undefined; why: string };
+
+/** What cannot be had, and what would help, each in a sentence. */
+export function shortfalls(plan: EveningPlan, rotation: Rotation): string[] {
+  const missing: string[] = [];
+  const spoken = new Set(plan.helpers.flatMap(({ languages: tags }) => tags));
+  const read = [...new Set(plan.groups.flatMap(({ languages: tags }) => tags))];
+  const unheard = read.filter((tag) => !spoken.has(tag));
+  if (unheard.length)
+    missing.push(
+      `No helper speaks ${listed(unheard.map((tag) => aboutLanguage(tag).name))}: ask one who does, or print the host’s card in it.`,
+    );
+  const hostOf = new Map(
+    rotation.hosts.map(({ table, helper }) => [table, plan.helpers.find(({ id }) => id === helper)]),
+  );
+  for (const { id, languages: tags } of plan.groups) {
+    if (!tags.some((tag) => spoken.has(tag))) continue;
+    const rounds = rotation.plan
+      .filter(
+        ({ groups, table }) =>
+          groups.includes(id) && !hostOf.get(table)?.languages.some((tag) => tags.includes(tag)),
+      )
+      .map(({ round }) => round);
+    if (rounds.length)
+      missing.push(
+        `${id}: nobody at the table speaks ${listed(tags.map((tag) => aboutLanguage(tag).name))} in round ${listed(rounds.map(String))}.`,
+      );
+  }
+  const empty = plan.tables.filter(({ id }) => !rotation.hosts.some(({ table }) => table === id));
+  if (empty.length)
+    missing.push(
+      `${listed(empty.map(({ id }) => id))} ${empty.length === 1 ? 'has' : 'have'} no host: ${empty.length === 1 ? 'one more helper' : `${empty.length} more helpers`} would fill ${empty.length === 1 ? 'it' : 'them'}.`,
+    );
+  if (rotation.bound !== undefined)
+    missing.push(
+      `There was no time to prove that nothing better can be: ${rotation.bound} of ${rotation.of} at the most.`,
+    );
+  return missing;
+}
+
+/** When each round begins and ends, as minutes after midnight. */
+export function timesOf(
+  { startsAt }: Pick<When, 'startsAt'>,
+  plan: EveningPlan,
+): { from: number; to: number }[] {
+  const [hours = 0, minutes = 0] = startsAt.split(':').map(Number);
+  const step = plan.roundMinutes + plan.changeMinutes;
+  return Array.from({ length: plan.rounds }, (_, i) => {
+    const from = hours * 60 + minutes + i * step;
+    return { from, to: from + plan.roundMinutes };
+  });
+}
+/** "5:30 PM", from minutes after midnight. */
+export const clockTime = (minutes: number): string => {
+  const of = ((Math.floor(minutes / 60) + 11) % 12) + 1;
+  return `${of}:${String(minutes % 60).padStart(2, '0')} ${minutes % 1440 < 720 ? 'AM' : 'PM'}`;
+};

@@ -1,0 +1,63 @@
+/** Evenings and their plans. */
+import { and, desc, eq, isNull, sql } from 'drizzle-orm';
+import type { Solved } from '~/core/evening/plan';
+import type { Language } from '~/core/words/languages';
+import { type SchoolHandle } from '../db';
+import { evening, family } from '../schema';
+import { ours } from './ours';
+
+export type EveningRow = typeof evening.$inferSelect;
+
+/** Evenings, the latest first. */
+export const listEvenings = (
+  at: SchoolHandle,
+): Promise<Pick<EveningRow, 'id' | 'name' | 'onDay' | 'startsAt'>[]> =>
+  at
+    .select({ id: evening.id, name: evening.name, onDay: evening.onDay, startsAt: evening.startsAt })
+    .from(evening)
+    .where(ours(at, evening))
+    .orderBy(desc(evening.onDay), desc(evening.createdAt))
+    .limit(100);
+
+export const findEvening = async (at: SchoolHandle, id: string): Promise<EveningRow | undefined> =>
+  (
+    await at
+      .select()
+      .from(evening)
+      .where(and(ours(at, evening), eq(evening.id, id)))
+  )[0];
+
+export const createEvening = async (
+  at: SchoolHandle,
+  made: Pick<EveningRow, 'name' | 'onDay' | 'startsAt' | 'plan'> & { solved?: Solved; personId: string },
+): Promise<string> => (await at.insert(evening).values(made).returning({ id: evening.id }))[0]!.id;
+
+/** Saves a plan that was opened on a version. False when somebody else has changed it meanwhile, or it is gone. */
+export const saveEvening = async (
+  at: SchoolHandle,
+  id: string,
+  openedOn: number,
+  change: Partial<Pick<EveningRow, 'name' | 'onDay' | 'startsAt'>> & Pick<EveningRow, 'plan' | 'solved'>,
+): Promise<boolean> =>
+  (
+    await at
+      .update(evening)
+      .set({ ...change, version: sql`${evening.version} + 1` })
+      .where(and(ours(at, evening), eq(evening.id, id), eq(evening.version, openedOn)))
+      .returning({ id: evening.id })
+  ).length > 0;
+
+export const removeEvening = async (at: SchoolHandle, id: string): Promise<boolean> =>
+  (
+    await at
+      .delete(evening)
+      .where(and(ours(at, evening), eq(evening.id, id)))
+      .returning({ id: evening.id })
+  ).length > 0;
+
+/** Families that can be invited: what is counted of each is its language and its children. */
+export const toInvite = (at: SchoolHandle): Promise<{ language: Language; children: string }[]> =>
+  at
+    .select({ language: family.language, children: family.children })
+    .from(family)
+    .where(and(ours(at, family), isNull(family.forgottenAt)));
