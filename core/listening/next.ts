@@ -1,6 +1,7 @@
 /** What to lend a child after this: the variants most likely to be just right, and the rung that would mend this one. */
 import { settle, type Variant } from '~/core/games/kit/game';
 import { assume, type AgeBand, type Params } from '~/core/games/kit/types';
+import { capital } from '~/core/words/numbers';
 import { demandOf, gradeNear, yearName } from './demand';
 import { chanceOf, level, posterior, rangeOf, type LevelAsked } from './level';
 
@@ -34,6 +35,11 @@ export interface Standing {
   worth: number;
   sentence: string;
 }
+/** "Around grade 1", or "Between kindergarten and grade 1". */
+const around = (mean: number): string => {
+  const name = yearName(mean);
+  return name.startsWith('be') ? capital(name) : `Around ${name}`;
+};
 /** The range that holds nine in ten, by its grades. */
 const range = (from: number, to: number): string =>
   gradeNear(from) === gradeNear(to) ? `no other` : `somewhere from ${gradeNear(from)} to ${gradeNear(to)}`;
@@ -58,7 +64,7 @@ export function standing(asked: Pick<LevelAsked, 'band' | 'answers'>, bandName: 
     sentence:
       answers.length === 0
         ? `Nobody has answered yet: the grade stands, ${bandName}.`
-        : `Around ${yearName(mean)}, most likely ${range(from, to)}: ${heard.join(', ')}; older answers count less.`,
+        : `${around(mean)}, most likely ${range(from, to)}: ${heard.join(', ')}; older answers count less.`,
   };
 }
 

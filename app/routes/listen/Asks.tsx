@@ -52,35 +52,55 @@ export function Asks({ asks, unclear }: { asks: Counted; unclear: readonly Uncle
           {asking > 0 && (
             <li>{count(asking, 'answer says', 'answers say')} something of its own: read it below</li>
           )}
-          {unclear.map((one) => (
-            <li key={`${one.gameId} ${one.messageId} ${one.language}`}>
-              <Form method="post">
-                <input type="hidden" name="line" value={`${one.gameId} ${one.messageId} ${one.language}`} />
-                <p>
-                  {count(one.times, 'family', 'families')} did not understand a step of{' '}
-                  {one.own ? (
-                    one.gameName
-                  ) : (
-                    <Link to={`/word/${one.gameId}/${one.messageId}?language=${one.language}`}>
-                      {one.gameName}
-                    </Link>
-                  )}
-                  , in {aboutLanguage(one.language).name}: “{one.text}”
-                </p>
-                <Row $gap="0.6rem">
-                  {/* English is the source: it is worded anew, not doubted. */}
-                  {one.language !== 'en' && (
-                    <Button type="submit" quiet name="intent" value="doubt" isPending={busy}>
-                      Take it to the words desk
-                    </Button>
-                  )}
-                  <Button type="submit" quiet name="intent" value="setAside" isPending={busy}>
-                    Set it aside
-                  </Button>
-                </Row>
-              </Form>
+          {unclear.length > 0 && (
+            <li>
+              <details>
+                <summary>
+                  {count(
+                    unclear.reduce((sum, { times }) => sum + times, 0),
+                    'family',
+                    'families',
+                  )}{' '}
+                  did not understand a step: see which
+                </summary>
+                <List>
+                  {unclear.map((one) => (
+                    <li key={`${one.gameId} ${one.messageId} ${one.language}`}>
+                      <Form method="post">
+                        <input
+                          type="hidden"
+                          name="line"
+                          value={`${one.gameId} ${one.messageId} ${one.language}`}
+                        />
+                        <p>
+                          {count(one.times, 'family', 'families')} did not understand a step of{' '}
+                          {one.own ? (
+                            one.gameName
+                          ) : (
+                            <Link to={`/word/${one.gameId}/${one.messageId}?language=${one.language}`}>
+                              {one.gameName}
+                            </Link>
+                          )}
+                          , in {aboutLanguage(one.language).name}: “{one.text}”
+                        </p>
+                        <Row $gap="0.6rem">
+                          {/* English is the source: it is worded anew, not doubted. */}
+                          {one.language !== 'en' && (
+                            <Button type="submit" quiet name="intent" value="doubt" isPending={busy}>
+                              Take it to the words desk
+                            </Button>
+                          )}
+                          <Button type="submit" quiet name="intent" value="setAside" isPending={busy}>
+                            Set it aside
+                          </Button>
+                        </Row>
+                      </Form>
+                    </li>
+                  ))}
+                </List>
+              </details>
             </li>
-          ))}
+          )}
         </List>
       </Stack>
     </Panel>
