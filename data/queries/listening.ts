@@ -66,16 +66,19 @@ export const answerSentAs = async (at: SchoolHandle, sendKey: string): Promise<s
 /** Takes an answer back that was typed in just now. Answers false when it is read already, or gone. */
 export const removeAnswer = async (at: SchoolHandle, id: string, personId: string): Promise<boolean> =>
   transaction(at, async (tx) => {
+    const [mine] = await tx
+      .select({ id: answer.id })
+      .from(answer)
+      .where(and(ours(tx, answer), eq(answer.id, id), eq(answer.personId, personId), isNull(answer.readAt)))
+      .for('update');
+    if (!mine) return false;
     // A text that became this answer waits again.
     await tx
       .update(textReply)
       .set({ answerId: null, state: 'waiting', why: 'What was read from it was taken back.' })
       .where(and(ours(tx, textReply), eq(textReply.answerId, id)));
-    const gone = await tx
-      .delete(answer)
-      .where(and(ours(tx, answer), eq(answer.id, id), eq(answer.personId, personId), isNull(answer.readAt)))
-      .returning({ id: answer.id });
-    return gone.length > 0;
+    await tx.delete(answer).where(and(ours(tx, answer), eq(answer.id, id)));
+    return true;
   });
 
 /** How often a week families told that they played, over all their loans with an answer. */

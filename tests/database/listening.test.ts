@@ -214,6 +214,8 @@ describe('a text that comes in', () => {
     const [first] = (await textsNow(world.at)).waiting.slice(3);
     const answerId = (await says(loanId, 'justRight'))!;
     expect(await settleText(world.at, first!.id, { state: 'read', answerId, personId: me() })).toBe(true);
+    // What somebody else brought in is not taken back, nor is its text.
+    expect(await removeAnswer(world.at, answerId, me())).toBe(false);
     expect((await findText(world.at, first!.id))!.state).toBe('read');
     expect(await asksNow(world.at)).toMatchObject({ texts: 4 });
   });
