@@ -1,14 +1,21 @@
 /** Evenings: who can be expected, which games stand at the tables, who plays where. */
 import { askedOf, coming, type EveningPlan, type Invited, type Solved } from '~/core/evening/plan';
+import { ofStore, partsOfAll, type PartOfAll, type TableParts } from '~/core/evening/parts';
+import type { Rotation } from '~/core/evening/rotation';
 import { gamesForTables, type TablesFound } from '~/core/evening/tables';
 import type { AgeBand } from '~/core/games/kit/types';
+import type { FieldErrors } from '~/core/check/check';
+import type { AnyMaterialId } from '~/core/materials/catalogue';
+import { catalogueOf, type Catalogue } from '~/core/materials/school';
 import { findGame, SHELF } from '~/core/games/shelf';
 import { readChildren } from '~/core/lending/children';
 import { bandOf } from '~/core/listening/meaning';
 import { nameOf } from '~/core/words/reading';
 import type { SchoolHandle } from '~/data/db';
-import { toInvite } from '~/data/queries/evenings';
-import { offeredGames, rotationOf } from './threads';
+import { toInvite, type Missing } from '~/data/queries/evenings';
+import { listMaterials } from '~/data/queries/materials';
+import { offersOf, onHandNow, reservedNow } from '~/data/queries/store';
+import { canOf, offeredGames, rotationOf, tablePartsOf } from './threads';
 
 /** The families of a school by home language and grade: a family stands in the middle of its children. */
 export async function invitedOf(at: SchoolHandle): Promise<Invited[]> {
@@ -62,4 +69,99 @@ export async function solvedOf(plan: EveningPlan): Promise<Solved | null> {
   if (plan.groups.length === 0 || plan.tables.length === 0) return null;
   const found = await rotationOf(askedOf(plan));
   return found.ok ? { rotation: found.rotation } : { why: found.why };
+}
+
+/** A part of the tables, with what the store can give of it. */
+export interface PartThere extends PartOfAll {
+  /** Set aside for this evening already. */
+  aside: number;
+  /** What the store has besides what others have spoken for; null where nobody has counted it. */
+  free: number | null;
+  short: number;
+  packs: string[];
+  costCents?: number;
+}
+export interface PartsFound {
+  tables: TableParts[];
+  parts: PartThere[];
+  /** What buying all that is short costs; undefined where something of it is not sold to the school. */
+  costCents: number | undefined;
+  /** What the store gives, by material. */
+  wanted: Record<string, number>;
+}
+
+/** What stands on the tables of a plan, and what of it there is. */
+export async function partsFor(
+  at: SchoolHandle,
+  {
+    plan,
+    rotation,
+    setAside,
+  }: { plan: EveningPlan; rotation: Rotation | undefined; setAside: Readonly<Record<string, number>> | null },
+): Promise<PartsFound> {
+  const school = await listMaterials(at);
+  const catalogue = catalogueOf(school);
+  const tables = await tablePartsOf({ plan, rotation, school });
+  const parts = partsOfAll(tables, catalogue);
+  const wanted = ofStore(parts, catalogue);
+  const materials = Object.keys(wanted);
+  const [onHand, reserved, offers] = await Promise.all([
+    onHandNow(at),
+    reservedNow(at),
+    materials.length ? offersOf(at, materials) : [],
+  ]);
+  const free = Object.fromEntries(
+    materials.map((material) => {
+      const there = onHand[material];
+      const others = (reserved[material] ?? 0) - (setAside?.[material] ?? 0);
+      return [material, there === null ? null : Math.max(0, (there ?? 0) - others)];
+    }),
+  );
+  const can = await canOf({
+    kits: [
+      {
+        id: 'tables',
+        copies: 1,
+        parts: materials.map((material) => ({ material, quantity: wanted[material]! })),
+      },
+    ],
+    free,
+    offers,
+    budgetCents: 0,
+    school,
+  });
+  return {
+    tables,
+    parts: parts.map((part) => {
+      const need = can.needs.find(({ material }) => material === part.material);
+      return {
+        ...part,
+        aside: setAside?.[part.material] ?? 0,
+        free: need?.free ?? null,
+        short: need?.short ?? 0,
+        packs: need?.packs ?? [],
+        costCents: need?.costCents,
+      };
+    }),
+    costCents: can.costCents,
+    wanted,
+  };
+}
+
+/** What is counted back: of each material that was set aside, how many came. Answers what is missing, or the faults. */
+export function missingOf(
+  setAside: Readonly<Record<string, number>>,
+  came: (material: string) => string,
+  catalogue: Catalogue,
+): { ok: true; missing: Missing[] } | { ok: false; errors: FieldErrors } {
+  const errors: FieldErrors = {};
+  const missing = Object.entries(setAside).map(([material, pieces]): Missing => {
+    const back = Number(came(material));
+    if (came(material) === '' || !Number.isInteger(back) || back < 0 || back > pieces)
+      errors[`back ${material}`] = `${pieces} were set aside: 0 to ${pieces} can come back.`;
+    // What is used up is not lost.
+    const kind = catalogue.of(material as AnyMaterialId).kind === 'consumable' ? 'worn' : 'lost';
+    return { material, pieces: pieces - back, kind };
+  });
+  return Object.keys(errors).length ? { ok: false, errors } : { ok: true, missing };
 }

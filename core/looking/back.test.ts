@@ -5,7 +5,17 @@ import { PAPERS } from '~/core/paper/sheet';
 import { supplyOf } from './copies';
 import { daysOf, monthsOf, periodIn, periods } from './period';
 import { median, playedOf, playedSentence } from './played';
-import { byMonth, closing, gaps, sharesBy, sharesSentence, SMALL, type FamilyFact } from './reached';
+import {
+  byMonth,
+  CAME,
+  closing,
+  gaps,
+  MEASURES,
+  sharesBy,
+  sharesSentence,
+  SMALL,
+  type FamilyFact,
+} from './reached';
 import { forOthers, reportSheets, type ReportFacts } from './report';
 import { wear } from './wear';
 import { ahead, byPart, worn, wornSentence } from './worn';
@@ -83,7 +93,7 @@ const SCHOOL = [
 
 describe('who is reached', () => {
   it('is spoken of only where it is more than chance, with what would close it', () => {
-    const shares = sharesBy(SCHOOL, 'language', 'reached');
+    const shares = sharesBy(SCHOOL, 'language', MEASURES.reached);
     expect(shares.map(({ id, n, of, small }) => [id, n, of, small])).toEqual([
       ['en', 18, 19, false],
       ['pt', 2, 7, false],
@@ -100,7 +110,7 @@ describe('who is reached', () => {
     const { less, more, toClose } = gap!;
     expect((less.n + toClose) / less.of).toBeGreaterThanOrEqual(more.share - 1e-9);
     expect((less.n + toClose - 1) / less.of).toBeLessThan(more.share);
-    expect(sharesSentence(shares, 'reached')).toMatch(
+    expect(sharesSentence(shares, MEASURES.reached)).toMatch(
       /^Portuguese: 2 of 7 .* more than chance .* 1 group is small/,
     );
   });
@@ -108,24 +118,32 @@ describe('who is reached', () => {
     const shares = sharesBy(
       [...many(3, family('en', 1)), family('es', 0), ...many(2, family('es', 1))],
       'language',
-      'reached',
+      MEASURES.reached,
     );
     expect(gaps(shares)).toEqual([]);
-    expect(sharesSentence(shares, 'reached')).toMatch(/no more than chance/);
-    expect(sharesSentence([], 'reached')).toMatch(/nobody yet/);
+    expect(sharesSentence(shares, MEASURES.reached)).toMatch(/no more than chance/);
+    expect(sharesSentence([], MEASURES.reached)).toMatch(/nobody yet/);
   });
   it('counts a family in the grade of each child, and answers among those that had a bag', () => {
-    expect(sharesBy(SCHOOL, 'grade', 'reached').map(({ id, of }) => [id, of])).toEqual([
+    expect(sharesBy(SCHOOL, 'grade', MEASURES.reached).map(({ id, of }) => [id, of])).toEqual([
       ['g1', 27],
       ['K', 27],
     ]);
-    expect(sharesBy(SCHOOL, 'language', 'answered').map(({ id, n, of }) => [id, n, of])).toEqual([
+    expect(sharesBy(SCHOOL, 'language', MEASURES.answered).map(({ id, n, of }) => [id, n, of])).toEqual([
       ['en', 18, 18],
       ['pt', 0, 2],
       ['ar', 0, 1],
     ]);
     expect(byMonth(SCHOOL, ['2026-09', '2026-10']).map(({ n }) => n)).toEqual([0, 21]);
     expect(byMonth([], ['2026-09'])).toEqual([]);
+    const came = sharesBy(
+      SCHOOL.map((one, i) => ({ ...one, came: i < 5 })),
+      'language',
+      CAME,
+    );
+    expect(came.reduce((sum, { n }) => sum + n, 0)).toBe(5);
+    expect(came.reduce((sum, { of }) => sum + of, 0)).toBe(SCHOOL.length);
+    expect(sharesSentence(came.slice(0, 1), CAME)).toMatch(/families came/);
   });
 });
 
@@ -140,7 +158,7 @@ describe('what others may see', () => {
         const families = list.flatMap(({ of, part }, i) =>
           Array.from({ length: of }, (_, j) => family(`x${i}`, j < Math.round(of * part) ? 1 : 0)),
         );
-        const shown = forOthers(sharesBy(families, 'language', 'reached'), 'other languages');
+        const shown = forOthers(sharesBy(families, 'language', MEASURES.reached), 'other languages');
         for (const { of } of shown) expect(of).toBeGreaterThanOrEqual(SMALL);
         const all = shown.reduce((sum, { of }) => sum + of, 0);
         expect(all).toBe(families.length >= SMALL ? families.length : 0);
@@ -150,7 +168,7 @@ describe('what others may see', () => {
     );
   });
   it('is two pages that stay on their paper and name no small group', () => {
-    const shares = sharesBy(SCHOOL, 'language', 'reached');
+    const shares = sharesBy(SCHOOL, 'language', MEASURES.reached);
     const facts: ReportFacts = {
       school: 'Kittiwake Bay Elementary',
       period: 'Herring term',
@@ -160,9 +178,9 @@ describe('what others may see', () => {
       loans: 40,
       answered: 18,
       languages: shares,
-      grades: sharesBy(SCHOOL, 'grade', 'reached'),
+      grades: sharesBy(SCHOOL, 'grade', MEASURES.reached),
       months: byMonth(SCHOOL, ['2026-09', '2026-10', '2026-11']),
-      rightByGrade: sharesBy(SCHOOL, 'grade', 'answered'),
+      rightByGrade: sharesBy(SCHOOL, 'grade', MEASURES.answered),
       closing: closing(shares, 'language'),
       right: { n: 12, of: 30 },
       playsPerLoan: 3.2,

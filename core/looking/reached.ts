@@ -5,11 +5,21 @@ import { readChildren } from '~/core/lending/children';
 import { aboutLanguage } from '~/core/words/languages';
 import { count } from '~/core/words/numbers';
 
-/** A family as it is looked back on; nothing of it is named. */
-export interface FamilyFact {
+/** The groups that a family belongs to follow from these. */
+export interface Grouped {
   language: string;
   children: string;
   group: string;
+}
+/** What is counted of a group: of whom, and who of them. */
+export interface Counting<F> {
+  title: string;
+  of: (one: F) => boolean;
+  is: (one: F) => boolean;
+}
+
+/** A family as it is looked back on; nothing of it is named. */
+export interface FamilyFact extends Grouped {
   /** Loans of the period. */
   lent: number;
   /** Of them those that were answered. */
@@ -18,21 +28,19 @@ export interface FamilyFact {
   months: readonly string[];
 }
 
-/** What is counted of a group: of how many, and how many. */
-export const MEASURES = {
-  reached: { title: 'had a bag', of: () => true, is: (one: FamilyFact) => one.lent > 0 },
-  answered: {
-    title: 'told how it went',
-    of: (one: FamilyFact) => one.lent > 0,
-    is: (one: FamilyFact) => one.answered > 0,
-  },
-  again: {
-    title: 'had a bag again',
-    of: (one: FamilyFact) => one.lent > 0,
-    is: (one: FamilyFact) => one.lent > 1,
-  },
-} as const;
-export type Measure = keyof typeof MEASURES;
+/** What is looked back on of families. */
+export type Measure = 'reached' | 'answered' | 'again';
+export const MEASURES: Record<Measure, Counting<FamilyFact>> = {
+  reached: { title: 'had a bag', of: () => true, is: (one) => one.lent > 0 },
+  answered: { title: 'told how it went', of: (one) => one.lent > 0, is: (one) => one.answered > 0 },
+  again: { title: 'had a bag again', of: (one) => one.lent > 0, is: (one) => one.lent > 1 },
+};
+/** Who came to an evening, of those that could. */
+export const CAME: Counting<Grouped & { came: boolean }> = {
+  title: 'came',
+  of: () => true,
+  is: ({ came }) => came,
+};
 
 export const DIMENSIONS = {
   language: 'by home language',
@@ -53,7 +61,7 @@ export interface GroupShare extends Share {
 }
 
 /** The groups a family belongs to: one language and class, and each grade of its children. */
-function groupsOf(family: FamilyFact, by: Dimension): string[] {
+function groupsOf(family: Grouped, by: Dimension): string[] {
   if (by === 'language') return [family.language];
   if (by === 'group') return [family.group || ''];
   const read = readChildren(family.children);
@@ -67,8 +75,11 @@ const labelOf = (by: Dimension, id: string): string =>
       : id || 'no class';
 
 /** Shares of the groups, the largest group first; groups of whom nothing can be said are left out. */
-export function sharesBy(families: readonly FamilyFact[], by: Dimension, measure: Measure): GroupShare[] {
-  const { of, is } = MEASURES[measure];
+export function sharesBy<F extends Grouped>(
+  families: readonly F[],
+  by: Dimension,
+  { of, is }: Counting<F>,
+): GroupShare[] {
   const groups = new Map<string, { n: number; of: number }>();
   for (const one of families.filter(of))
     for (const id of groupsOf(one, by)) {
@@ -119,8 +130,7 @@ export function gaps(shares: readonly GroupShare[]): Gap[] {
 const inHundred = (share: number): number => Math.round(share * 100);
 
 /** What shares by language, grade or class show, in sentences. */
-export function sharesSentence(shares: readonly GroupShare[], measure: Measure): string {
-  const { title } = MEASURES[measure];
+export function sharesSentence(shares: readonly GroupShare[], { title }: { title: string }): string {
   if (shares.length === 0) return 'There is nobody yet of whom something could be said.';
   const found = gaps(shares);
   const small = shares.filter((one) => one.small);

@@ -1,10 +1,12 @@
 /** Evenings and their plans. */
 import { and, desc, eq, isNull, sql } from 'drizzle-orm';
 import type { Solved } from '~/core/evening/plan';
+import type { MoveKind } from '~/core/kits/store';
 import type { Language } from '~/core/words/languages';
-import { type SchoolHandle } from '../db';
+import { type SchoolHandle, transaction } from '../db';
 import { evening, family } from '../schema';
 import { ours } from './ours';
+import { lockItems, moveAll, type TooFew } from './store';
 
 export type EveningRow = typeof evening.$inferSelect;
 
@@ -37,7 +39,7 @@ export const saveEvening = async (
   at: SchoolHandle,
   id: string,
   openedOn: number,
-  change: Partial<Pick<EveningRow, 'name' | 'onDay' | 'startsAt'>> & Pick<EveningRow, 'plan' | 'solved'>,
+  change: Partial<Pick<EveningRow, 'name' | 'onDay' | 'startsAt' | 'plan' | 'solved' | 'setAside'>>,
 ): Promise<boolean> =>
   (
     await at
@@ -54,6 +56,49 @@ export const removeEvening = async (at: SchoolHandle, id: string): Promise<boole
       .where(and(ours(at, evening), eq(evening.id, id)))
       .returning({ id: evening.id })
   ).length > 0;
+
+/** What did not come back of what was set aside: `kind` says how it went. */
+export interface Missing {
+  material: string;
+  pieces: number;
+  kind: Extract<MoveKind, 'lost' | 'worn'>;
+}
+/**
+ * Counts back what was set aside: what is missing leaves the store, the rest is free again. `stale` when somebody else
+ * has changed the evening meanwhile. What nobody has ever counted in the store cannot become less.
+ */
+export const countBack = (
+  at: SchoolHandle,
+  id: string,
+  openedOn: number,
+  missing: readonly Missing[],
+  personId: string,
+): Promise<{ ok: true } | TooFew | 'stale'> =>
+  transaction(at, async (tx) => {
+    const [found] = await tx
+      .select({ name: evening.name, setAside: evening.setAside })
+      .from(evening)
+      .where(and(ours(tx, evening), eq(evening.id, id), eq(evening.version, openedOn)))
+      .for('update');
+    if (!found?.setAside) return 'stale';
+    const items = await lockItems(
+      tx,
+      missing.map(({ material }) => material),
+    );
+    const moved = await moveAll(
+      tx,
+      missing
+        .filter(({ material, pieces }) => pieces > 0 && items.get(material)!.onHand !== null)
+        .map(({ material, pieces, kind }) => ({ material, kind, quantity: -pieces, note: found.name })),
+      personId,
+    );
+    if (!moved.ok) return moved;
+    await tx
+      .update(evening)
+      .set({ setAside: null, version: sql`${evening.version} + 1` })
+      .where(and(ours(tx, evening), eq(evening.id, id)));
+    return { ok: true };
+  });
 
 /** Families that can be invited: what is counted of each is its language and its children. */
 export const toInvite = (at: SchoolHandle): Promise<{ language: Language; children: string }[]> =>

@@ -103,6 +103,7 @@ export interface Guest {
   name: string;
   language: string;
   group: string;
+  children: string;
   /** When it was ticked in, and by whom; null for those that did not come. */
   at: Date | null;
   byFamily: boolean | null;
@@ -115,6 +116,7 @@ export const guestsOf = (at: SchoolHandle, gatheringId: string): Promise<Guest[]
       name: family.name,
       language: family.language,
       group: family.group,
+      children: family.children,
       at: attendance.at,
       byFamily: attendance.byFamily,
     })

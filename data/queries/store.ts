@@ -65,10 +65,14 @@ export const listStock = (at: SchoolHandle): Promise<StockItem[]> =>
 export const onHandNow = async (at: SchoolHandle): Promise<OnHand> =>
   Object.fromEntries((await listStock(at)).map(({ material, onHand }) => [material, onHand]));
 
-/** What copies that are being made still need of the store, by material: it is spoken for until it is counted into them. */
+/**
+ * What is spoken for in the store, by material: what copies that are being made still need, until it is counted into
+ * them, and what is set aside for an evening, until it is counted back.
+ */
 export async function reservedNow(at: SchoolHandle): Promise<Readonly<Record<string, number>>> {
   const { rows } = await at.execute<{ material: string; quantity: number }>(sql`
-    select part.material, sum(ceil(part.quantity))::int as quantity
+    select material, sum(quantity)::int as quantity from (
+    select part.material, ceil(part.quantity) as quantity
     from copy c
     join build_run b on b.school_id = c.school_id and b.id = c.build_run_id and b.making_id is not null
     cross join lateral jsonb_to_recordset(b.parts) part(material text, quantity numeric)
@@ -79,7 +83,10 @@ export async function reservedNow(at: SchoolHandle): Promise<Readonly<Record<str
       order by s.serial desc limit 1) last on true
     where c.school_id = ${at.schoolId} and c.ready_at is null and c.moved_at is null
       and coalesce(last.outcome, 'undone') = 'undone'
-    group by part.material`);
+    union all
+    select one.key, one.value::int from evening e cross join lateral jsonb_each_text(e.set_aside) one
+    where e.school_id = ${at.schoolId}) spoken_for
+    group by material`);
   return Object.fromEntries(rows.map(({ material, quantity }) => [material, quantity]));
 }
 

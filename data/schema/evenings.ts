@@ -17,6 +17,8 @@ export const evening = pgTable(
     plan: jsonb().$type<EveningPlan>().notNull(),
     /** The plan as it was solved when it was saved: where there is none, what there is not yet or why it cannot be. */
     solved: jsonb().$type<Solved>(),
+    /** Pieces of the store that are spoken for until they are counted back, by material. */
+    setAside: jsonb().$type<Record<string, number>>(),
     personId: uuid().references(() => person.id),
     version: version(),
     createdAt: timestamp({ withTimezone: true }).notNull().defaultNow(),

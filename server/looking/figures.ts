@@ -58,10 +58,10 @@ export async function reachedIn(at: SchoolHandle, period: Period) {
   const [families, forgotten] = await Promise.all([familyFacts(at, period), forgottenLoans(at, period)]);
   const now = today(at);
   const of = (by: Dimension, measure: Measure) => {
-    const shares = sharesBy(families, by, measure);
+    const shares = sharesBy(families, by, MEASURES[measure]);
     return {
       shares,
-      sentence: sharesSentence(shares, measure),
+      sentence: sharesSentence(shares, MEASURES[measure]),
       closing: measure === 'reached' ? closing(shares, by) : [],
     };
   };

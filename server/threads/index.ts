@@ -12,6 +12,7 @@ import type { RunPlan } from '~/core/kits/run-plan';
 import type { CopyVerdict, Held } from '~/core/kits/verdict';
 import type { Round, RoundAsked, RoundStep } from '~/core/lending/round';
 import type { Offered } from '~/core/evening/offer';
+import type { TableParts } from '~/core/evening/parts';
 import type { EveningAsked } from '~/core/evening/rotation';
 import type { Demand } from '~/core/listening/demand';
 import type { Meaning } from '~/core/listening/meaning';
@@ -32,6 +33,7 @@ import type {
   MeantAsked,
   MendedAsked,
   Rotated,
+  TablesTask,
 } from './worker';
 
 // The built server has its threads built beside it; tests and commands start them from their sources.
@@ -94,6 +96,11 @@ export const offeredGames = (): Promise<Offered[]> => {
 };
 /** Which group plays where in which round, and who hosts. */
 export const rotationOf = rememberedBy<EveningAsked, Rotated>((asked) => reckon('rotation', asked), 64);
+/** What stands on each table of an evening. */
+export const tablePartsOf = rememberedBy<TablesTask, TableParts[]>(
+  (asked) => reckon('tableParts', asked),
+  64,
+);
 /** What each of these variants asks of a child. */
 export const demandsOf = rememberedBy<readonly DemandAsked[], Demand[]>(
   (asked) => reckon('demands', asked),

@@ -24,4 +24,5 @@ export const {
   mended,
   offeredGames,
   rotation,
+  tableParts,
 } = work;

@@ -4,6 +4,8 @@ import { QUICK } from '~/core/chance/simulate';
 import { SHELF } from '~/core/games/shelf';
 import { faultsOf, settle } from '~/core/games/kit/game';
 import { offered, type Offered } from '~/core/evening/offer';
+import { partsOfTables, type TableParts } from '~/core/evening/parts';
+import type { EveningPlan } from '~/core/evening/plan';
 import { evening, type EveningAsked, type Rotation } from '~/core/evening/rotation';
 import { gameFor, open, type GameRef, type VariantRef } from '~/core/own/open';
 import type { ShelfEntry } from '~/core/games/shelf/catalogue';
@@ -61,6 +63,11 @@ export type Making =
 export interface AfternoonTask extends Pick<AfternoonAsked, 'helpers' | 'laminators' | 'cutters'> {
   batches: Batch[];
   printing: Printing;
+}
+/** A plan and what came of solving it, where it could be. */
+export interface TablesTask extends AtSchool {
+  plan: EveningPlan;
+  rotation: Rotation | undefined;
 }
 
 export type Drawn =
@@ -149,6 +156,9 @@ export const afternoon = ({ batches, printing, ...how }: AfternoonTask): RunPlan
 
 /** Every game as a table of an evening would have it. */
 export const offeredGames = (): Offered[] => offered();
+/** What stands on each table of a plan. */
+export const tableParts = ({ plan, rotation: turned, school }: TablesTask): TableParts[] =>
+  partsOfTables(plan, turned, catalogueOf(school));
 /** Which group plays where in which round, and who hosts; the reason where that cannot be. */
 export async function rotation(asked: EveningAsked): Promise<Rotated> {
   try {

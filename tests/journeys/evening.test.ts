@@ -5,6 +5,7 @@ import { join } from 'node:path';
 import { describe, expect, it } from 'vitest';
 import { createFamily } from '~/data/queries/families';
 import { findEvening, listEvenings, saveEvening } from '~/data/queries/evenings';
+import { countStock, reservedNow } from '~/data/queries/store';
 import { expectAccessible, open, settled, signIn, smallSchoolForEach, visitor } from './browser';
 
 const world = smallSchoolForEach();
@@ -68,6 +69,29 @@ describe('an evening', () => {
     await page.getByRole('button', { name: /^Let go of 1 thing/ }).click();
     await expect.poll(() => page.getByText('held', { exact: true }).count()).toBe(0);
     expect((await plan()).pins).toEqual([]);
+
+    // The parts of the tables are set aside in the store, and counted back.
+    await countStock(
+      world.at,
+      ['two-colour-counter', 'cube', 'die', 'chip'].map((material) => ({ material, counted: 500 })),
+      null,
+    );
+    await settled(page);
+    await page.getByRole('button', { name: 'Set aside in the store' }).click();
+    await page.getByText('After the evening: count it back').click();
+    const aside = (await findEvening(world.at, id))!.setAside!;
+    const material = Object.keys(aside).find((one) => aside[one]! > 1)!;
+    expect(await reservedNow(world.at)).toEqual(aside);
+    await expectAccessible(page);
+    const came = page.locator(`[name="back ${material}"]`).locator('..').getByRole('textbox');
+    await came.fill('');
+    await page.getByRole('button', { name: /^Put \d+ kinds? back$/ }).click();
+    await page.getByText(`${aside[material]} were set aside`).first().waitFor();
+    await came.fill(String(aside[material]! - 1));
+    await page.getByRole('button', { name: /^Put \d+ kinds? back$/ }).click();
+    await page.getByText('Counted back').waitFor();
+    expect(await reservedNow(world.at)).toEqual({});
+    expect((await findEvening(world.at, id))!.setAside).toBeNull();
 
     // Somebody else changes the plan meanwhile: an old page changes nothing.
     await settled(page);

@@ -342,7 +342,7 @@ export default function Item({ loaderData, actionData }: Route.ComponentProps) {
             label="On hand"
             number={onHand === null ? '–' : String(onHand)}
             unit={onHand === 1 ? about.name : about.plural}
-            reason={`${onHand === null ? 'Not counted yet.' : 'The sum of all its moves.'}${reserved ? ` ${reserved} of them are spoken for by copies that are being made.` : ''}`}
+            reason={`${onHand === null ? 'Not counted yet.' : 'The sum of all its moves.'}${reserved ? ` ${reserved} of them are spoken for: by copies that are being made, or by the tables of an evening.` : ''}`}
           />
           <Entered
             label="One weighs"

@@ -135,7 +135,7 @@ export default function Store({ loaderData }: Route.ComponentProps) {
                       ) : (
                         <>
                           <strong>{onHand}</strong>
-                          {reserved > 0 && `, of which ${reserved} for copies being made`}
+                          {reserved > 0 && `, ${reserved} of them spoken for`}
                         </>
                       ),
                   },

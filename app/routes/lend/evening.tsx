@@ -18,14 +18,25 @@ import { AGE_BANDS, type AgeBand } from '~/core/games/kit/types';
 import { daysBetween, showDay } from '~/core/lending/due';
 import { aboutLanguage, languageNamed } from '~/core/words/languages';
 import { count } from '~/core/words/numbers';
-import { findEvening, removeEvening, saveEvening } from '~/data/queries/evenings';
+import { countBack, findEvening, removeEvening, saveEvening } from '~/data/queries/evenings';
+import { catalogueNow } from '~/data/queries/materials';
 import { readDay } from '~/server/days';
-import { expectedOf, gamesFor, invitedOf, solvedOf, tableGame, tableGames } from '~/server/evenings';
+import {
+  expectedOf,
+  gamesFor,
+  invitedOf,
+  missingOf,
+  partsFor,
+  solvedOf,
+  tableGame,
+  tableGames,
+} from '~/server/evenings';
 import { byIntent, UNKNOWN_VERSION, versionIn } from '~/server/forms';
 import { isId } from '~/server/ids';
 import { requireRole } from '~/server/people/session';
 import { notFound } from '~/server/refusals';
 import { today as todayAtSchool } from '~/server/today';
+import { EveningParts } from '~/app/desk/EveningParts';
 import { LendWays } from '~/app/desk/LendWays';
 import { Ribbons } from '~/app/desk/Ribbons';
 import { Button, ButtonLink, useSending } from '~/app/ui/Button';
@@ -44,8 +55,11 @@ export async function loader({ request, params }: Route.LoaderArgs) {
   const { at } = await requireRole(request, 'coordinator');
   const found = isId(params.eveningId) ? await findEvening(at, params.eveningId) : undefined;
   if (!found) throw notFound('This evening');
-  const { id, name, onDay, startsAt, plan, solved, version } = found;
-  const invited = await invitedOf(at);
+  const { id, name, onDay, startsAt, plan, solved, version, setAside } = found;
+  const [invited, parts] = await Promise.all([
+    invitedOf(at),
+    partsFor(at, { plan, rotation: solved?.rotation, setAside }),
+  ]);
   return {
     id,
     name,
@@ -60,19 +74,26 @@ export async function loader({ request, params }: Route.LoaderArgs) {
     rotation: solved?.rotation,
     lacks: solved?.rotation ? shortfalls(plan, solved.rotation) : [],
     why: solved?.why,
+    parts,
+    setAside,
     times: timesOf({ startsAt }, plan).map(({ from, to }) => `${clockTime(from)} to ${clockTime(to)}`),
   };
 }
 
 export async function action({ request, params }: Route.ActionArgs) {
-  const { at } = await requireRole(request, 'coordinator');
+  const { at, id: personId } = await requireRole(request, 'coordinator');
   const found = isId(params.eveningId) ? await findEvening(at, params.eveningId) : undefined;
   if (!found) throw notFound('This evening');
-  const { id, plan } = found;
+  const { id, plan, solved, setAside } = found;
   const form = await request.formData();
   const refuse = (errors: FieldErrors, status = 400) => data({ errors }, { status });
   const openedOn = versionIn(form);
   if (!openedOn) return refuse({ '': UNKNOWN_VERSION });
+  const stale = () =>
+    refuse(
+      { '': 'Somebody else has changed this evening meanwhile. Load it again; nothing was changed.' },
+      409,
+    );
   const keep = async (
     change: Partial<EveningPlan>,
     about: Partial<Pick<typeof found, 'name' | 'onDay' | 'startsAt'>> = {},
@@ -84,11 +105,7 @@ export async function action({ request, params }: Route.ActionArgs) {
       plan: checked.value,
       solved: await solvedOf(checked.value),
     });
-    if (!saved)
-      return refuse(
-        { '': 'Somebody else has changed this evening meanwhile. Load it again; nothing was changed.' },
-        409,
-      );
+    if (!saved) return stale();
     throw redirect(`/lend/evenings/${id}`);
   };
   const word = (name: string): string => visible(String(form.get(name) ?? '')).trim();
@@ -183,6 +200,31 @@ export async function action({ request, params }: Route.ActionArgs) {
       return keep({ hosts: helper ? [...others, { table, helper }] : others });
     },
     anew: () => keep({ pins: [], hosts: [] }),
+    setAside: async () => {
+      const { wanted } = await partsFor(at, { plan, rotation: solved?.rotation, setAside });
+      if (Object.keys(wanted).length === 0)
+        return refuse({ '': 'No table needs anything of the store: propose games for the tables first.' });
+      return (await saveEvening(at, id, openedOn, { setAside: wanted }))
+        ? redirect(`/lend/evenings/${id}#parts`)
+        : stale();
+    },
+    freeAgain: async () =>
+      (await saveEvening(at, id, openedOn, { setAside: null }))
+        ? redirect(`/lend/evenings/${id}#parts`)
+        : stale(),
+    countBack: async () => {
+      if (!setAside) return stale();
+      const catalogue = await catalogueNow(at);
+      const read = missingOf(setAside, (material) => word(`back ${material}`), catalogue);
+      if (!read.ok) return refuse(read.errors);
+      const done = await countBack(at, id, openedOn, read.missing, personId);
+      if (done === 'stale') return stale();
+      if (!done.ok)
+        return refuse({
+          [`back ${done.material}`]: `The store has ${done.onHand} on hand and cannot lose ${done.need}: count it first.`,
+        });
+      throw redirect(`/lend/evenings/${id}?back=1#parts`);
+    },
     remove: async () => {
       await removeEvening(at, id);
       throw redirect('/lend/evenings');
@@ -206,6 +248,8 @@ export default function EveningPage({ loaderData, actionData }: Route.ComponentP
     lacks,
     why,
     times,
+    parts,
+    setAside,
   } = loaderData;
   const busy = useSending();
   const [removing, setRemoving] = useState(false);
@@ -431,6 +475,15 @@ export default function EveningPage({ loaderData, actionData }: Route.ComponentP
             )}
           </Stack>
         </Panel>
+        {plan.tables.some(({ game }) => game) && (
+          <EveningParts
+            key={`parts ${version}`}
+            parts={parts}
+            setAside={setAside}
+            hidden={hidden}
+            errors={errors}
+          />
+        )}
         <Panel aria-labelledby="when" key={`when ${version}`}>
           <Form method="post">
             {hidden}

@@ -2,6 +2,7 @@ import { data, Form, Link, redirect, useSearchParams } from 'react-router';
 import type { FieldErrors } from '~/core/check/check';
 import { visible } from '~/core/check/keepable';
 import { daysBetween, showDay } from '~/core/lending/due';
+import { CAME, DIMENSIONS, sharesBy, sharesSentence } from '~/core/looking/reached';
 import { aboutLanguage } from '~/core/words/languages';
 import { count } from '~/core/words/numbers';
 import {
@@ -22,6 +23,7 @@ import { newReaderKey, tableLinkOf } from '~/server/links';
 import { hashOf, requireRole } from '~/server/people/session';
 import { today as todayAtSchool } from '~/server/today';
 import { LendWays } from '~/app/desk/LendWays';
+import { ShareFigure } from '~/app/desk/ShareFigure';
 import { Button, ButtonLink, useSending } from '~/app/ui/Button';
 import { TextBox } from '~/app/ui/fields';
 import { NotSaved } from '~/app/ui/NotSaved';
@@ -41,9 +43,11 @@ export async function loader({ request }: Route.LoaderArgs) {
   const asked = new URL(request.url).searchParams.get('table');
   const found = isId(asked) ? await findGathering(at, asked) : undefined;
   const [all, guests] = await Promise.all([listGatherings(at), found ? guestsOf(at, found.id) : []]);
+  const facts = guests.map(({ at: moment, ...guest }) => ({ ...guest, came: moment !== null }));
+  const coordinates = role === 'coordinator';
   return {
     today: todayAtSchool(at),
-    coordinates: role === 'coordinator',
+    coordinates,
     all: all.map(({ id, name, onDay, came }) => ({ id, name, onDay, came })),
     table: found && {
       id: found.id,
@@ -52,7 +56,21 @@ export async function loader({ request }: Route.LoaderArgs) {
       open: found.closedAt === null && found.expiresAt > new Date(),
       until: showTime(at, found.expiresAt),
     },
-    guests: guests.map(({ at: moment, ...guest }) => ({ ...guest, at: moment && showTime(at, moment) })),
+    guests: guests.map(({ id, name, language, group, byFamily, at: moment }) => ({
+      id,
+      name,
+      language,
+      group,
+      byFamily,
+      at: moment && showTime(at, moment),
+    })),
+    came:
+      coordinates && facts.some(({ came }) => came)
+        ? (['language', 'grade'] as const).map((by) => {
+            const shares = sharesBy(facts, by, CAME);
+            return { by, shares, sentence: sharesSentence(shares, CAME) };
+          })
+        : [],
   };
 }
 
@@ -110,7 +128,7 @@ export async function action({ request }: Route.ActionArgs) {
 }
 
 export default function Tables({ loaderData, actionData }: Route.ComponentProps) {
-  const { all, table, guests, today, coordinates } = loaderData;
+  const { all, table, guests, today, coordinates, came: shown } = loaderData;
   const [search] = useSearchParams();
   const busy = useSending();
   const errors: FieldErrors = actionData?.errors ?? {};
@@ -216,6 +234,16 @@ export default function Tables({ loaderData, actionData }: Route.ComponentProps)
                 />
               </Stack>
             </Panel>
+            {shown.map(({ by, shares, sentence }) => (
+              <ShareFigure
+                key={by}
+                id={`came-${by}`}
+                title={`Families that came, ${DIMENSIONS[by]}`}
+                sentence={sentence}
+                shares={shares}
+                how={`Of all families of the school. The line is the interval that holds the share with 95 in 100.${by === 'grade' ? ' A family counts in the grade of each of its children.' : ''}`}
+              />
+            ))}
           </>
         ) : (
           <>

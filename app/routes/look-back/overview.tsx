@@ -1,5 +1,5 @@
 import { Link, data, useSearchParams } from 'react-router';
-import { DIMENSIONS, MEASURES, type Dimension, type GroupShare, type Measure } from '~/core/looking/reached';
+import { DIMENSIONS, MEASURES, type Dimension, type Measure } from '~/core/looking/reached';
 import { aboutLanguage } from '~/core/words/languages';
 import { count } from '~/core/words/numbers';
 import { listShortages, mend, undoMend } from '~/data/queries/counts';
@@ -9,11 +9,11 @@ import { isId } from '~/server/ids';
 import { periodOf, reachedIn } from '~/server/looking/figures';
 import { copiesOf } from '~/server/once';
 import { requireRole } from '~/server/people/session';
-import { Figure, ShareBars } from '~/app/desk/Charts';
 import { LookWays, PeriodBar, tableFile } from '~/app/desk/LookWays';
+import { ShareFigure } from '~/app/desk/ShareFigure';
 import { Said } from '~/app/ui/Notices';
 import { Empty, Entered, Entries, Faint, Heading, Margin, Panel, Row, Stack, Workplace } from '~/app/ui/Page';
-import { firstOf, Table, type Column } from '~/app/ui/Table';
+import { firstOf, Table } from '~/app/ui/Table';
 import { Mending, SIZE, type Mended } from './Mending';
 import type { Route } from './+types/overview';
 
@@ -76,23 +76,6 @@ export async function action({ request }: Route.ActionArgs) {
     '': async () => data<Mended>({ said: (await mend(at, copyId, id)) ? 'mended' : 'nothing', copyId }),
   });
 }
-const inHundred = (share: number): string => `${Math.round(share * 100)} in 100`;
-const COLUMNS: readonly Column<GroupShare>[] = [
-  { head: 'Group', cell: ({ label }) => label },
-  { head: 'Families', cell: ({ n }) => n },
-  { head: 'Of', cell: ({ of }) => of },
-  { head: 'Share', cell: ({ share }) => inHundred(share) },
-  { head: 'Between', cell: ({ low, high }) => `${Math.round(low * 100)} and ${Math.round(high * 100)}` },
-];
-const bars = (shares: readonly GroupShare[]) =>
-  shares.map(({ label, n, of, share, low, high, small }) => ({
-    label,
-    share,
-    low,
-    high,
-    told: `${n} of ${of}${small ? ', small' : ''}`,
-  }));
-
 export default function Overview({ loaderData, actionData }: Route.ComponentProps) {
   const { period, offered, by, shown, reached, nothing, unreached, shortages, first, short } = loaderData;
   const [search] = useSearchParams();
@@ -125,25 +108,21 @@ export default function Overview({ loaderData, actionData }: Route.ComponentProp
               </Said>
             )}
             {(Object.keys(MEASURES) as Measure[]).map((measure) => (
-              <Figure
+              <ShareFigure
                 key={measure}
                 id={measure}
                 title={`Families that ${MEASURES[measure].title}, ${DIMENSIONS[by]}`}
                 sentence={shown[measure].sentence}
                 csv={tableFile(`reached-${by}`, period)}
-                columns={COLUMNS}
-                rows={shown[measure].shares}
-                rowKey={({ id }) => id}
+                shares={shown[measure].shares}
                 how={
                   measure === 'reached'
                     ? `The line is the interval that holds the share with 95 in 100 (Wilson); a difference is spoken of only where its interval leaves out zero (Newcombe).${by === 'grade' ? ' A family counts in the grade of each of its children.' : ''}`
                     : `Of the families that had a bag.`
                 }
-              >
-                <ShareBars rows={bars(shown[measure].shares)} />
-              </Figure>
+              />
             ))}
-            <Figure
+            <ShareFigure
               id="months"
               title="Families that had a bag, month by month"
               sentence={
@@ -152,13 +131,9 @@ export default function Overview({ loaderData, actionData }: Route.ComponentProp
                   : `${reached.months[0]?.n ?? 0} of ${reached.families} families.`
               }
               csv={tableFile('months', period)}
-              columns={COLUMNS}
-              rows={reached.months}
-              rowKey={({ id }) => id}
+              shares={reached.months}
               how="The first and the last month may be partly outside the period."
-            >
-              <ShareBars rows={bars(reached.months)} />
-            </Figure>
+            />
             <Panel aria-labelledby="nothing">
               <Stack $gap="0.6rem">
                 <h2 id="nothing">Who has had nothing, and for how long</h2>

@@ -1,0 +1,1 @@
+ALTER TABLE "evening" ADD COLUMN "set_aside" jsonb;
