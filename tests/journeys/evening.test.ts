@@ -3,6 +3,8 @@ import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { describe, expect, it } from 'vitest';
+import type { AnyMaterialId } from '~/core/materials/catalogue';
+import { SHIPPED } from '~/core/materials/school';
 import { createFamily } from '~/data/queries/families';
 import { findEvening, listEvenings, saveEvening } from '~/data/queries/evenings';
 import { countStock, reservedNow } from '~/data/queries/store';
@@ -83,7 +85,7 @@ describe('an evening', () => {
     const material = Object.keys(aside).find((one) => aside[one]! > 1)!;
     expect(await reservedNow(world.at)).toEqual(aside);
     await expectAccessible(page);
-    const came = page.locator(`[name="back ${material}"]`).locator('..').getByRole('textbox');
+    const came = page.getByRole('textbox', { name: SHIPPED.of(material as AnyMaterialId).plural, exact: true });
     await came.fill('');
     await page.getByRole('button', { name: /^Put \d+ kinds? back$/ }).click();
     await page.getByText(`${aside[material]} were set aside`).first().waitFor();
