@@ -35,6 +35,12 @@ export function EveningParts({
       parts.filter((one) => one.from === from).map(({ material, quantity }) => pieces(material, quantity)),
     );
   const [printed, brought] = [others('print'), others('bring')];
+  // In the order of the table above; what the tables need no more comes last.
+  const places = stored.map(({ material }) => material as string);
+  const counted = Object.entries(setAside ?? {}).sort(
+    ([a], [b]) =>
+      (places.indexOf(a) + 1 || Infinity) - (places.indexOf(b) + 1 || Infinity) || (a < b ? -1 : 1),
+  );
   const differs =
     setAside &&
     [...new Set([...Object.keys(setAside), ...Object.keys(wanted)])].some(
@@ -49,15 +55,18 @@ export function EveningParts({
             What came is free in the store again; what did not come is written down there.
           </Said>
         )}
-        <p>
-          {tables
-            .map(({ table, people, sets, players }) =>
-              sets === 1
-                ? `${table}: one set for ${people}.`
-                : `${table}: ${sets} sets, each for ${players}, as ${people} sit there at once.`,
-            )
-            .join(' ')}
-        </p>
+        <details>
+          <summary>How often each game is set out</summary>
+          <ul>
+            {tables.map(({ table, people, sets, players }) => (
+              <li key={table}>
+                {sets === 1
+                  ? `${table}: one set, for ${people}.`
+                  : `${table}: ${sets} sets, each for ${players}, as ${people} sit there at once.`}
+              </li>
+            ))}
+          </ul>
+        </details>
         {stored.length > 0 && (
           <Table
             label="From the store"
@@ -127,9 +136,11 @@ export function EveningParts({
             <Form method="post">
               {hidden}
               <Stack $gap="0.7rem">
-                <p>Type how many came back of each. What is missing leaves the store; the rest is free again.</p>
+                <p>
+                  Type how many came back of each. What is missing leaves the store; the rest is free again.
+                </p>
                 <Row>
-                  {Object.entries(setAside).map(([material, quantity]) => (
+                  {counted.map(([material, quantity]) => (
                     <NumberBox
                       key={material}
                       name={`back ${material}`}
@@ -143,7 +154,7 @@ export function EveningParts({
                 </Row>
                 <div>
                   <Button type="submit" name="intent" value="countBack" isPending={busy}>
-                    Put {count(Object.keys(setAside).length, 'kind')} back
+                    Put {count(counted.length, 'kind')} back
                   </Button>
                 </div>
               </Stack>

@@ -24,7 +24,13 @@ const plan = {
 const parts = async (setAside: Record<string, number> | null = null) =>
   partsFor(world.at, { plan, rotation: undefined, setAside });
 const evening = () =>
-  createEvening(world.at, { name: 'Game night', onDay: '2026-12-03', startsAt: '17:30', plan, personId: me() });
+  createEvening(world.at, {
+    name: 'Game night',
+    onDay: '2026-12-03',
+    startsAt: '17:30',
+    plan,
+    personId: me(),
+  });
 const stands = async (id: string) => (await findEvening(world.at, id))!;
 const count = (counted: number) => countStock(world.at, [{ material: COUNTERS, counted }], me());
 

@@ -85,7 +85,10 @@ describe('an evening', () => {
     const material = Object.keys(aside).find((one) => aside[one]! > 1)!;
     expect(await reservedNow(world.at)).toEqual(aside);
     await expectAccessible(page);
-    const came = page.getByRole('textbox', { name: SHIPPED.of(material as AnyMaterialId).plural, exact: true });
+    const came = page.getByRole('textbox', {
+      name: SHIPPED.of(material as AnyMaterialId).plural,
+      exact: true,
+    });
     await came.fill('');
     await page.getByRole('button', { name: /^Put \d+ kinds? back$/ }).click();
     await page.getByText(`${aside[material]} were set aside`).first().waitFor();
