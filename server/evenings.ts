@@ -1,6 +1,6 @@
 /** Evenings: who can be expected, which games stand at the tables, who plays where. */
 import { askedOf, coming, type EveningPlan, type Invited, type Solved } from '~/core/evening/plan';
-import { ofStore, partsOfAll, type PartOfAll, type TableParts } from '~/core/evening/parts';
+import { ofStore, partsOfAll, type PartsFound } from '~/core/evening/parts';
 import type { Rotation } from '~/core/evening/rotation';
 import { gamesForTables, type TablesFound } from '~/core/evening/tables';
 import type { AgeBand } from '~/core/games/kit/types';
@@ -69,25 +69,6 @@ export async function solvedOf(plan: EveningPlan): Promise<Solved | null> {
   if (plan.groups.length === 0 || plan.tables.length === 0) return null;
   const found = await rotationOf(askedOf(plan));
   return found.ok ? { rotation: found.rotation } : { why: found.why };
-}
-
-/** A part of the tables, with what the store can give of it. */
-export interface PartThere extends PartOfAll {
-  /** Set aside for this evening already. */
-  aside: number;
-  /** What the store has besides what others have spoken for; null where nobody has counted it. */
-  free: number | null;
-  short: number;
-  packs: string[];
-  costCents?: number;
-}
-export interface PartsFound {
-  tables: TableParts[];
-  parts: PartThere[];
-  /** What buying all that is short costs; undefined where something of it is not sold to the school. */
-  costCents: number | undefined;
-  /** What the store gives, by material. */
-  wanted: Record<string, number>;
 }
 
 /** What stands on the tables of a plan, and what of it there is. */

@@ -1,6 +1,6 @@
 import { Form, Link, useSearchParams } from 'react-router';
 import type { FieldErrors } from '~/core/check/check';
-import type { PartsFound } from '~/server/evenings';
+import type { PartsFound } from '~/core/evening/parts';
 import { count, listed, money } from '~/core/words/numbers';
 import { useCatalogue } from '~/app/ui/catalogue';
 import { Button, useSending } from '~/app/ui/Button';

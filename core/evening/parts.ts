@@ -25,6 +25,25 @@ export interface PartOfAll {
   tables: string[];
 }
 
+/** A part of the tables, with what the store can give of it. */
+export interface PartThere extends PartOfAll {
+  /** Set aside for this evening already. */
+  aside: number;
+  /** What the store has besides what others have spoken for; null where nobody has counted it. */
+  free: number | null;
+  short: number;
+  packs: string[];
+  costCents?: number;
+}
+export interface PartsFound {
+  tables: TableParts[];
+  parts: PartThere[];
+  /** What buying all that is short costs; undefined where something of it is not sold to the school. */
+  costCents: number | undefined;
+  /** What the store gives, by material. */
+  wanted: Record<string, number>;
+}
+
 /** The most who sit at a table in any round; its seats where nothing is solved yet. */
 export function mostAt(plan: EveningPlan, rotation: Rotation | undefined, table: string): number {
   const size = new Map(plan.groups.map((one) => [one.id, one.size]));
