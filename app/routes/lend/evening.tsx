@@ -16,7 +16,7 @@ import {
 } from '~/core/evening/plan';
 import { AGE_BANDS, type AgeBand } from '~/core/games/kit/types';
 import { daysBetween, showDay } from '~/core/lending/due';
-import { aboutLanguage, languageNamed } from '~/core/words/languages';
+import { languageNamed } from '~/core/words/languages';
 import { count } from '~/core/words/numbers';
 import { countBack, findEvening, removeEvening, saveEvening } from '~/data/queries/evenings';
 import { catalogueNow } from '~/data/queries/materials';
@@ -38,13 +38,12 @@ import { notFound } from '~/server/refusals';
 import { today as todayAtSchool } from '~/server/today';
 import { EveningParts } from '~/app/desk/EveningParts';
 import { LendWays } from '~/app/desk/LendWays';
-import { Ribbons } from '~/app/desk/Ribbons';
-import { Button, ButtonLink, useSending } from '~/app/ui/Button';
-import { NumberBox, Pick, TextBox } from '~/app/ui/fields';
+import { Button, ButtonLink } from '~/app/ui/Button';
 import { NotSaved } from '~/app/ui/NotSaved';
 import { Said } from '~/app/ui/Notices';
-import { Empty, Entered, Entries, Heading, Margin, Panel, Row, Stack, State, Workplace } from '~/app/ui/Page';
-import { Table } from '~/app/ui/Table';
+import { Empty, Entered, Entries, Heading, Margin, Panel, Row, Stack, Workplace } from '~/app/ui/Page';
+import { AtTables, WhenItIs, WhoComes, WhoHelps } from './EveningForms';
+import { Turns } from './Turns';
 import type { Route } from './+types/evening';
 
 export const meta: Route.MetaFunction = ({ loaderData }) => [
@@ -251,7 +250,6 @@ export default function EveningPage({ loaderData, actionData }: Route.ComponentP
     parts,
     setAside,
   } = loaderData;
-  const busy = useSending();
   const [removing, setRemoving] = useState(false);
   const errors: FieldErrors = actionData?.errors ?? {};
   const hidden = <input type="hidden" name="version" value={version} />;
@@ -279,179 +277,23 @@ export default function EveningPage({ loaderData, actionData }: Route.ComponentP
           {showDay(onDay)}, {times[0]?.replace(/ to .*/, '')}: who sits where in which round, and who hosts?
         </Heading>
         <NotSaved errors={errors} />
-        <Panel aria-labelledby="comes" key={`comes ${version}`}>
-          <Form method="post">
-            {hidden}
-            <Stack $gap="0.7rem">
-              <h2 id="comes">1. Who comes</h2>
-              <p>
-                {count(invited, 'family', 'families')} of the school can be invited. If {plan.come} of 100
-                come, that is {expected.middle}; nine in ten times between {expected.low} and {expected.high}.
-              </p>
-              <Row>
-                <NumberBox
-                  name="come"
-                  label="Of 100 families come"
-                  min={1}
-                  max={100}
-                  defaultValue={plan.come}
-                  error={errors.come}
-                />
-                <NumberBox
-                  name="seats"
-                  label="Seats of a table"
-                  min={2}
-                  max={40}
-                  defaultValue={plan.seats}
-                  error={errors.seats}
-                />
-                <Button type="submit" name="intent" value="groups" isPending={busy}>
-                  Make groups of them
-                </Button>
-              </Row>
-            </Stack>
-          </Form>
-          {plan.groups.length > 0 && (
-            <Table
-              label="Groups"
-              rows={plan.groups}
-              rowKey={(one) => one.id}
-              columns={[
-                { head: 'Group', cell: (one) => one.id },
-                { head: 'People', cell: ({ size }) => size },
-                {
-                  head: 'Reads',
-                  cell: ({ languages }) => languages.map((tag) => aboutLanguage(tag).name).join(', '),
-                },
-                { head: 'Around', cell: ({ band }) => AGE_BANDS[band] },
-                {
-                  head: <span className="visually-hidden">Action</span>,
-                  cell: (one) => (
-                    <Form method="post">
-                      {hidden}
-                      <input type="hidden" name="group" value={one.id} />
-                      <Button
-                        type="submit"
-                        quiet
-                        name="intent"
-                        value="removeGroup"
-                        aria-label={`Take ${one.id} out`}
-                      >
-                        Take out
-                      </Button>
-                    </Form>
-                  ),
-                },
-              ]}
-            />
-          )}
-          <details>
-            <summary>Add a group by hand</summary>
-            <Form method="post">
-              {hidden}
-              <Row>
-                <TextBox name="group" label="Name of the group" maxLength={60} error={errors.group} />
-                <NumberBox name="size" label="People" min={1} max={60} defaultValue={6} error={errors.size} />
-                <TextBox
-                  name="language"
-                  label="Language"
-                  defaultValue="English"
-                  maxLength={40}
-                  error={errors.language}
-                />
-                <Pick
-                  name="band"
-                  label="Grade"
-                  options={Object.entries(AGE_BANDS).map(([value, label]) => ({ value, label }))}
-                />
-                <Button type="submit" quiet name="intent" value="addGroup" isPending={busy}>
-                  Add this group
-                </Button>
-              </Row>
-            </Form>
-          </details>
-        </Panel>
-        <Panel aria-labelledby="tables" key={`tables ${version}`}>
-          <Stack $gap="0.7rem">
-            <h2 id="tables">2. Tables and their games</h2>
-            <Form method="post">
-              {hidden}
-              <Row>
-                <NumberBox
-                  name="tables"
-                  label="Tables"
-                  min={1}
-                  max={MOST.tables}
-                  defaultValue={
-                    plan.tables.length || Math.max(plan.rounds, Math.ceil(people / plan.seats) || plan.rounds)
-                  }
-                  error={errors.tables}
-                />
-                <Button type="submit" name="intent" value="tables" isPending={busy}>
-                  Propose games for them
-                </Button>
-              </Row>
-            </Form>
-            {plan.tables.map((table) => (
-              <Form method="post" key={table.id}>
-                {hidden}
-                <input type="hidden" name="table" value={table.id} />
-                <Row>
-                  <strong style={{ minWidth: '5rem' }}>{table.id}</strong>
-                  <Pick
-                    name="game"
-                    label={`Game of ${table.id}`}
-                    labelHidden
-                    defaultValue={games.find((game) => game.name === table.game?.name)?.id ?? ''}
-                    options={[
-                      { value: '', label: table.game?.name ?? 'no game yet' },
-                      ...games.map((game) => ({ value: game.id, label: game.name })),
-                    ]}
-                  />
-                  <NumberBox
-                    name="seats"
-                    label={`Seats of ${table.id}`}
-                    labelHidden
-                    min={1}
-                    max={60}
-                    defaultValue={table.seats}
-                  />
-                  <Button
-                    type="submit"
-                    quiet
-                    name="intent"
-                    value="setTable"
-                    aria-label={`Change ${table.id}`}
-                  >
-                    Change it
-                  </Button>
-                </Row>
-              </Form>
-            ))}
-          </Stack>
-        </Panel>
-        <Panel aria-labelledby="helpers" key={`helpers ${version}`}>
-          <Form method="post">
-            {hidden}
-            <Stack $gap="0.7rem">
-              <h2 id="helpers">3. Helpers</h2>
-              <TextBox
-                name="helpers"
-                label="Helpers and their languages"
-                lines={4}
-                defaultValue={helpers}
-                maxLength={3000}
-                error={errors.helpers}
-                hint="A line for each: “Tobin: English, Spanish”."
-              />
-              <div>
-                <Button type="submit" name="intent" value="helpers" isPending={busy}>
-                  Keep these helpers
-                </Button>
-              </div>
-            </Stack>
-          </Form>
-        </Panel>
+        <WhoComes
+          key={`comes ${version}`}
+          plan={plan}
+          invited={invited}
+          expected={expected}
+          hidden={hidden}
+          errors={errors}
+        />
+        <AtTables
+          key={`tables ${version}`}
+          plan={plan}
+          games={games}
+          people={people}
+          hidden={hidden}
+          errors={errors}
+        />
+        <WhoHelps key={`helpers ${version}`} helpers={helpers} hidden={hidden} errors={errors} />
         <Panel aria-labelledby="rotation" key={`rotation ${version}`}>
           <Stack $gap="0.7rem">
             <h2 id="rotation">4. Who sits where</h2>
@@ -484,66 +326,15 @@ export default function EveningPage({ loaderData, actionData }: Route.ComponentP
             errors={errors}
           />
         )}
-        <Panel aria-labelledby="when" key={`when ${version}`}>
-          <Form method="post">
-            {hidden}
-            <Stack $gap="0.7rem">
-              <h2 id="when">When it is</h2>
-              <Row>
-                <TextBox
-                  name="name"
-                  label="Name of the evening"
-                  defaultValue={name}
-                  maxLength={80}
-                  error={errors.name}
-                />
-                <TextBox
-                  name="onDay"
-                  inputType="date"
-                  label="Day"
-                  defaultValue={onDay}
-                  error={errors.onDay}
-                />
-                <TextBox
-                  name="startsAt"
-                  label="Start"
-                  defaultValue={startsAt}
-                  maxLength={5}
-                  error={errors.startsAt}
-                />
-              </Row>
-              <Row>
-                <NumberBox
-                  name="rounds"
-                  label="Rounds"
-                  min={1}
-                  max={MOST.rounds}
-                  defaultValue={plan.rounds}
-                  error={errors.rounds}
-                />
-                <NumberBox
-                  name="roundMinutes"
-                  label="Minutes of a round"
-                  min={5}
-                  max={60}
-                  defaultValue={plan.roundMinutes}
-                  error={errors.roundMinutes}
-                />
-                <NumberBox
-                  name="changeMinutes"
-                  label="Minutes to change"
-                  min={0}
-                  max={15}
-                  defaultValue={plan.changeMinutes}
-                  error={errors.changeMinutes}
-                />
-                <Button type="submit" quiet name="intent" value="when" isPending={busy}>
-                  Keep these times
-                </Button>
-              </Row>
-            </Stack>
-          </Form>
-        </Panel>
+        <WhenItIs
+          key={`when ${version}`}
+          plan={plan}
+          name={name}
+          onDay={onDay}
+          startsAt={startsAt}
+          hidden={hidden}
+          errors={errors}
+        />
         <Form method="post">
           {hidden}
           {removing ? (
@@ -607,103 +398,5 @@ export default function EveningPage({ loaderData, actionData }: Route.ComponentP
         </p>
       </Margin>
     </Workplace>
-  );
-}
-
-type Turned = NonNullable<Route.ComponentProps['loaderData']['rotation']>;
-
-/** The picture of the rotation, and the table in which each seat and host can be held as it is. */
-function Turns({ plan, rotation, hidden }: { plan: EveningPlan; rotation: Turned; hidden: React.ReactNode }) {
-  const at = (group: string, round: number): string =>
-    rotation.plan.find((one) => one.round === round && one.groups.includes(group))?.table ?? '';
-  const rounds = Array.from({ length: plan.rounds }, (_, i) => i + 1);
-  const names = plan.tables.map(({ id }) => id);
-  const pinned = plan.pins.length + plan.hosts.length;
-  return (
-    <Stack $gap="0.7rem">
-      <Ribbons
-        tables={names}
-        ribbons={plan.groups.map(({ id }) => ({
-          group: id,
-          tables: rounds.map((round) => names.indexOf(at(id, round))),
-        }))}
-      />
-      <Table
-        label="Who sits where"
-        rows={plan.groups}
-        rowKey={({ id }) => id}
-        columns={[
-          { head: 'Group', cell: ({ id }) => id },
-          ...rounds.map((round) => ({
-            head: `Round ${round}`,
-            cell: ({ id }: { id: string }) => {
-              const held = plan.pins.some((one) => one.group === id && one.round === round);
-              return (
-                <Form method="post">
-                  {hidden}
-                  <input type="hidden" name="intent" value="pin" />
-                  <input type="hidden" name="group" value={id} />
-                  <input type="hidden" name="round" value={round} />
-                  <Row $gap="0.3rem" style={{ flexWrap: 'nowrap', alignItems: 'center' }}>
-                    <select
-                      name="table"
-                      aria-label={`Table of ${id} in round ${round}`}
-                      defaultValue={at(id, round)}
-                      onChange={(event) => event.currentTarget.form?.requestSubmit()}
-                      style={{ minHeight: 40 }}
-                    >
-                      {names.map((table) => (
-                        <option key={table}>{table}</option>
-                      ))}
-                    </select>
-                    {held && <State tone="note">held</State>}
-                  </Row>
-                </Form>
-              );
-            },
-          })),
-        ]}
-      />
-      <Table
-        label="Who hosts"
-        rows={plan.tables}
-        rowKey={({ id }) => id}
-        columns={[
-          { head: 'Table', cell: ({ id }) => id },
-          { head: 'Game', cell: ({ game }) => game?.name ?? '–' },
-          {
-            head: 'Host',
-            cell: ({ id }) => (
-              <Form method="post">
-                {hidden}
-                <input type="hidden" name="intent" value="host" />
-                <input type="hidden" name="table" value={id} />
-                <select
-                  name="helper"
-                  aria-label={`Host of ${id}`}
-                  defaultValue={rotation.hosts.find(({ table }) => table === id)?.helper ?? ''}
-                  onChange={(event) => event.currentTarget.form?.requestSubmit()}
-                  style={{ minHeight: 40 }}
-                >
-                  <option value="">whoever is best</option>
-                  {plan.helpers.map((helper) => (
-                    <option key={helper.id}>{helper.id}</option>
-                  ))}
-                </select>{' '}
-                {plan.hosts.some(({ table }) => table === id) && <State tone="note">held</State>}
-              </Form>
-            ),
-          },
-        ]}
-      />
-      {pinned > 0 && (
-        <Form method="post">
-          {hidden}
-          <Button type="submit" quiet name="intent" value="anew">
-            Let go of {count(pinned, 'thing')} that {pinned === 1 ? 'is' : 'are'} held, and plan anew
-          </Button>
-        </Form>
-      )}
-    </Stack>
   );
 }

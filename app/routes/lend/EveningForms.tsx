@@ -1,0 +1,286 @@
+import { Form } from 'react-router';
+import type { FieldErrors } from '~/core/check/check';
+import { MOST } from '~/core/evening/plan';
+import { AGE_BANDS } from '~/core/games/kit/types';
+import { aboutLanguage } from '~/core/words/languages';
+import { count } from '~/core/words/numbers';
+import { Button, useSending } from '~/app/ui/Button';
+import { NumberBox, Pick as PickOne, TextBox } from '~/app/ui/fields';
+import { Panel, Row, Stack } from '~/app/ui/Page';
+import { Table } from '~/app/ui/Table';
+import type { Route } from './+types/evening';
+
+type Shown = Route.ComponentProps['loaderData'];
+/** What each form of a plan carries and may be told. */
+interface Sent {
+  hidden: React.ReactNode;
+  errors: FieldErrors;
+}
+
+/** Which families are expected, as groups. */
+export function WhoComes({
+  plan,
+  invited,
+  expected,
+  hidden,
+  errors,
+}: Pick<Shown, 'plan' | 'invited' | 'expected'> & Sent) {
+  const busy = useSending();
+  return (
+    <Panel aria-labelledby="comes">
+      <Form method="post">
+        {hidden}
+        <Stack $gap="0.7rem">
+          <h2 id="comes">1. Who comes</h2>
+          <p>
+            {count(invited, 'family', 'families')} of the school can be invited. If {plan.come} of 100 come,
+            that is {expected.middle}; nine in ten times between {expected.low} and {expected.high}.
+          </p>
+          <Row>
+            <NumberBox
+              name="come"
+              label="Of 100 families come"
+              min={1}
+              max={100}
+              defaultValue={plan.come}
+              error={errors.come}
+            />
+            <NumberBox
+              name="seats"
+              label="Seats of a table"
+              min={2}
+              max={40}
+              defaultValue={plan.seats}
+              error={errors.seats}
+            />
+            <Button type="submit" name="intent" value="groups" isPending={busy}>
+              Make groups of them
+            </Button>
+          </Row>
+        </Stack>
+      </Form>
+      {plan.groups.length > 0 && (
+        <Table
+          label="Groups"
+          rows={plan.groups}
+          rowKey={(one) => one.id}
+          columns={[
+            { head: 'Group', cell: (one) => one.id },
+            { head: 'People', cell: ({ size }) => size },
+            {
+              head: 'Reads',
+              cell: ({ languages }) => languages.map((tag) => aboutLanguage(tag).name).join(', '),
+            },
+            { head: 'Around', cell: ({ band }) => AGE_BANDS[band] },
+            {
+              head: <span className="visually-hidden">Action</span>,
+              cell: (one) => (
+                <Form method="post">
+                  {hidden}
+                  <input type="hidden" name="group" value={one.id} />
+                  <Button
+                    type="submit"
+                    quiet
+                    name="intent"
+                    value="removeGroup"
+                    aria-label={`Take ${one.id} out`}
+                  >
+                    Take out
+                  </Button>
+                </Form>
+              ),
+            },
+          ]}
+        />
+      )}
+      <details>
+        <summary>Add a group by hand</summary>
+        <Form method="post">
+          {hidden}
+          <Row>
+            <TextBox name="group" label="Name of the group" maxLength={60} error={errors.group} />
+            <NumberBox name="size" label="People" min={1} max={60} defaultValue={6} error={errors.size} />
+            <TextBox
+              name="language"
+              label="Language"
+              defaultValue="English"
+              maxLength={40}
+              error={errors.language}
+            />
+            <PickOne
+              name="band"
+              label="Grade"
+              options={Object.entries(AGE_BANDS).map(([value, label]) => ({ value, label }))}
+            />
+            <Button type="submit" quiet name="intent" value="addGroup" isPending={busy}>
+              Add this group
+            </Button>
+          </Row>
+        </Form>
+      </details>
+    </Panel>
+  );
+}
+
+/** The tables, and the game at each. */
+export function AtTables({
+  plan,
+  games,
+  people,
+  hidden,
+  errors,
+}: Pick<Shown, 'plan' | 'games'> & { people: number } & Sent) {
+  const busy = useSending();
+  return (
+    <Panel aria-labelledby="tables">
+      <Stack $gap="0.7rem">
+        <h2 id="tables">2. Tables and their games</h2>
+        <Form method="post">
+          {hidden}
+          <Row>
+            <NumberBox
+              name="tables"
+              label="Tables"
+              min={1}
+              max={MOST.tables}
+              defaultValue={
+                plan.tables.length || Math.max(plan.rounds, Math.ceil(people / plan.seats) || plan.rounds)
+              }
+              error={errors.tables}
+            />
+            <Button type="submit" name="intent" value="tables" isPending={busy}>
+              Propose games for them
+            </Button>
+          </Row>
+        </Form>
+        {plan.tables.map((table) => (
+          <Form method="post" key={table.id}>
+            {hidden}
+            <input type="hidden" name="table" value={table.id} />
+            <Row>
+              <strong style={{ minWidth: '5rem' }}>{table.id}</strong>
+              <PickOne
+                name="game"
+                label={`Game of ${table.id}`}
+                labelHidden
+                defaultValue={games.find((game) => game.name === table.game?.name)?.id ?? ''}
+                options={[
+                  { value: '', label: table.game?.name ?? 'no game yet' },
+                  ...games.map((game) => ({ value: game.id, label: game.name })),
+                ]}
+              />
+              <NumberBox
+                name="seats"
+                label={`Seats of ${table.id}`}
+                labelHidden
+                min={1}
+                max={60}
+                defaultValue={table.seats}
+              />
+              <Button type="submit" quiet name="intent" value="setTable" aria-label={`Change ${table.id}`}>
+                Change it
+              </Button>
+            </Row>
+          </Form>
+        ))}
+      </Stack>
+    </Panel>
+  );
+}
+
+/** Who helps, and in which languages. */
+export function WhoHelps({ helpers, hidden, errors }: Pick<Shown, 'helpers'> & Sent) {
+  const busy = useSending();
+  return (
+    <Panel aria-labelledby="helpers">
+      <Form method="post">
+        {hidden}
+        <Stack $gap="0.7rem">
+          <h2 id="helpers">3. Helpers</h2>
+          <TextBox
+            name="helpers"
+            label="Helpers and their languages"
+            lines={4}
+            defaultValue={helpers}
+            maxLength={3000}
+            error={errors.helpers}
+            hint="A line for each: “Tobin: English, Spanish”."
+          />
+          <div>
+            <Button type="submit" name="intent" value="helpers" isPending={busy}>
+              Keep these helpers
+            </Button>
+          </div>
+        </Stack>
+      </Form>
+    </Panel>
+  );
+}
+
+/** The day, the start, and how long rounds are. */
+export function WhenItIs({
+  plan,
+  name,
+  onDay,
+  startsAt,
+  hidden,
+  errors,
+}: Pick<Shown, 'plan' | 'name' | 'onDay' | 'startsAt'> & Sent) {
+  const busy = useSending();
+  return (
+    <Panel aria-labelledby="when">
+      <Form method="post">
+        {hidden}
+        <Stack $gap="0.7rem">
+          <h2 id="when">When it is</h2>
+          <Row>
+            <TextBox
+              name="name"
+              label="Name of the evening"
+              defaultValue={name}
+              maxLength={80}
+              error={errors.name}
+            />
+            <TextBox name="onDay" inputType="date" label="Day" defaultValue={onDay} error={errors.onDay} />
+            <TextBox
+              name="startsAt"
+              label="Start"
+              defaultValue={startsAt}
+              maxLength={5}
+              error={errors.startsAt}
+            />
+          </Row>
+          <Row>
+            <NumberBox
+              name="rounds"
+              label="Rounds"
+              min={1}
+              max={MOST.rounds}
+              defaultValue={plan.rounds}
+              error={errors.rounds}
+            />
+            <NumberBox
+              name="roundMinutes"
+              label="Minutes of a round"
+              min={5}
+              max={60}
+              defaultValue={plan.roundMinutes}
+              error={errors.roundMinutes}
+            />
+            <NumberBox
+              name="changeMinutes"
+              label="Minutes to change"
+              min={0}
+              max={15}
+              defaultValue={plan.changeMinutes}
+              error={errors.changeMinutes}
+            />
+            <Button type="submit" quiet name="intent" value="when" isPending={busy}>
+              Keep these times
+            </Button>
+          </Row>
+        </Stack>
+      </Form>
+    </Panel>
+  );
+}
