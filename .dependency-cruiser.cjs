@@ -20,6 +20,7 @@ const ROOMS = [
   'lending',
   'listening',
   'looking',
+  'rehearse',
   'evening',
   'figures',
 ];

@@ -1,5 +1,12 @@
 /** Evenings: who can be expected, which games stand at the tables, who plays where. */
-import { askedOf, coming, type EveningPlan, type Invited, type Solved } from '~/core/evening/plan';
+import {
+  askedOf,
+  coming,
+  type EveningPlan,
+  type Invited,
+  type Rehearsed,
+  type Solved,
+} from '~/core/evening/plan';
 import { ofStore, partsOfAll, type PartsFound } from '~/core/evening/parts';
 import type { Rotation } from '~/core/evening/rotation';
 import { gamesForTables, type TablesFound } from '~/core/evening/tables';
@@ -9,12 +16,17 @@ import type { AnyMaterialId } from '~/core/materials/catalogue';
 import { catalogueOf, type Catalogue } from '~/core/materials/school';
 import { findGame, SHELF } from '~/core/games/shelf';
 import { readChildren } from '~/core/lending/children';
+import type { Said } from '~/core/listening/level';
 import { bandOf } from '~/core/listening/meaning';
+import { CAME, sharesBy, sharesSentence } from '~/core/looking/reached';
 import { nameOf } from '~/core/words/reading';
 import type { SchoolHandle } from '~/data/db';
 import { toInvite, type Missing } from '~/data/queries/evenings';
+import { doorOf, guestsOf, invitedTo, openGathering, tapsAt } from '~/data/queries/gatherings';
 import { listMaterials } from '~/data/queries/materials';
 import { offersOf, onHandNow, reservedNow } from '~/data/queries/store';
+import { newReaderKey } from './links';
+import { hashOf } from './people/session';
 import { canOf, offeredGames, rotationOf, tablePartsOf } from './threads';
 
 /** The families of a school by home language and grade: a family stands in the middle of its children. */
@@ -31,10 +43,12 @@ export async function invitedOf(at: SchoolHandle): Promise<Invited[]> {
   return [...counted.values()].sort((a, b) => b.families - a.families);
 }
 
-export const expectedOf = (invited: readonly Invited[], come: number) =>
+export const expectedOf = (invited: readonly Invited[], { come, spread = 0, tables }: EveningPlan) =>
   coming(
     invited.reduce((sum, { families }) => sum + families, 0),
     come,
+    spread,
+    tables.reduce((sum, { seats }) => sum + seats, 0),
   );
 
 /** Games for so many tables, for the groups of a plan. Throws RangeError where there are too few. */
@@ -65,9 +79,9 @@ export function tableGame(id: string): NonNullable<EveningPlan['tables'][number]
 }
 
 /** Solves a plan; nothing where nobody comes yet, or there is no table. */
-export async function solvedOf(plan: EveningPlan): Promise<Solved | null> {
+export async function solvedOf(plan: EveningPlan, rehearsed: readonly Rehearsed[]): Promise<Solved | null> {
   if (plan.groups.length === 0 || plan.tables.length === 0) return null;
-  const found = await rotationOf(askedOf(plan));
+  const found = await rotationOf(askedOf(plan, rehearsed));
   return found.ok ? { rotation: found.rotation } : { why: found.why };
 }
 
@@ -146,3 +160,67 @@ export function missingOf(
   });
   return Object.keys(errors).length ? { ok: false, errors } : { ok: true, missing };
 }
+
+/** An evening that is being held, or was: who was asked, who came, what they said of the tables. */
+export async function heldOf(at: SchoolHandle, eveningId: string) {
+  const [door, asked, thanked] = await Promise.all([
+    doorOf(at, eveningId),
+    invitedTo(at, eveningId),
+    invitedTo(at, eveningId, 'thanks'),
+  ]);
+  const [guests, taps] = door ? await Promise.all([guestsOf(at, door.id), tapsAt(at, door.id)]) : [[], []];
+  const told = asked.filter(({ state }) => state !== 'dropped' && state !== 'failed');
+  const invited = new Set(told.map(({ familyId }) => familyId));
+  // Where nobody was asked one by one, everybody was.
+  const facts = guests
+    .map(({ at: moment, ...guest }) => ({ ...guest, came: moment !== null }))
+    .filter(({ id, came }) => came || invited.size === 0 || invited.has(id));
+  return {
+    door: door && { id: door.id },
+    asked: {
+      all: told.length,
+      yes: asked.filter(({ answered }) => answered === 'yes').length,
+      no: asked.filter(({ answered }) => answered === 'no').length,
+      held: asked.filter(({ state }) => state === 'held').length,
+      paper: asked.filter(({ state }) => state === 'paper').length,
+    },
+    thanked: thanked.length,
+    came: facts.filter(({ came }) => came).length,
+    shares: facts.some(({ came }) => came)
+      ? (['language', 'grade'] as const).map((by) => {
+          const shares = sharesBy(facts, by, CAME);
+          return { by, shares, sentence: sharesSentence(shares, CAME) };
+        })
+      : [],
+    tables: [...new Set(taps.map(({ tableName }) => tableName))].map((table) => {
+      const mine = taps.filter(({ tableName }) => tableName === table);
+      const said = (level: Said): number => mine.filter((one) => one.said === level).length;
+      return {
+        table,
+        game: mine.at(-1)!.game.name,
+        tooEasy: said('tooEasy'),
+        justRight: said('justRight'),
+        tooHard: said('tooHard'),
+        again: mine.filter(({ again }) => again === true).length,
+        answered: mine.filter(({ again }) => again !== null).length,
+      };
+    }),
+  };
+}
+export type Held = Awaited<ReturnType<typeof heldOf>>;
+
+/** The table at the door of an evening: its tablet is opened there. */
+export const openDoor = async (
+  at: SchoolHandle,
+  { id, name, onDay }: { id: string; name: string; onDay: string },
+  personId: string,
+): Promise<{ id: string }> => ({
+  id: await openGathering(at, {
+    name,
+    onDay,
+    keyHash: hashOf(newReaderKey()),
+    expiresAt: new Date(),
+    personId,
+    eveningId: id,
+  }),
+});

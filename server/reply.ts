@@ -2,6 +2,7 @@
 import { createHash } from 'node:crypto';
 import { SchoolDays } from '~/core/lending/calendar';
 import { daysAfter, daysBetween } from '~/core/lending/due';
+import type { EveningSaid } from '~/core/lending/reminders';
 import { FAMILY_WORDS } from '~/core/words/family';
 import { REMINDER_WORDS } from '~/core/words/reminders';
 import { aboutLanguage, SHIPPED_LANGUAGES, type Language } from '~/core/words/languages';
@@ -11,6 +12,7 @@ import { languageFor } from '~/core/words/trouble';
 import { atSchool, type SchoolHandle } from '~/data/db';
 import { dueRules } from '~/data/queries/calendar';
 import { renew } from '~/data/queries/lending';
+import { findEvening } from '~/data/queries/evenings';
 import { addAnswer } from '~/data/queries/listening';
 import { askedBy, keepReply, schoolOfMessage, type Asked } from '~/data/queries/outbox';
 import { boundTo } from '~/data/queries/schools';
@@ -86,8 +88,19 @@ async function daysToBring(at: SchoolHandle): Promise<string[]> {
   return days;
 }
 
+/** The evening that a message asks to; undefined where it asks about bags, or the evening is not planned any more. */
+export async function invitedBy(at: SchoolHandle, { kind, once }: Asked): Promise<EveningSaid | undefined> {
+  return kind === 'invitation' ? findEvening(at, once.replace('invitation ', '')) : undefined;
+}
+/** The family comes, or does not. */
+export async function answersInvitation(at: SchoolHandle, asked: Asked, comes: boolean): Promise<Came> {
+  await keepReply(at, asked.id, comes ? 'yes' : 'no', null);
+  return { kind: comes ? 'yes' : 'no' };
+}
+
 /** What came of an answer, bag by bag. */
 export type Came =
+  | { kind: 'yes' | 'no' }
   | { kind: 'coming'; day: string }
   | { kind: 'lost' }
   | { kind: 'longer'; bags: { kitName: string; dueOn?: string; why?: 'waiting' | 'often' | 'never' }[] };

@@ -1,12 +1,19 @@
 /** The table at which families tick themselves in, and take a bag home: what its tablet may know and do. */
 import { against, hazardsOf } from '~/core/kits/safety';
+import type { EveningPlan } from '~/core/evening/plan';
+import type { Said } from '~/core/listening/level';
+import { LEVELS } from '~/core/pack/questions';
 import { languageFor } from '~/core/words/trouble';
-import { SHIPPED_LANGUAGES } from '~/core/words/languages';
+import { SHIPPED_LANGUAGES, type Language } from '~/core/words/languages';
+import { PRINT_WORDS } from '~/core/words/print';
+import { ENGLISH, nameOf, say } from '~/core/words/reading';
 import { readingOf } from '~/core/words/readings';
+import { open } from '~/core/own/open';
 import type { SchoolHandle } from '~/data/db';
 import { findCopy } from '~/data/queries/copies';
-import { familiesNamed, familyByCard, findFamily } from '~/data/queries/families';
-import { gatheringOf, tickIn, type Gathering } from '~/data/queries/gatherings';
+import { findEvening } from '~/data/queries/evenings';
+import { createFamily, familiesNamed, familyByCard, findFamily } from '~/data/queries/families';
+import { gatheringOf, keepTaps, tickIn, type Gathering, type Tap } from '~/data/queries/gatherings';
 import { lend } from '~/data/queries/lending';
 import { catalogueNow } from '~/data/queries/materials';
 import { readingsAt } from '~/data/queries/wording';
@@ -71,6 +78,64 @@ export async function tickAtTable({ at, gathering }: OpenTable, familyId: string
   const family = await findFamily(at, familyId);
   if (family) await tickIn(at, gathering.id, family.id, true);
   return family !== undefined;
+}
+
+/**
+ * A family that nobody knows yet: entered with its name and language, and ticked in. Where somebody is called so
+ * already, those are answered instead, so that nobody is entered twice.
+ */
+export async function enterAtTable(
+  page: OpenTable,
+  name: string,
+  language: Language,
+): Promise<{ id: string } | { taken: { id: string; name: string }[] }> {
+  const { at, gathering } = page;
+  const made = await createFamily(at, { name, language });
+  if (!made)
+    return {
+      taken: (await familiesNamed(at, name, MOST_FOUND)).map(({ id, name: known }) => ({ id, name: known })),
+    };
+  await tickIn(at, gathering.id, made.id, true);
+  return { id: made.id };
+}
+
+/** The tables of an evening, as a family that leaves is asked about them. */
+export async function tablesToTap({ at, gathering }: OpenTable): Promise<EveningPlan['tables']> {
+  const evening = gathering.eveningId ? await findEvening(at, gathering.eveningId) : undefined;
+  return (evening?.plan.tables ?? []).filter(({ game }) => game);
+}
+
+/** The tables, as they are called in the language of the page. */
+export async function tablesSaid(page: OpenTable): Promise<{ table: string; game: string }[]> {
+  const tables = await tablesToTap(page);
+  if (tables.length === 0) return [];
+  const [reading = ENGLISH] = await readingsAt(page.at, [page.language]);
+  return tables.map(({ game }, i) => ({
+    table: say(reading, PRINT_WORDS, 'evening.table', { table: i + 1 }),
+    game: nameOf(open(game!).game, reading),
+  }));
+}
+
+/** What a family taps when it leaves: of each table it was at how it was, and whether they would play it again. */
+export async function tapAtTable(page: OpenTable, familyId: string, form: FormData): Promise<boolean> {
+  const { at, gathering } = page;
+  if (!(await findFamily(at, familyId))) return false;
+  const taps = (await tablesToTap(page)).flatMap(({ id, game }, i): Tap[] => {
+    const said = form.get(`said ${i}`);
+    const again = form.get(`again ${i}`);
+    return game && typeof said === 'string' && Object.hasOwn(LEVELS, said)
+      ? [
+          {
+            tableName: id,
+            game,
+            said: said as Said,
+            again: again === 'yes' ? true : again === 'no' ? false : null,
+          },
+        ]
+      : [];
+  });
+  await keepTaps(at, gathering.id, familyId, taps);
+  return true;
 }
 
 /** The family takes a bag home. Undefined where a person has to look at it first. */

@@ -6,6 +6,7 @@ const WAYS: readonly (Way & { helpers: boolean })[] = [
   { to: '/lend/tables', label: 'Sign-in table', helpers: true },
   { to: '/lend/rounds', label: 'Hand-outs', helpers: true },
   { to: '/lend/evenings', label: 'Evenings', helpers: true },
+  { to: '/lend/rehearse', label: 'Rehearse', helpers: true },
   { to: '/lend/waiting', label: 'Who waits', helpers: false },
   { to: '/lend/messages', label: 'Messages', helpers: false },
   { to: '/lend/families', label: 'Families', helpers: false },

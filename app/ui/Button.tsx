@@ -79,6 +79,7 @@ export const Button = ({ quiet, clay, isPending, type, ...props }: Omit<ButtonPr
     $clay={clay}
     {...props}
     type={isPending ? 'button' : type}
+    aria-disabled={isPending || undefined}
     data-under-way={isPending || undefined}
   />
 );

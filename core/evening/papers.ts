@@ -14,9 +14,12 @@ import {
 } from '~/core/paper/sheet';
 import { line, paragraph } from '~/core/paper/text';
 import { onPhone } from '~/core/pack/phone';
+import { aboutLanguage } from '~/core/words/languages';
 import { PRINT_WORDS } from '~/core/words/print';
+import { REMINDER_WORDS } from '~/core/words/reminders';
 import { ENGLISH, nameOf, say, type Reading } from '~/core/words/reading';
-import type { EveningPlan } from './plan';
+import { PEOPLE, type EveningPlan } from './plan';
+import { tickBox } from '~/core/lending/papers';
 import type { Rotation } from './rotation';
 
 interface On {
@@ -72,6 +75,7 @@ export const tableSigns = ({ plan, readings }: Printed, { paper, measure }: On):
 /** So many steps stand on a host's card; so many things to say. */
 const STEPS = 5;
 const SAYINGS = 3;
+const RULES = 3;
 
 /** A page for each table: the game in five lines, what to say, what to do with a child who is done or lost. */
 export const hostCards = ({ plan, rotation, readings }: Printed, { paper, measure }: On): Sheet[] =>
@@ -132,6 +136,7 @@ export const hostCards = ({ plan, rotation, readings }: Printed, { paper, measur
       part('Three things to say', of('say').slice(0, SAYINGS));
       part('A child who is done', of('harder').slice(0, 2));
       part('A child who is lost', of('easier', 'younger').slice(0, 2));
+      if (c === 0 && plan.hallRules) part('In this hall', plan.hallRules.split('\n').slice(0, RULES));
     });
     return [blank(`Host of table ${i + 1}`, paper, shapes)];
   });
@@ -193,4 +198,84 @@ export function groupCards(
     sheets.push(blank('Ways of the groups', paper, shapes));
   }
   return sheets;
+}
+
+/** Room for so many families beyond those who are expected at most. */
+const MORE = 0.15;
+const ROW_MM = 13;
+
+/** Sheets to sign in on: one set for each language that comes, with as many lines as may be wanted. */
+export function signInSheets(
+  { name, plan, readings }: Pick<Printed, 'name' | 'plan' | 'readings'>,
+  { paper, measure }: On,
+): Sheet[] {
+  const { widthMm, heightMm } = PAPERS[paper];
+  const left = MARGIN_MM;
+  const width = widthMm - 2 * left;
+  return [...new Set(plan.groups.flatMap(({ languages }) => languages.slice(0, 1)))].flatMap(
+    (tag): Sheet[] => {
+      const reading = readingFor(readings, [tag]);
+      const { language } = reading;
+      const people = plan.groups
+        .filter(({ languages }) => languages[0] === tag)
+        .reduce((sum, { size }) => sum + size, 0);
+      const lines = Math.max(4, Math.ceil((people / PEOPLE) * (1 + MORE)));
+      const top = MARGIN_MM + 30;
+      const onPage = Math.floor((heightMm - MARGIN_MM - top) / ROW_MM);
+      const rtl = aboutLanguage(language).direction === 'rtl';
+      /** Columns in the order in which they are read. */
+      const shares = [0.44, 0.14, 0.22, 0.2] as const;
+      const heads = (['family', 'people', 'language', 'bag'] as const).map((head) =>
+        say(reading, PRINT_WORDS, `signin.${head}`),
+      );
+      const from = (column: number): number => {
+        const before = shares.slice(0, column).reduce((sum, one) => sum + one, 0);
+        return left + (rtl ? 1 - before - shares[column]! : before) * width;
+      };
+      return Array.from({ length: Math.ceil(lines / onPage) }, (_, page) => {
+        const shapes: Shape[] = [
+          line(rtl ? left + width : left, MARGIN_MM + 9, say(reading, REMINDER_WORDS, 'table.title'), {
+            sizePt: 22,
+            font: 'display',
+            language,
+            anchor: rtl ? 'end' : 'start',
+          }),
+          line(rtl ? left : left + width, MARGIN_MM + 9, name, {
+            sizePt: 12,
+            fill: GREY,
+            anchor: rtl ? 'start' : 'end',
+          }),
+        ];
+        heads.forEach((head, column) => {
+          const block = paragraph(
+            head,
+            from(column) + 1,
+            MARGIN_MM + 15,
+            shares[column]! * width - 2,
+            measure,
+            {
+              sizePt: 11,
+              font: 'bold',
+              language,
+            },
+          );
+          shapes.push(...block.shapes);
+        });
+        const rows = Math.min(onPage, lines - page * onPage);
+        for (let row = 0; row <= rows; row++)
+          shapes.push({
+            kind: 'line',
+            x1: left,
+            y1: top + row * ROW_MM,
+            x2: left + width,
+            y2: top + row * ROW_MM,
+            stroke: GREY,
+            strokeMm: 0.3,
+          });
+        for (let row = 0; row < rows; row++)
+          shapes.push(tickBox(from(3) + (shares[3] * width) / 2 - 2, top + row * ROW_MM + (ROW_MM - 4) / 2));
+        return blank(`Sign in: ${aboutLanguage(language).name}`, paper, shapes);
+      });
+    },
+  );
 }

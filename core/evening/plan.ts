@@ -1,12 +1,13 @@
 /** The plan of an evening as it is kept: who is expected, in which groups, at which tables with which games, with which helpers. */
 import { Type, type Static } from '@sinclair/typebox';
-import { binomial } from '~/core/chance/binomial';
-import { quantile } from '~/core/chance/pmf';
+import { betaBinomial } from '~/core/chance/binomial';
+import { atMost, quantile, type Pmf } from '~/core/chance/pmf';
 import { Line, OneOf, Whole } from '~/core/check/schema';
 import { AGE_BANDS, type AgeBand, type Params } from '~/core/games/kit/types';
 import { LEVEL_OF } from '~/core/lending/children';
 import { aboutLanguage, languageNamed, type Language } from '~/core/words/languages';
 import { listed } from '~/core/words/numbers';
+import { searchable } from '~/core/words/search';
 import type { EveningAsked, Rotation } from './rotation';
 
 const text = (maxLength: number, title: string) => Type.String({ minLength: 1, maxLength, title });
@@ -41,6 +42,10 @@ export const planSchema = Type.Object({
   changeMinutes: Whole(0, 15, { title: 'Minutes to change' }),
   /** Of 100 families that are invited so many come. */
   come: Whole(1, 100, { title: 'How many come of 100' }),
+  /** The guess may be off by so many of 100 either way; nine in ten times it is not off by more. */
+  spread: Type.Optional(Whole(0, 40, { title: 'How far off that may be' })),
+  /** What the district asks of the hall: said before the usual cautions. */
+  hallRules: Type.Optional(Type.String({ maxLength: 1000, title: 'Rules of your district for the hall' })),
   seats: Whole(2, 40, { title: 'Seats of a table' }),
   tables: Type.Array(
     Type.Object({
@@ -78,12 +83,16 @@ export const planSchema = Type.Object({
 });
 export type EveningPlan = Static<typeof planSchema>;
 
+/** How far off a first guess may be, of 100. */
+export const USUAL_SPREAD = 15;
+
 /** A plan that has just begun. */
 export const emptyPlan = ({ rounds, roundMinutes, changeMinutes }: When): EveningPlan => ({
   rounds,
   roundMinutes,
   changeMinutes,
   come: 60,
+  spread: USUAL_SPREAD,
   seats: 12,
   tables: [],
   groups: [],
@@ -101,10 +110,26 @@ export interface Invited {
 /** People of a family that come along, as a rule. */
 export const PEOPLE = 3;
 
-/** How many of the invited come: the middle, and nine in ten between. */
-export function coming(invited: number, come: number): { middle: number; low: number; high: number } {
-  const pmf = binomial(invited, come / 100);
-  return { middle: quantile(pmf, 0.5), low: quantile(pmf, 0.05), high: quantile(pmf, 0.95) };
+/** Nine in ten of a normal distribution lie within so many standard deviations. */
+const NINE_IN_TEN = 1.6449;
+/** How many of the invited families come, when `come` of 100 do, give or take `spread`. */
+export const comingPmf = (invited: number, come: number, spread: number): Pmf =>
+  betaBinomial(invited, come / 100, spread / 100 / NINE_IN_TEN);
+
+/** How many of the invited come: the middle, and nine in ten between; and how likely all of them have a seat. */
+export function coming(
+  invited: number,
+  come: number,
+  spread = 0,
+  seats = Infinity,
+): { middle: number; low: number; high: number; seated: number } {
+  const pmf = comingPmf(invited, come, spread);
+  return {
+    middle: quantile(pmf, 0.5),
+    low: quantile(pmf, 0.05),
+    high: quantile(pmf, 0.95),
+    seated: seats === Infinity ? 1 : Math.min(1, atMost(pmf, Math.floor(seats / PEOPLE))),
+  };
 }
 
 const BANDS = Object.keys(AGE_BANDS) as AgeBand[];
@@ -181,8 +206,26 @@ export const writeHelpers = (helpers: EveningPlan['helpers']): string =>
     .map(({ id, languages: tags }) => `${id}: ${tags.map((tag) => aboutLanguage(tag).name).join(', ')}`)
     .join('\n');
 
+/** Which helper has rehearsed which game. */
+export interface Rehearsed {
+  helper: string;
+  gameId: string;
+}
+const sameName = (a: string, b: string): boolean => searchable(a) === searchable(b);
+/** The games a helper of a plan has rehearsed. */
+export const rehearsedBy = (rehearsed: readonly Rehearsed[], helper: string): string[] =>
+  rehearsed.filter((one) => sameName(one.helper, helper)).map(({ gameId }) => gameId);
+
 /** What is asked of the rotation; pins of what is not there any more count no longer. */
-export const askedOf = ({ rounds, tables, groups, helpers, pins, hosts }: EveningPlan): EveningAsked => ({
+export const askedOf = (
+  { rounds, tables, groups, helpers, pins, hosts }: EveningPlan,
+  rehearsed: readonly Rehearsed[] = [],
+): EveningAsked => ({
+  rehearsed: tables.flatMap(({ id, game: stands }) =>
+    helpers
+      .filter((helper) => stands && rehearsedBy(rehearsed, helper.id).includes(stands.gameId))
+      .map((helper) => ({ table: id, helper: helper.id })),
+  ),
   rounds,
   tables: tables.map(({ id, seats }) => ({ id, seats })),
   groups: groups.map(({ id, size, languages: tags }) => ({ id, size, languages: tags })),
@@ -194,6 +237,45 @@ export const askedOf = ({ rounds, tables, groups, helpers, pins, hosts }: Evenin
   hosts: hosts.filter(
     ({ table, helper }) => tables.some(({ id }) => id === table) && helpers.some(({ id }) => id === helper),
   ),
+});
+
+/** A seat is held: the group plays at this table in this round, and what stood against it gives way. */
+export const withPin = (plan: EveningPlan, pin: EveningPlan['pins'][number]): Pick<EveningPlan, 'pins'> => ({
+  pins: [
+    ...plan.pins.filter(
+      ({ group, round, table }) => group !== pin.group || (round !== pin.round && table !== pin.table),
+    ),
+    pin,
+  ],
+});
+
+/** Two groups change places in a round, and both are held there. */
+export function swapped(
+  plan: EveningPlan,
+  rotation: Rotation,
+  { round, group, with: other }: { round: number; group: string; with: string },
+): Pick<EveningPlan, 'pins'> | undefined {
+  const at = (id: string) =>
+    rotation.plan.find((one) => one.round === round && one.groups.includes(id))?.table;
+  const [mine, theirs] = [at(group), at(other)];
+  if (mine === undefined || theirs === undefined || mine === theirs) return undefined;
+  const first = { ...plan, ...withPin(plan, { group, round, table: theirs }) };
+  return withPin(first, { group: other, round, table: mine });
+}
+
+/** The rounds go on by one: what was second is first, what was first comes last; hosts and tables stay. */
+export const turned = (plan: EveningPlan, rotation: Rotation): Pick<EveningPlan, 'pins' | 'hosts'> => ({
+  pins: rotation.plan.flatMap(({ round, table, groups }) =>
+    groups.map((group) => ({ group, table, round: round === 1 ? plan.rounds : round - 1 })),
+  ),
+  hosts: rotation.hosts.map(({ table, helper }) => ({ table, helper })),
+});
+
+/** A plan for the next evening, from one that was held: who is asked and what stands at the tables; nobody is seated yet. */
+export const startFrom = ({ pins: _pins, hosts: _hosts, ...plan }: EveningPlan): EveningPlan => ({
+  ...plan,
+  pins: [],
+  hosts: [],
 });
 
 /** What came of solving a plan. */

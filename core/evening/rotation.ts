@@ -47,6 +47,13 @@ export const eveningSchema = Type.Object(
         title: 'Hosts that are settled',
       }),
     ),
+    /** Helpers who have rehearsed the game of a table: of equal plans they host it. */
+    rehearsed: Type.Optional(
+      Type.Array(Type.Object({ table: name('Table'), helper: name('Helper') }, closed), {
+        maxItems: 2400,
+        title: 'What helpers have rehearsed',
+      }),
+    ),
   },
   closed,
 );
@@ -109,6 +116,26 @@ function refusal({
 const terms = (...list: readonly (readonly [string, number])[]): Terms => new Map(list);
 const host = (t: number, h: number): string => `host ${t} ${h}`;
 const sits = (g: number, t: number, r: number): string => `sits ${g} ${t} ${r}`;
+
+/**
+ * What a host adds to a plan besides being understood: one point, and one more where the game was rehearsed. A pair
+ * that is heard counts for more than all of it.
+ */
+function hostPoints({ tables, helpers, rehearsed = [] }: EveningAsked): {
+  points: Map<string, number>;
+  heard: number;
+} {
+  const points = new Map<string, number>();
+  tables.forEach((table, t) =>
+    helpers.forEach((helper, h) =>
+      points.set(
+        host(t, h),
+        1 + Number(rehearsed.some((one) => one.table === table.id && one.helper === helper.id)),
+      ),
+    ),
+  );
+  return { points, heard: 2 * tables.length + 1 };
+}
 
 /** Every table has at most one helper, every helper at most one table; those that are settled stay. */
 function hosting({ tables, helpers, hosts = [] }: EveningAsked): {
@@ -201,11 +228,12 @@ async function hostsFirst(
   const { whole, conditions } = hosting(asked);
   const visits = (g: number, t: number): string => `visits ${g} ${t}`;
   const hears = (g: number, t: number): string => `hears ${g} ${t}`;
-  const aim = new Map<string, number>();
+  const { points, heard } = hostPoints(asked);
+  const aim = new Map(points);
   groups.forEach(({ size, languages: mine }, g) => {
     tables.forEach(({ seats }, t) => {
       whole.set(visits(g, t), size <= seats ? 1 : 0).set(hears(g, t), 1);
-      aim.set(hears(g, t), 1);
+      aim.set(hears(g, t), heard);
       conditions.push(
         { terms: terms([hears(g, t), 1], [visits(g, t), -1]), is: '<=', bound: 0 },
         {
@@ -238,7 +266,7 @@ async function hostsFirst(
   const { values } = solved;
   return {
     // Unproved, nothing better is known than that everybody hears their language every time.
-    bound: solved.status === 'optimal' ? solved.aim : groups.length * rounds,
+    bound: solved.status === 'optimal' ? Math.floor(solved.aim / heard + 1e-6) : groups.length * rounds,
     hostOf: tables.map((_, t) => helpers.findIndex((_, h) => values?.get(host(t, h)) === 1)),
   };
 }
@@ -248,7 +276,8 @@ async function together(asked: EveningAsked, seconds: number) {
   const { groups, tables, rounds, helpers } = asked;
   const seats = seating(asked);
   const { whole, conditions } = hosting(asked);
-  const aim = new Map<string, number>();
+  const { points, heard } = hostPoints(asked);
+  const aim = new Map(points);
   for (const [id, most] of seats.whole) whole.set(id, most);
   conditions.push(...seats.conditions);
   groups.forEach(({ languages: mine }, g) =>
@@ -256,7 +285,7 @@ async function together(asked: EveningAsked, seconds: number) {
       Array.from({ length: rounds }, (_, r) => {
         const hears = `hears ${g} ${t} ${r}`;
         whole.set(hears, 1);
-        aim.set(hears, 1);
+        aim.set(hears, heard);
         conditions.push(
           { terms: terms([hears, 1], [sits(g, t, r), -1]), is: '<=', bound: 0 },
           {

@@ -20,6 +20,8 @@ export const choicesSchema = Type.Object(
     copies: Type.Array(id, { maxItems: 1000, title: 'Copies' }),
     /** All, where none is named. */
     groups: Type.Array(Type.String({ maxLength: 40 }), { maxItems: 100, title: 'Classes' }),
+    /** Only families that came to this gathering. */
+    gathering: Type.Optional(id),
     bands: Type.Array(OneOf<AgeBand>(AGE_BANDS, { title: 'Grade' }), { maxItems: 5, title: 'Grades' }),
     weights: weightsSchema,
     pins: Type.Array(Type.Object({ family: id, copy: id }, { additionalProperties: false }), {

@@ -17,4 +17,6 @@ export const REPLY_WORDS: Readonly<Record<ReplyKind, string>> = {
   coming: 'they bring it back',
   longer: 'they keep it longer',
   lost: 'something is lost or broken',
+  yes: 'they come',
+  no: 'they do not come this time',
 };

@@ -5,7 +5,15 @@ import { PAPERS, type Measure, type Shape, type Sheet } from '~/core/paper/sheet
 import { readingOf } from '~/core/words/readings';
 import { randomCard, showCard } from './card';
 import { randomTag, showTag } from '~/core/kits/tag';
-import { cardSheets, handOutSheets, signInSheets, stickerSheets, stripSheets, type Strip } from './papers';
+import {
+  asksOf,
+  cardSheets,
+  handOutSheets,
+  signInSheets,
+  stickerSheets,
+  stripSheets,
+  type Strip,
+} from './papers';
 import { reminderText } from './reminders';
 
 const measure: Measure = (text, _, sizePt) => text.length * sizePt * 0.17;
@@ -122,7 +130,7 @@ describe('reminders on paper', () => {
       family: `Family ${i}`,
       language,
       address,
-      asks: i % 4 !== 3,
+      asks: asksOf(i % 4 === 3 ? 'offer' : 'reminder'),
       reading,
       text: reminderText(reading, {
         family: `Family ${i}`,
@@ -153,7 +161,7 @@ describe('reminders on paper', () => {
     const boxes = sheets.flatMap(({ shapes }) =>
       shapes.filter((one) => one.kind === 'rect' && one.width === 4),
     );
-    expect(boxes).toHaveLength(3 * strips.filter(({ asks }) => asks).length);
+    expect(boxes).toHaveLength(3 * strips.filter(({ asks }) => asks.length).length);
   });
   it('are none where nobody is reminded on paper', () => {
     expect(stripSheets([], on)).toEqual([]);

@@ -1,6 +1,6 @@
 /** Paper of the lending desk: lists to hand out by, stickers for bags, cards of families, reminders in strips. */
 import { showCard } from './card';
-import { ANSWERS } from './reminders';
+import { BAG_ANSWERS, INVITATION_ANSWERS, type MessageKind } from './reminders';
 import { showTag } from '~/core/kits/tag';
 import {
   blank,
@@ -17,7 +17,7 @@ import {
 import { code128, qrCode } from '~/core/paper/symbols';
 import { line, lineMm, paragraph } from '~/core/paper/text';
 import { aboutLanguage, type Language } from '~/core/words/languages';
-import { REMINDER_WORDS } from '~/core/words/reminders';
+import { REMINDER_WORDS, type ReminderMessage } from '~/core/words/reminders';
 import { say, type Reading } from '~/core/words/reading';
 
 interface On {
@@ -28,7 +28,7 @@ interface On {
 
 const SIZE_PT = 11.5;
 const ROW_MM = 8;
-const tickBox = (x: number, y: number): Shape => ({
+export const tickBox = (x: number, y: number): Shape => ({
   kind: 'rect',
   x,
   y,
@@ -223,10 +223,18 @@ export interface Strip {
   language: Language;
   text: string;
   address: string;
-  /** Whether it asks for an answer. */
-  asks: boolean;
+  /** What can be ticked for an answer; empty where it asks for none. */
+  asks: readonly ReminderMessage[];
   reading: Reading;
 }
+/** What a message on paper has ticked. */
+export const asksOf = (kind: MessageKind): readonly ReminderMessage[] =>
+  kind === 'reminder'
+    ? BAG_ANSWERS.map((answer) => `answer.${answer}` as const)
+    : kind === 'invitation'
+      ? INVITATION_ANSWERS.map((answer) => `invite.${answer}` as const)
+      : [];
+
 /** Reminders on paper, several to a sheet, class by class: what is said, and boxes to tick for an answer. */
 export function stripSheets(strips: readonly Strip[], on: On): Sheet[] {
   const { widthMm, heightMm } = PAPERS[on.paper];
@@ -266,14 +274,15 @@ function oneStrip(
 ): { shapes: Shape[]; heightMm: number } {
   const style = { sizePt: 12, language };
   const rtl = aboutLanguage(language).direction === 'rtl';
-  const textWidth = asks ? w - SQUARE_MM - 5 : w;
-  const textLeft = asks && rtl ? x + SQUARE_MM + 5 : x;
+  const asked = asks.length > 0;
+  const textWidth = asked ? w - SQUARE_MM - 5 : w;
+  const textLeft = asked && rtl ? x + SQUARE_MM + 5 : x;
   let y = top + 4;
   const shapes: Shape[] = [
     line(x, y + lineMm(10) * 0.8, `${classOf({ group })}: ${family}`, { sizePt: 10, fill: GREY }),
   ];
   y += lineMm(10) + 1;
-  if (asks) shapes.push(...qrCode(address, rtl ? x : x + w - SQUARE_MM, y, SQUARE_MM));
+  if (asked) shapes.push(...qrCode(address, rtl ? x : x + w - SQUARE_MM, y, SQUARE_MM));
   const from = y;
   // The address stands in the square beside it.
   for (const said of text.split('\n').filter((one) => !one.includes(address))) {
@@ -281,7 +290,7 @@ function oneStrip(
     shapes.push(...block.shapes);
     y += block.heightMm + 1;
   }
-  if (asks) {
+  if (asked) {
     y = Math.max(y, from + SQUARE_MM + 1);
     const ask = paragraph(say(reading, REMINDER_WORDS, 'answerSlip'), x, y, w, measure, {
       ...style,
@@ -289,8 +298,8 @@ function oneStrip(
     });
     shapes.push(...ask.shapes);
     y += ask.heightMm + 1;
-    for (const answer of ANSWERS) {
-      const words = say(reading, REMINDER_WORDS, `answer.${answer}`, { day: '………………' });
+    for (const answer of asks) {
+      const words = say(reading, REMINDER_WORDS, answer, { day: '………………' });
       const block = paragraph(words, rtl ? x : x + 7, y, w - 7, measure, style);
       shapes.push(tickBox(rtl ? x + w - 4 : x, y + 0.6), ...block.shapes);
       y += block.heightMm + 1;

@@ -7,11 +7,13 @@ import { REMINDER_WORDS, type ReminderMessage } from '~/core/words/reminders';
 import { daysBetween } from './due';
 import type { LendingRules } from './rules';
 
-export type MessageKind = 'reminder' | 'offer' | 'line';
+export type MessageKind = 'reminder' | 'offer' | 'line' | 'invitation' | 'thanks';
 export const MESSAGE_STATES = ['waiting', 'sent', 'held', 'paper', 'printed', 'failed', 'dropped'] as const;
 export type MessageState = (typeof MESSAGE_STATES)[number];
-/** What a family answers with one press. */
-export const ANSWERS = ['coming', 'longer', 'lost'] as const;
+/** What a family answers with one press about its bags, and to an invitation. */
+export const BAG_ANSWERS = ['coming', 'longer', 'lost'] as const;
+export const INVITATION_ANSWERS = ['yes', 'no'] as const;
+export const ANSWERS = [...BAG_ANSWERS, ...INVITATION_ANSWERS] as const;
 export type ReplyKind = (typeof ANSWERS)[number];
 
 /** A bag at home with a family. */
@@ -109,3 +111,51 @@ export const offerText = (
     ['hello', { family: input.family, school: input.school }],
     ['offer', { kit: input.kit, day: dayFor(reading.language, input.until) }],
   ]);
+
+/** A time as a family reads it, from "17:30". */
+export function timeFor(language: Language, time: string): string {
+  const [hours = 0, minutes = 0] = time.split(':').map(Number);
+  return new Intl.DateTimeFormat(language === 'en' ? 'en-US' : language, {
+    hour: 'numeric',
+    minute: '2-digit',
+    timeZone: 'UTC',
+  }).format(new Date(Date.UTC(2000, 0, 1, hours, minutes)));
+}
+
+/** An evening as it is spoken of. */
+export interface EveningSaid {
+  name: string;
+  onDay: string;
+  startsAt: string;
+}
+interface Greeted {
+  family: string;
+  school: string;
+  marked: boolean;
+}
+/** A family is asked to come to an evening. */
+export const invitationText = (
+  reading: Reading,
+  { name, onDay, startsAt }: EveningSaid,
+  { family, school, marked, address }: Greeted & { address: string },
+): Rendered =>
+  rendered(reading, marked, [
+    ['hello', { family, school }],
+    [
+      'invite',
+      {
+        evening: name,
+        day: dayFor(reading.language, onDay),
+        time: timeFor(reading.language, startsAt),
+      },
+    ],
+    ['invite.home'],
+    ['invite.answer', { address }],
+  ]);
+/** A family that came is thanked. */
+export const thanksText = (
+  reading: Reading,
+  { name }: Pick<EveningSaid, 'name'>,
+  { family, school, marked }: Greeted,
+): Rendered =>
+  rendered(reading, marked, [['hello', { family, school }], ['thanks', { evening: name }], ['thanks.next']]);

@@ -4,6 +4,7 @@ import { FAMILY_WORDS } from '~/core/words/family';
 import { argumentsIn } from '~/core/words/inspect';
 import type { Args } from '~/core/words/message';
 import { PRINT_WORDS } from '~/core/words/print';
+import { REHEARSE_WORDS } from '~/core/words/rehearse';
 import { REMINDER_WORDS } from '~/core/words/reminders';
 import type { Source } from '~/core/words/reading';
 import { SHARED } from '~/core/words/shared';
@@ -17,6 +18,7 @@ export interface Worded {
 export const AROUND: readonly (Worded & { title: string })[] = [
   { id: 'family', words: FAMILY_WORDS, title: 'Family pages and slips' },
   { id: 'reminders', words: REMINDER_WORDS, title: 'Reminders and wishes' },
+  { id: 'rehearse', words: REHEARSE_WORDS, title: 'Rehearsing with helpers' },
   { id: 'print', words: PRINT_WORDS, title: 'Sheets and labels' },
   { id: 'materials', words: MATERIAL_WORDS, title: 'Parts' },
   { id: 'shared', words: SHARED, title: 'Lines that games share' },
@@ -38,6 +40,11 @@ const WORDS = new Set([
   'ok',
   'hard',
   'games',
+  'evening',
+  'time',
+  'game',
+  'helper',
+  'line',
 ]);
 const NUMBER = 4;
 /** Arguments with which the lines of a source can be read. */

@@ -58,4 +58,8 @@ export const PRINT_WORDS = source('print', {
   'evening.round': 'Round {round}',
   'evening.change': 'Please go to your next table.',
   'evening.over': 'Thank you for coming.',
+  'signin.family': 'Your family’s name',
+  'signin.people': 'How many are you?',
+  'signin.language': 'You read',
+  'signin.bag': 'We take a bag home',
 });

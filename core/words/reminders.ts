@@ -52,6 +52,26 @@ export const REMINDER_WORDS = source('reminders', {
   'wish.none': 'There is no other bag for you to choose just now.',
   textBack:
     'How did it go? You can answer by text: the number of the game, then {easy}, {ok} or {hard}, then the minutes. {games}',
+  invite:
+    '{evening} on {day} at {time}: come and play math games with us. Everybody in the family is welcome.',
+  'invite.home': 'Whoever likes takes a bag of games home.',
+  'invite.answer': 'Are you coming? Answer with one press: {address}',
+  'invite.title': 'Are you coming?',
+  'invite.yes': 'We are coming',
+  'invite.no': 'Not this time',
+  'invite.thanks.no': 'Thank you for telling us. Another time, then.',
+  thanks: 'Thank you for playing with us: {evening}.',
+  'thanks.next': 'Would you like a bag of games at home? Tell us, and we set one aside for you.',
+  'table.new': 'We are new here',
+  'table.new.name': 'What is your family called?',
+  'table.new.language': 'The language that you like to read',
+  'table.new.send': 'Write us down',
+  'table.leave': 'We are leaving',
+  'table.leave.how': 'How were the games? Leave out the tables where you were not.',
+  'table.again': 'Once more?',
+  'table.again.yes': 'Yes',
+  'table.again.no': 'No',
+  'table.leave.thanks': 'Thank you. Come again soon.',
 });
 
 export type ReminderMessage = keyof typeof REMINDER_WORDS.en;

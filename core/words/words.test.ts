@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { SHELF } from '~/core/games/shelf';
 import { MATERIAL_WORDS } from '~/core/materials/words';
 import { FAMILY_WORDS } from './family';
+import { REHEARSE_WORDS } from './rehearse';
 import { REMINDER_WORDS } from './reminders';
 import { argumentsIn, argumentsOf, digitsIn, missingForms, type Argument } from './inspect';
 import { format, type Args } from './message';
@@ -24,6 +25,7 @@ const SOURCES: [string, Source][] = [
   ['troubles', TROUBLE_WORDS],
   ['family pages', FAMILY_WORDS],
   ['reminders', REMINDER_WORDS],
+  ['rehearsals', REHEARSE_WORDS],
   ['printed frames', PRINT_WORDS],
   ['materials', MATERIAL_WORDS],
   ...SHELF.map((game): [string, Source] => [game.id, game.words]),

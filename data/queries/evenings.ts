@@ -1,10 +1,10 @@
 /** Evenings and their plans. */
 import { and, desc, eq, isNull, sql } from 'drizzle-orm';
-import type { Solved } from '~/core/evening/plan';
+import type { Rehearsed, Solved } from '~/core/evening/plan';
 import type { MoveKind } from '~/core/kits/store';
 import type { Language } from '~/core/words/languages';
 import { type SchoolHandle, transaction } from '../db';
-import { evening, family } from '../schema';
+import { evening, family, rehearsal } from '../schema';
 import { ours } from './ours';
 import { lockItems, moveAll, type TooFew } from './store';
 
@@ -106,3 +106,38 @@ export const toInvite = (at: SchoolHandle): Promise<{ language: Language; childr
     .select({ language: family.language, children: family.children })
     .from(family)
     .where(and(ours(at, family), isNull(family.forgottenAt)));
+
+/** Which helpers have rehearsed which games, and when last. */
+export const rehearsals = (
+  at: SchoolHandle,
+): Promise<(Rehearsed & { turns: number; well: number; at: Date })[]> =>
+  at
+    .select({
+      helper: rehearsal.helper,
+      gameId: rehearsal.gameId,
+      turns: rehearsal.turns,
+      well: rehearsal.well,
+      at: rehearsal.at,
+    })
+    .from(rehearsal)
+    .where(ours(at, rehearsal))
+    .orderBy(desc(rehearsal.at));
+
+/** Keeps that a helper has rehearsed a game; the last time counts. */
+export const keepRehearsal = async (
+  at: SchoolHandle,
+  done: Rehearsed & { turns: number; well: number },
+): Promise<void> => {
+  await at
+    .insert(rehearsal)
+    .values(done)
+    .onConflictDoUpdate({
+      target: [rehearsal.schoolId, rehearsal.helper, rehearsal.gameId],
+      set: { turns: done.turns, well: done.well, at: new Date() },
+    });
+};
+
+/** Keeps that a helper has rehearsed nothing: somebody of that name is not a helper any more. */
+export const dropRehearsals = async (at: SchoolHandle, helper: string): Promise<void> => {
+  await at.delete(rehearsal).where(and(ours(at, rehearsal), eq(rehearsal.helper, helper)));
+};

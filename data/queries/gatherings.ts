@@ -1,13 +1,14 @@
 /** Days on which families come, and who came. */
 import { and, asc, desc, eq, isNull, sql } from 'drizzle-orm';
-import { atSchool, installation, type SchoolHandle } from '../db';
-import { attendance, family, gathering, school } from '../schema';
+import type { Said } from '~/core/listening/level';
+import { atSchool, installation, transaction, type SchoolHandle } from '../db';
+import { attendance, family, gathering, message, school, tableTap, type TappedGame } from '../schema';
 import { ours } from './ours';
 import { boundTo, schoolColumns, type School } from './schools';
 
 export type Gathering = Pick<
   typeof gathering.$inferSelect,
-  'id' | 'name' | 'onDay' | 'expiresAt' | 'closedAt'
+  'id' | 'name' | 'onDay' | 'expiresAt' | 'closedAt' | 'eveningId'
 >;
 const columns = {
   id: gathering.id,
@@ -15,11 +16,19 @@ const columns = {
   onDay: gathering.onDay,
   expiresAt: gathering.expiresAt,
   closedAt: gathering.closedAt,
+  eveningId: gathering.eveningId,
 };
 
 export async function openGathering(
   at: SchoolHandle,
-  input: { name: string; onDay: string; keyHash: string; expiresAt: Date; personId: string },
+  input: {
+    name: string;
+    onDay: string;
+    keyHash: string;
+    expiresAt: Date;
+    personId: string;
+    eveningId?: string;
+  },
 ): Promise<string> {
   const [made] = await at.insert(gathering).values(input).returning({ id: gathering.id });
   return made!.id;
@@ -127,3 +136,97 @@ export const guestsOf = (at: SchoolHandle, gatheringId: string): Promise<Guest[]
     )
     .where(and(ours(at, family), isNull(family.forgottenAt)))
     .orderBy(asc(family.group), asc(family.searchName));
+
+/** The door of an evening. */
+export const doorOf = async (at: SchoolHandle, eveningId: string): Promise<Gathering | undefined> =>
+  (
+    await at
+      .select(columns)
+      .from(gathering)
+      .where(and(ours(at, gathering), eq(gathering.eveningId, eveningId)))
+  )[0];
+
+/** What a family says of a table when it leaves. */
+export interface Tap {
+  tableName: string;
+  game: TappedGame;
+  said: Said;
+  again: boolean | null;
+}
+/** Keeps what a family says of the tables it was at; said anew, the last word counts. It was there, so it is ticked in. */
+export const keepTaps = (
+  at: SchoolHandle,
+  gatheringId: string,
+  familyId: string,
+  taps: readonly Tap[],
+): Promise<void> =>
+  transaction(at, async (tx) => {
+    await tickIn(tx, gatheringId, familyId, true);
+    if (taps.length === 0) return;
+    await tx
+      .insert(tableTap)
+      .values(taps.map((tap) => ({ ...tap, gatheringId, familyId })))
+      .onConflictDoUpdate({
+        target: [tableTap.schoolId, tableTap.gatheringId, tableTap.familyId, tableTap.tableName],
+        set: {
+          game: sql`excluded.game`,
+          said: sql`excluded.said`,
+          again: sql`excluded.again`,
+          at: new Date(),
+        },
+      });
+  });
+
+/** A word on a table, with of whom it is. */
+export interface TapWord extends Tap {
+  gatheringId: string;
+  familyId: string;
+  children: string;
+  at: Date;
+}
+const taps = (at: SchoolHandle) =>
+  at
+    .select({
+      gatheringId: tableTap.gatheringId,
+      familyId: tableTap.familyId,
+      children: family.children,
+      tableName: tableTap.tableName,
+      game: tableTap.game,
+      said: tableTap.said,
+      again: tableTap.again,
+      at: tableTap.at,
+    })
+    .from(tableTap)
+    .innerJoin(family, and(ours(at, family), eq(family.id, tableTap.familyId)));
+/** What was said at one door. */
+export const tapsAt = (at: SchoolHandle, gatheringId: string): Promise<TapWord[]> =>
+  taps(at)
+    .where(and(ours(at, tableTap), eq(tableTap.gatheringId, gatheringId)))
+    .orderBy(asc(tableTap.tableName));
+/** What was said of tables since a moment, in the order in which it was said. */
+export const tapsSince = (at: SchoolHandle, since: Date): Promise<TapWord[]> =>
+  taps(at)
+    .where(and(ours(at, tableTap), sql`${tableTap.at} >= ${since}`))
+    .orderBy(asc(tableTap.at));
+
+/** Families that were asked to come to an evening (or thanked for coming), and what they answered. */
+export const invitedTo = (
+  at: SchoolHandle,
+  eveningId: string,
+  kind: 'invitation' | 'thanks' = 'invitation',
+): Promise<{ familyId: string; answered: string | null; state: string }[]> =>
+  at
+    .select({ familyId: message.familyId, answered: message.answered, state: message.state })
+    .from(message)
+    .where(and(ours(at, message), eq(message.once, `${kind} ${eveningId}`)));
+
+/** Who came to a gathering. */
+export const cameTo = async (at: SchoolHandle, gatheringId: string): Promise<Set<string>> =>
+  new Set(
+    (
+      await at
+        .select({ id: attendance.familyId })
+        .from(attendance)
+        .where(and(ours(at, attendance), eq(attendance.gatheringId, gatheringId)))
+    ).map(({ id }) => id),
+  );

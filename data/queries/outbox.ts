@@ -1,6 +1,6 @@
 /** What the school says to families: made once, sent once, answered. */
 import { and, asc, desc, eq, inArray, isNotNull, isNull, sql } from 'drizzle-orm';
-import type { BagOut, MessageState, ReplyKind } from '~/core/lending/reminders';
+import type { BagOut, MessageKind, MessageState, ReplyKind } from '~/core/lending/reminders';
 import { installation, type OneSchool, type SchoolHandle, transaction } from '../db';
 import { carried, copy, family, hold, kit, loan, message, school } from '../schema';
 import { ours } from './ours';
@@ -63,6 +63,26 @@ export async function borrowers(at: SchoolHandle): Promise<Borrower[]> {
     };
   });
 }
+
+/** Families as they are written to, with the days on which they were within a week. */
+export const toWriteTo = async (
+  at: SchoolHandle,
+): Promise<(Borrower['family'] & { writtenOn: string[] })[]> =>
+  at
+    .select({
+      id: family.id,
+      name: family.name,
+      language: family.language,
+      channel: family.channel,
+      reach: family.reach,
+      weekly: family.weekly,
+      group: family.group,
+      writtenOn: sql<string[]>`array(select m.on_day::text from message m where m.school_id = ${at.schoolId}
+        and m.family_id = ${family.id} and m.state <> 'dropped' and m.created_at > now() - interval '8 days')`,
+    })
+    .from(family)
+    .where(and(ours(at, family), isNull(family.forgottenAt)))
+    .orderBy(asc(family.searchName));
 
 /** Bags that are set aside for families that nobody has told so yet. */
 export const untold = (at: SchoolHandle) =>
@@ -258,6 +278,9 @@ export interface Asked {
   createdAt: Date;
   answered: ReplyKind | null;
   answeredDay: string | null;
+  kind: MessageKind;
+  /** What it is said of. */
+  once: string;
   group: string;
   underThree: boolean;
   allergens: string;
@@ -276,6 +299,8 @@ export async function askedBy(at: SchoolHandle, key: string): Promise<Asked | un
       createdAt: message.createdAt,
       answered: message.answered,
       answeredDay: message.answeredDay,
+      kind: message.kind,
+      once: message.once,
     })
     .from(message)
     .innerJoin(family, and(ours(at, family), eq(family.id, message.familyId), isNull(family.forgottenAt)))

@@ -1,5 +1,6 @@
 /** How long families are kept, who looked at what about them, and all that is known of one. */
 import { and, desc, eq, isNull, sql, type SQL } from 'drizzle-orm';
+import type { Said } from '~/core/listening/level';
 import type { Look } from '~/core/people/looks';
 import { type SchoolHandle, transaction } from '../db';
 import { family, familyLook, keepingRule, person } from '../schema';
@@ -134,12 +135,15 @@ export async function knownOf(at: SchoolHandle, familyId: string) {
   const came = await all<{ name: string; onDay: string }>(sql`
     select g.name, g.on_day as "onDay" from attendance a join gathering g on g.school_id = a.school_id and g.id = a.gathering_id
     where a.school_id = ${at.schoolId} and a.family_id = ${familyId} order by g.on_day`);
+  const tables = await all<{ table: string; game: string; said: Said; at: string }>(sql`
+    select table_name as "table", game->>'name' as game, said, ${moment('at')} as at from table_tap
+    where school_id = ${at.schoolId} and family_id = ${familyId} order by at`);
   const promises = await all<{ name: string; onDay: string; tag: string; why: string }>(sql`
     select r.name, r.on_day as "onDay", c.tag, p.why from promise p join round r on r.school_id = p.school_id and r.id = p.round_id
     join copy c on c.school_id = p.school_id and c.id = p.copy_id where p.school_id = ${at.schoolId} and p.family_id = ${familyId} order by r.on_day`);
   const pictures = await all<{ createdAt: string; goesOn: string }>(sql`
     select ${moment('p.created_at')} as "createdAt", p.goes_on as "goesOn" from work_picture p join answer a on a.school_id = p.school_id and a.id = p.answer_id
     join loan l on l.school_id = a.school_id and l.id = a.loan_id where p.school_id = ${at.schoolId} and l.family_id = ${familyId} order by p.created_at`);
-  return { family: one, loans, events, holds, messages, texts, came, promises, pictures };
+  return { family: one, loans, events, holds, messages, texts, came, tables, promises, pictures };
 }
 export type Known = NonNullable<Awaited<ReturnType<typeof knownOf>>>;

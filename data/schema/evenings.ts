@@ -1,4 +1,4 @@
-import { date, index, jsonb, pgTable, primaryKey, text, timestamp, uuid } from 'drizzle-orm/pg-core';
+import { date, index, integer, jsonb, pgTable, primaryKey, text, timestamp, uuid } from 'drizzle-orm/pg-core';
 import type { EveningPlan, Solved } from '~/core/evening/plan';
 import { person } from './people';
 import { schoolId } from './schools';
@@ -27,4 +27,20 @@ export const evening = pgTable(
     primaryKey({ columns: [table.schoolId, table.id] }),
     index('evening_by_day').on(table.schoolId, table.onDay),
   ],
+);
+
+/** A game that a helper has rehearsed: the last time counts, and how often it went well. */
+export const rehearsal = pgTable(
+  'rehearsal',
+  {
+    schoolId: schoolId(),
+    /** As the plan of an evening names the helper. */
+    helper: text().notNull(),
+    gameId: text().notNull(),
+    /** How many turns, and in how many of them the first word chosen was a good one. */
+    turns: integer().notNull(),
+    well: integer().notNull(),
+    at: timestamp({ withTimezone: true }).notNull().defaultNow(),
+  },
+  (table) => [primaryKey({ columns: [table.schoolId, table.helper, table.gameId] })],
 );

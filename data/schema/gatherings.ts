@@ -1,7 +1,10 @@
+import type { AgeBand, Params } from '~/core/games/kit/types';
+import type { Said } from '~/core/listening/level';
 import {
   boolean,
   date,
   index,
+  jsonb,
   pgTable,
   primaryKey,
   text,
@@ -10,6 +13,8 @@ import {
   uuid,
 } from 'drizzle-orm/pg-core';
 import { family } from './lending';
+import { LEVELS } from '~/core/pack/questions';
+import { oneOf } from './one-of';
 import { person } from './people';
 import { ofSameSchool, schoolId } from './schools';
 
@@ -24,6 +29,8 @@ export const gathering = pgTable(
     keyHash: text().notNull(),
     expiresAt: timestamp({ withTimezone: true }).notNull(),
     closedAt: timestamp({ withTimezone: true }),
+    /** The evening whose door this is; its tables are what families say a word on when they leave. */
+    eveningId: uuid(),
     personId: uuid().references(() => person.id),
     createdAt: timestamp({ withTimezone: true }).notNull().defaultNow(),
   },
@@ -49,5 +56,35 @@ export const attendance = pgTable(
     primaryKey({ columns: [table.schoolId, table.gatheringId, table.familyId] }),
     ofSameSchool('attendance_of_gathering', table, table.gatheringId, gathering).onDelete('cascade'),
     ofSameSchool('attendance_of_family', table, table.familyId, family),
+  ],
+);
+
+/** The game that stood at a table. */
+export interface TappedGame {
+  gameId: string;
+  name: string;
+  params: Params;
+  ageBand: AgeBand;
+}
+/** What a family said of a table of an evening when it left: two taps. */
+export const tableTap = pgTable(
+  'table_tap',
+  {
+    schoolId: schoolId(),
+    gatheringId: uuid().notNull(),
+    familyId: uuid().notNull(),
+    tableName: text().notNull(),
+    game: jsonb().$type<TappedGame>().notNull(),
+    said: text().$type<Said>().notNull(),
+    /** Whether they would like to play it again; null where that was not tapped. */
+    again: boolean(),
+    at: timestamp({ withTimezone: true }).notNull().defaultNow(),
+  },
+  (table) => [
+    primaryKey({ columns: [table.schoolId, table.gatheringId, table.familyId, table.tableName] }),
+    ofSameSchool('tap_at_gathering', table, table.gatheringId, gathering).onDelete('cascade'),
+    ofSameSchool('tap_of_family', table, table.familyId, family),
+    index('tap_by_family').on(table.schoolId, table.familyId),
+    oneOf('tap_says_a_known_level', table.said, Object.keys(LEVELS)),
   ],
 );

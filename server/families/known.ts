@@ -144,10 +144,10 @@ export async function knownText(
         ...text.split('\n').map((line) => `  ${line}`),
       ]),
     ),
-    part(
-      'Evenings they came to',
-      known.came.map(({ name, onDay }) => `${onDay}: ${name}`),
-    ),
+    part('Evenings they came to', [
+      ...known.came.map(({ name, onDay }) => `${onDay}: ${name}`),
+      ...known.tables.map(({ table, game, said, at }) => `${at}, ${table}, ${game}: ${LEVELS[said]}`),
+    ]),
     part(
       'Who changed what is written about them',
       changes.map(

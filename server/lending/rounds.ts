@@ -13,6 +13,7 @@ import {
   type FreeCopy,
   type RoundFamilyRow,
 } from '~/data/queries/rounds';
+import { cameTo } from '~/data/queries/gatherings';
 import { lendingRules } from '~/data/queries/rules';
 import { pageOfOut } from '~/data/queries/desk';
 import { roundOf } from '../threads';
@@ -48,18 +49,21 @@ export async function roundInput(
   choices: RoundChoices,
   today: string,
 ): Promise<RoundInput> {
-  const [free, all, kits, rules, out, words] = await Promise.all([
+  const [free, all, kits, rules, out, words, there] = await Promise.all([
     copiesForRound(at),
     familiesForRound(at),
     kitWalls(at),
     lendingRules(at),
     pageOfOut(at, 0, MOST_OUT),
     schoolWords(at),
+    choices.gathering ? cameTo(at, choices.gathering) : undefined,
   ]);
   const copies = choices.copies.length ? free.filter(({ id }) => choices.copies.includes(id)) : free;
   const meant = all.filter(
     (one) =>
-      (choices.groups.length === 0 || choices.groups.includes(one.group)) && inBands(one, choices.bands),
+      (!there || there.has(one.id)) &&
+      (choices.groups.length === 0 || choices.groups.includes(one.group)) &&
+      inBands(one, choices.bands),
   );
   const aside: RoundInput['aside'] = [];
   const families = meant.filter((one) => {

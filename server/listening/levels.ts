@@ -24,6 +24,7 @@ import type { Family } from '~/data/queries/families';
 import { builtKits } from '~/data/queries/kits';
 import { gameWords, type GameWord } from '~/data/queries/listening';
 import { listLoansOfFamily } from '~/data/queries/lending';
+import { tapsSince } from '~/data/queries/gatherings';
 import { copiesForRound } from '~/data/queries/rounds';
 import { isSafeFor, kitWalls } from '../lending/kits';
 import { demandsOf, meaningOf, mendedOf } from '../threads';
@@ -46,7 +47,8 @@ export interface Lent {
   /** Kits it lies in, by id. */
   kits: string[];
 }
-const variantId = ({ gameId, params }: KitVariant): string => `${gameId} ${JSON.stringify(params)}`;
+const variantId = ({ gameId, params }: Pick<KitVariant, 'gameId' | 'params'>): string =>
+  `${gameId} ${JSON.stringify(params)}`;
 
 export interface SchoolWords {
   words: (GameWord & { variant: string; who: Who })[];
@@ -92,8 +94,22 @@ async function variantsOf(
 /** What all answers of a school mean; asked for by several parts of a page it is looked up once. */
 export const schoolWords = (at: SchoolHandle): Promise<SchoolWords> =>
   once(`words ${at.schoolId}`, async () => {
-    const raw = await gameWords(at, new Date(Date.now() - WEEKS * WEEK_MS));
+    const since = new Date(Date.now() - WEEKS * WEEK_MS);
+    const [raw, taps] = await Promise.all([gameWords(at, since), tapsSince(at, since)]);
     const { variants, plans } = await variantsOf(at, raw);
+    // A game at a table of an evening is the same variant as in a bag, where one holds it.
+    for (const { game } of taps) {
+      const id = variantId(game);
+      if (!variants.has(id))
+        variants.set(id, {
+          id,
+          name: game.name,
+          gameName: nameOf(open(game).game),
+          ref: game,
+          ageBand: game.ageBand,
+          kits: [],
+        });
+    }
     const words = raw.flatMap((word) => {
       const ref = plans.get(word.runId)?.plan.variants[word.position];
       return ref
@@ -108,6 +124,16 @@ export const schoolWords = (at: SchoolHandle): Promise<SchoolWords> =>
         ? []
         : [{ who: whoKey(who), band: who.band, variant, said, weeksAgo: weeksSince(sentAt) }],
     );
+    for (const { familyId, children, said, game, at: moment } of taps) {
+      const who = whoOf(familyId, children, '');
+      voices.push({
+        who: whoKey(who),
+        band: who.band,
+        variant: variantId(game),
+        said,
+        weeksAgo: weeksSince(moment),
+      });
+    }
     const reckoned = Object.fromEntries([...demands].map(([id, { demand }]) => [id, demand]));
     const meaning = await meaningOf({ voices, demands: reckoned });
     return { words, voices, variants, demands, meaning, asks: movedBy(reckoned, meaning.corrections) };

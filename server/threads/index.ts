@@ -17,6 +17,7 @@ import type { EveningAsked } from '~/core/evening/rotation';
 import type { Demand } from '~/core/listening/demand';
 import type { Meaning } from '~/core/listening/meaning';
 import type { Mended } from '~/core/listening/next';
+import type { Scene } from '~/core/rehearse/rehearsal';
 import type { PieceChoice } from '~/core/pack/pack';
 import type { ReadXliff } from '~/core/words/xliff';
 import type { ReadCsv } from '../families/csv';
@@ -32,6 +33,7 @@ import type {
   MakingTask,
   MeantAsked,
   MendedAsked,
+  RehearsalAsked,
   Rotated,
   TablesTask,
 } from './worker';
@@ -101,6 +103,8 @@ export const tablePartsOf = rememberedBy<TablesTask, TableParts[]>(
   (asked) => reckon('tableParts', asked),
   64,
 );
+/** The scenes of a rehearsal. */
+export const rehearsalOf = rememberedBy<RehearsalAsked, Scene[]>((asked) => reckon('rehearsed', asked), 64);
 /** What each of these variants asks of a child. */
 export const demandsOf = rememberedBy<readonly DemandAsked[], Demand[]>(
   (asked) => reckon('demands', asked),

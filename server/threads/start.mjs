@@ -23,6 +23,7 @@ export const {
   meant,
   mended,
   offeredGames,
+  rehearsed,
   rotation,
   tableParts,
 } = work;

@@ -4,6 +4,7 @@ import { QUICK } from '~/core/chance/simulate';
 import { SHELF } from '~/core/games/shelf';
 import { faultsOf, settle } from '~/core/games/kit/game';
 import { offered, type Offered } from '~/core/evening/offer';
+import { rehearsal, type Scene } from '~/core/rehearse/rehearsal';
 import { partsOfTables, type TableParts } from '~/core/evening/parts';
 import type { EveningPlan } from '~/core/evening/plan';
 import { evening, type EveningAsked, type Rotation } from '~/core/evening/rotation';
@@ -45,6 +46,12 @@ export interface DemandAsked {
 export interface MeantAsked {
   voices: readonly Voice[];
   demands: Readonly<Record<string, number>>;
+}
+/** A game with its setting, the age of the child, and which of its plays. */
+export interface RehearsalAsked {
+  ref: VariantRef;
+  band: AgeBand;
+  seed: number;
 }
 export interface MendedAsked extends DemandAsked {
   asked: Pick<LevelAsked, 'band' | 'answers'>;
@@ -168,6 +175,8 @@ export async function rotation(asked: EveningAsked): Promise<Rotated> {
     throw error;
   }
 }
+/** The scenes of a rehearsal. */
+export const rehearsed = ({ ref, band, seed }: RehearsalAsked): Scene[] => rehearsal(open(ref), band, seed);
 /** What each of these variants asks of a child. */
 export const demands = (asked: readonly DemandAsked[]): Demand[] =>
   asked.map(({ ref, ageBand }) => {

@@ -34,7 +34,10 @@ export function WhoComes({
           <h2 id="comes">1. Who comes</h2>
           <p>
             {count(invited, 'family', 'families')} of the school can be invited. If {plan.come} of 100 come,
-            that is {expected.middle}; nine in ten times between {expected.low} and {expected.high}.
+            give or take {plan.spread ?? 0}, that is {expected.middle}; nine in ten times between{' '}
+            {expected.low} and {expected.high}.
+            {plan.tables.length > 0 &&
+              ` In ${Math.floor(expected.seated * 100)} of 100 such evenings everybody has a seat.`}
           </p>
           <Row>
             <NumberBox
@@ -44,6 +47,14 @@ export function WhoComes({
               max={100}
               defaultValue={plan.come}
               error={errors.come}
+            />
+            <NumberBox
+              name="spread"
+              label="Give or take"
+              min={0}
+              max={40}
+              defaultValue={plan.spread ?? 0}
+              error={errors.spread}
             />
             <NumberBox
               name="seats"

@@ -9,23 +9,39 @@ import {
   planSchema,
   readHelpers,
   shortfalls,
+  startFrom,
+  swapped,
   timesOf,
+  turned,
   whenSchema,
+  withPin,
   writeHelpers,
   type EveningPlan,
 } from '~/core/evening/plan';
 import { AGE_BANDS, type AgeBand } from '~/core/games/kit/types';
-import { daysBetween, showDay } from '~/core/lending/due';
+import { ALL } from '~/core/lending/choices';
+import { daysAfter, daysBetween, showDay } from '~/core/lending/due';
 import { languageNamed } from '~/core/words/languages';
 import { count } from '~/core/words/numbers';
-import { countBack, findEvening, removeEvening, saveEvening } from '~/data/queries/evenings';
+import {
+  countBack,
+  createEvening,
+  findEvening,
+  rehearsals,
+  removeEvening,
+  saveEvening,
+} from '~/data/queries/evenings';
+import { doorOf } from '~/data/queries/gatherings';
+import { createRound } from '~/data/queries/rounds';
 import { catalogueNow } from '~/data/queries/materials';
 import { readDay } from '~/server/days';
 import {
   expectedOf,
   gamesFor,
+  heldOf,
   invitedOf,
   missingOf,
+  openDoor,
   partsFor,
   solvedOf,
   tableGame,
@@ -33,6 +49,7 @@ import {
 } from '~/server/evenings';
 import { byIntent, UNKNOWN_VERSION, versionIn } from '~/server/forms';
 import { isId } from '~/server/ids';
+import { inviteAll, thankAll, type ToldMany } from '~/server/lending/invitations';
 import { requireRole } from '~/server/people/session';
 import { notFound } from '~/server/refusals';
 import { today as todayAtSchool } from '~/server/today';
@@ -42,6 +59,7 @@ import { Button, ButtonLink } from '~/app/ui/Button';
 import { NotSaved } from '~/app/ui/NotSaved';
 import { Said } from '~/app/ui/Notices';
 import { Empty, Entered, Entries, Heading, Margin, Panel, Row, Stack, Workplace } from '~/app/ui/Page';
+import { AskThem, HallRules, HoldIt } from './EveningHeld';
 import { AtTables, WhenItIs, WhoComes, WhoHelps } from './EveningForms';
 import { Turns } from './Turns';
 import type { Route } from './+types/evening';
@@ -55,9 +73,11 @@ export async function loader({ request, params }: Route.LoaderArgs) {
   const found = isId(params.eveningId) ? await findEvening(at, params.eveningId) : undefined;
   if (!found) throw notFound('This evening');
   const { id, name, onDay, startsAt, plan, solved, version, setAside } = found;
-  const [invited, parts] = await Promise.all([
+  const [invited, parts, rehearsed, held] = await Promise.all([
     invitedOf(at),
     partsFor(at, { plan, rotation: solved?.rotation, setAside }),
+    rehearsals(at),
+    heldOf(at, id),
   ]);
   return {
     id,
@@ -68,7 +88,10 @@ export async function loader({ request, params }: Route.LoaderArgs) {
     version,
     helpers: writeHelpers(plan.helpers),
     invited: invited.reduce((sum, { families }) => sum + families, 0),
-    expected: expectedOf(invited, plan.come),
+    expected: expectedOf(invited, plan),
+    rehearsed: rehearsed.map(({ helper, gameId }) => ({ helper, gameId })),
+    held,
+    over: daysBetween(todayAtSchool(at), onDay) < 0,
     games: tableGames(),
     rotation: solved?.rotation,
     lacks: solved?.rotation ? shortfalls(plan, solved.rotation) : [],
@@ -79,13 +102,18 @@ export async function loader({ request, params }: Route.LoaderArgs) {
   };
 }
 
+/** Another evening is proposed for so many days from now. */
+const NEXT_DAYS = 28;
+
 export async function action({ request, params }: Route.ActionArgs) {
   const { at, id: personId } = await requireRole(request, 'coordinator');
   const found = isId(params.eveningId) ? await findEvening(at, params.eveningId) : undefined;
   if (!found) throw notFound('This evening');
-  const { id, plan, solved, setAside } = found;
+  const { id, name, onDay, startsAt, plan, solved, setAside } = found;
   const form = await request.formData();
-  const refuse = (errors: FieldErrors, status = 400) => data({ errors }, { status });
+  const answer = (more: { errors?: FieldErrors; told?: ToldMany; of?: 'invite' | 'thank' }, status = 200) =>
+    data({ errors: {} as FieldErrors, told: undefined, of: undefined, ...more }, { status });
+  const refuse = (errors: FieldErrors, status = 400) => answer({ errors }, status);
   const openedOn = versionIn(form);
   if (!openedOn) return refuse({ '': UNKNOWN_VERSION });
   const stale = () =>
@@ -102,7 +130,7 @@ export async function action({ request, params }: Route.ActionArgs) {
     const saved = await saveEvening(at, id, openedOn, {
       ...about,
       plan: checked.value,
-      solved: await solvedOf(checked.value),
+      solved: await solvedOf(checked.value, await rehearsals(at)),
     });
     if (!saved) return stale();
     throw redirect(`/lend/evenings/${id}`);
@@ -124,15 +152,23 @@ export async function action({ request, params }: Route.ActionArgs) {
       return keep(times, { name, startsAt, onDay: onDay! });
     },
     groups: async () => {
-      const [come, seats] = [number('come', 1, 100), number('seats', 2, 40)];
+      const [come, spread, seats] = [number('come', 1, 100), number('spread', 0, 40), number('seats', 2, 40)];
       if (!come) return refuse({ come: 'Of 100 families so many come: 1 to 100.' });
+      if (spread === undefined) return refuse({ spread: 'It may be off by 0 to 40 of 100.' });
       if (!seats) return refuse({ seats: 'A table has 2 to 40 seats.' });
       const groups = groupsOf(await invitedOf(at), come, seats);
       if (groups.length > MOST.groups)
         return refuse({
           seats: `That would be ${groups.length} groups, and there is room for ${MOST.groups}: larger tables would help.`,
         });
-      return keep({ come, seats, groups, pins: [], tables: plan.tables.map((one) => ({ ...one, seats })) });
+      return keep({
+        come,
+        spread,
+        seats,
+        groups,
+        pins: [],
+        tables: plan.tables.map((one) => ({ ...one, seats })),
+      });
     },
     addGroup: async () => {
       const [name, size, band] = [word('group'), number('size', 1, 60), word('band')];
@@ -190,8 +226,57 @@ export async function action({ request, params }: Route.ActionArgs) {
     },
     pin: () => {
       const [group, round, table] = [word('group'), number('round', 1, MOST.rounds), word('table')];
-      const others = plan.pins.filter((one) => one.group !== group || one.round !== round);
-      return keep({ pins: round && table ? [...others, { group, round, table }] : others });
+      return round && table ? keep(withPin(plan, { group, round, table })) : stale();
+    },
+    swap: () => {
+      const round = number('round', 1, MOST.rounds);
+      const change =
+        round && solved?.rotation
+          ? swapped(plan, solved.rotation, { round, group: word('group'), with: word('other') })
+          : undefined;
+      return change ? keep(change) : stale();
+    },
+    turn: () => (solved?.rotation ? keep(turned(plan, solved.rotation)) : stale()),
+    hallRules: () => keep({ hallRules: visible(String(form.get('hallRules') ?? ''), true).trim() }),
+    invite: async () => {
+      if (daysBetween(todayAtSchool(at), onDay) < 0)
+        return refuse({ '': 'The day is over: nobody is asked any more.' });
+      return answer({
+        told: await inviteAll(at, { id, name, onDay, startsAt }, todayAtSchool(at)),
+        of: 'invite',
+      });
+    },
+    thank: async () => {
+      const door = await doorOf(at, id);
+      if (!door) return refuse({ '': 'Nobody has come yet: set up the table at the door first.' });
+      return answer({ told: await thankAll(at, { id, name }, door.id, todayAtSchool(at)), of: 'thank' });
+    },
+    door: async () => {
+      const door = (await doorOf(at, id)) ?? (await openDoor(at, found, personId));
+      throw redirect(`/lend/tables?table=${door.id}`);
+    },
+    handOut: async () => {
+      const door = await doorOf(at, id);
+      if (!door) return refuse({ '': 'Nobody has come yet: set up the table at the door first.' });
+      const round = await createRound(at, {
+        name: name.slice(0, 80),
+        onDay,
+        choices: { ...ALL, gathering: door.id },
+        personId,
+      });
+      throw redirect(`/lend/rounds/${round}`);
+    },
+    another: async () => {
+      const next = startFrom(plan);
+      const made = await createEvening(at, {
+        name,
+        startsAt,
+        onDay: daysAfter(todayAtSchool(at), NEXT_DAYS),
+        plan: next,
+        solved: (await solvedOf(next, await rehearsals(at))) ?? undefined,
+        personId,
+      });
+      throw redirect(`/lend/evenings/${made}#when`);
     },
     host: () => {
       const [table, helper] = [word('table'), word('helper')];
@@ -249,7 +334,11 @@ export default function EveningPage({ loaderData, actionData }: Route.ComponentP
     times,
     parts,
     setAside,
+    rehearsed,
+    held,
+    over,
   } = loaderData;
+  const told = actionData?.told;
   const [removing, setRemoving] = useState(false);
   const errors: FieldErrors = actionData?.errors ?? {};
   const hidden = <input type="hidden" name="version" value={version} />;
@@ -305,7 +394,16 @@ export default function EveningPage({ loaderData, actionData }: Route.ComponentP
             {!rotation && !why && (
               <Empty title="Nothing to plan yet">Say who comes and how many tables there are.</Empty>
             )}
-            {rotation && <Turns plan={plan} rotation={rotation} hidden={hidden} />}
+            {rotation && (
+              <Turns
+                plan={plan}
+                rotation={rotation}
+                rehearsed={rehearsed}
+                eveningId={id}
+                version={version}
+                hidden={hidden}
+              />
+            )}
             {lacks.length > 0 && (
               <Said kind="mind" word="What cannot be had">
                 <ul>
@@ -326,6 +424,14 @@ export default function EveningPage({ loaderData, actionData }: Route.ComponentP
             errors={errors}
           />
         )}
+        <AskThem
+          held={held}
+          over={over}
+          hidden={hidden}
+          told={actionData?.of === 'invite' ? told : undefined}
+        />
+        <HoldIt held={held} hidden={hidden} told={actionData?.of === 'thank' ? told : undefined} />
+        <HallRules key={`hall ${version}`} plan={plan} hidden={hidden} errors={errors} />
         <WhenItIs
           key={`when ${version}`}
           plan={plan}
@@ -388,7 +494,15 @@ export default function EveningPage({ loaderData, actionData }: Route.ComponentP
               <a href={`/lend/evenings/${id}/hosts.pdf`}>A card for each host</a>
               <br />
               <a href={`/lend/evenings/${id}/ways.pdf`}>The way of each group</a>
+              <br />
+              <a href={`/lend/evenings/${id}/signin.pdf`}>A sign-in sheet</a>
             </p>
+          </>
+        )}
+        {plan.hallRules && (
+          <>
+            <h2>Your district asks</h2>
+            <p style={{ whiteSpace: 'pre-line' }}>{plan.hallRules}</p>
           </>
         )}
         <p>

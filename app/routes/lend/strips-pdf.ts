@@ -1,4 +1,4 @@
-import { stripSheets } from '~/core/lending/papers';
+import { asksOf, stripSheets } from '~/core/lending/papers';
 import { pageOfMessages } from '~/data/queries/outbox';
 import { readingsAt } from '~/data/queries/wording';
 import { paperResponse } from '~/server/lending/papers';
@@ -20,7 +20,7 @@ export async function loader({ request }: Route.LoaderArgs) {
       language,
       text,
       address: messageLink(linkKey),
-      asks: kind === 'reminder',
+      asks: asksOf(kind),
       reading: readings.find((one) => one.language === language)!,
     }))
     .sort(

@@ -1,12 +1,20 @@
 import { data } from 'react-router';
 import { visible } from '~/core/check/keepable';
-import { dayFor } from '~/core/lending/reminders';
+import { dayFor, timeFor } from '~/core/lending/reminders';
 import { REMINDER_WORDS, type ReminderMessage } from '~/core/words/reminders';
 import type { Args } from '~/core/words/message';
 import { say } from '~/core/words/reading';
 import { byIntent } from '~/server/forms';
 import { mayAnswerNow } from '~/server/limits';
-import { comesOn, keepsLonger, replyPage, tellsLost, type Came } from '~/server/reply';
+import {
+  answersInvitation,
+  comesOn,
+  invitedBy,
+  keepsLonger,
+  replyPage,
+  tellsLost,
+  type Came,
+} from '~/server/reply';
 import type { PageHandle } from '~/app/root';
 import { FamilyForm, FamilyFrame, FamilyNote, FamilySend, familyWords } from './FamilyPage';
 import type { Route } from './+types/reply';
@@ -24,8 +32,16 @@ export async function loader({ request, params, context }: Route.LoaderArgs) {
   const { language, reading, languages } = page;
   const frame = { language, reading, languages, path: `/a/${params.key}` };
   if (page.refused) return data({ ...frame, refused: page.refused }, { status: page.status });
-  const { asked, days } = page;
-  return data({ ...frame, refused: undefined, bags: asked.bags, days });
+  const { at, asked, days } = page;
+  const evening = await invitedBy(at, asked);
+  return data({
+    ...frame,
+    // An evening that is not planned any more is not asked about.
+    refused: asked.kind === 'invitation' && !evening ? ('over' as const) : undefined,
+    evening: evening && { name: evening.name, onDay: evening.onDay, startsAt: evening.startsAt },
+    bags: asked.bags,
+    days,
+  });
 }
 
 export async function action({ request, params, context }: Route.ActionArgs) {
@@ -42,6 +58,8 @@ export async function action({ request, params, context }: Route.ActionArgs) {
       const day = days.find((one) => one === form.get('day'));
       return day ? came(await comesOn(at, asked, day)) : refuse('choice', 400);
     },
+    yes: async () => came(await answersInvitation(at, asked, true)),
+    no: async () => came(await answersInvitation(at, asked, false)),
     longer: async () => came(await keepsLonger(at, asked)),
     lost: async () => {
       const what = visible(String(form.get('what') ?? ''))
@@ -68,9 +86,39 @@ export default function Reply({ loaderData, actionData }: Route.ComponentProps) 
         <FamilyNote>{loaderData.refused === 'busy' ? words('refuse.busy') : ask('answer.over')}</FamilyNote>
       </FamilyFrame>
     );
-  const { bags, days } = loaderData;
+  const { bags, days, evening } = loaderData;
   const came: Came | undefined = actionData?.came;
   const problem = actionData?.problem;
+  if (evening)
+    return (
+      <FamilyFrame {...frame}>
+        <h1>{ask('invite.title')}</h1>
+        {came && (
+          <FamilyNote>
+            {came.kind === 'yes'
+              ? ask('answer.thanks.coming', { day: day(evening.onDay) })
+              : ask('invite.thanks.no')}
+          </FamilyNote>
+        )}
+        {problem && <FamilyNote>{words('refuse.busy')}</FamilyNote>}
+        <p>
+          {ask('invite', {
+            evening: evening.name,
+            day: day(evening.onDay),
+            time: timeFor(language, evening.startsAt),
+          })}
+        </p>
+        <p>{ask('invite.home')}</p>
+        <FamilyForm method="post" action={here}>
+          <FamilySend type="submit" name="intent" value="yes">
+            {ask('invite.yes')}
+          </FamilySend>
+          <FamilySend type="submit" name="intent" value="no">
+            {ask('invite.no')}
+          </FamilySend>
+        </FamilyForm>
+      </FamilyFrame>
+    );
   return (
     <FamilyFrame {...frame}>
       <h1>{ask('answer.title')}</h1>

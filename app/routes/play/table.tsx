@@ -1,4 +1,5 @@
 import { data } from 'react-router';
+import { visible } from '~/core/check/keepable';
 import { readCard } from '~/core/lending/card';
 import { dayFor } from '~/core/lending/reminders';
 import { readTag } from '~/core/kits/tag';
@@ -7,7 +8,15 @@ import type { Args } from '~/core/words/message';
 import { say } from '~/core/words/reading';
 import { byIntent } from '~/server/forms';
 import { isId } from '~/server/ids';
-import { findAtTable, takeAtTable, tablePage, tickAtTable } from '~/server/table';
+import {
+  enterAtTable,
+  findAtTable,
+  tablePage,
+  tablesSaid,
+  takeAtTable,
+  tapAtTable,
+  tickAtTable,
+} from '~/server/table';
 import type { PageHandle } from '~/app/root';
 import { FamilyForm, FamilyFrame, FamilyNote, FamilySend, familyWords } from './FamilyPage';
 import type { Route } from './+types/table';
@@ -22,7 +31,15 @@ export async function loader({ request, params, context }: Route.LoaderArgs) {
   const page = await tablePage(request, params.key, context.clientAddress);
   const { language, reading, languages } = page;
   return data(
-    { language, reading, languages, path: `/in/${params.key}`, refused: page.refused },
+    {
+      language,
+      reading,
+      languages,
+      path: `/in/${params.key}`,
+      refused: page.refused,
+      leaving: new URL(request.url).searchParams.has('leave'),
+      tables: page.refused ? [] : await tablesSaid(page),
+    },
     { status: page.refused ? page.status : 200 },
   );
 }
@@ -43,6 +60,21 @@ export async function action({ request, params, context }: Route.ActionArgs) {
       isId(family) && (await tickAtTable(page, family))
         ? { kind: 'in' as const, family, not: false }
         : { kind: 'found' as const, families: [] },
+    enter: async () => {
+      const name = visible(String(form.get('newName') ?? '')).trim();
+      const own = form.get('language');
+      const tongue = page.languages.find(({ tag }) => tag === own)?.tag;
+      if (!name || name.length > 80 || !tongue) return { kind: 'again' as const };
+      const entered = await enterAtTable(page, name, tongue);
+      return 'id' in entered
+        ? { kind: 'in' as const, family: entered.id, not: false }
+        : { kind: 'found' as const, families: entered.taken };
+    },
+    leaving: async () => (isId(family) ? { kind: 'leaving' as const, family } : { kind: 'again' as const }),
+    tap: async () =>
+      isId(family) && (await tapAtTable(page, family, form))
+        ? { kind: 'left' as const }
+        : { kind: 'again' as const },
     take: async () => {
       if (!isId(family)) return { kind: 'found' as const, families: [] };
       const tag = readTag(String(form.get('tag') ?? ''));
@@ -53,10 +85,11 @@ export async function action({ request, params, context }: Route.ActionArgs) {
 }
 
 export default function Table({ loaderData, actionData }: Route.ComponentProps) {
-  const { language, reading, languages, path, refused } = loaderData;
+  const { language, reading, languages, path, refused, leaving, tables } = loaderData;
   const words = familyWords(reading);
   const ask = (id: ReminderMessage, args?: Args): string => say(reading, REMINDER_WORDS, id, args);
-  const here = `${path}?lang=${language}`;
+  const door = `${path}?lang=${language}`;
+  const here = leaving ? `${door}&leave=1` : door;
   const frame = { reading, path, languages };
   if (refused)
     return (
@@ -87,20 +120,67 @@ export default function Table({ loaderData, actionData }: Route.ComponentProps) 
           <FamilySend type="submit">{ask('table.take')}</FamilySend>
         </FamilyForm>
         <p style={{ marginTop: '1.5rem' }}>
-          <a href={here}>{ask('table.done')}</a>
+          <a href={door}>{ask('table.done')}</a>
         </p>
+      </FamilyFrame>
+    );
+  if (actionData?.kind === 'left')
+    return (
+      <FamilyFrame {...frame}>
+        <h1>{ask('table.leave')}</h1>
+        <FamilyNote>{ask('table.leave.thanks')}</FamilyNote>
+        <p style={{ marginTop: '1.5rem' }}>
+          <a href={door}>{ask('table.done')}</a>
+        </p>
+      </FamilyFrame>
+    );
+  if (actionData?.kind === 'leaving')
+    return (
+      <FamilyFrame {...frame}>
+        <h1>{ask('table.leave')}</h1>
+        <p>{ask('table.leave.how')}</p>
+        <FamilyForm method="post" action={here}>
+          <input type="hidden" name="intent" value="tap" />
+          <input type="hidden" name="family" value={actionData.family} />
+          {tables.map(({ table, game }, i) => (
+            <fieldset key={table}>
+              <legend>
+                {table}: {game}
+              </legend>
+              <div className="choices">
+                {(['tooEasy', 'justRight', 'tooHard'] as const).map((said) => (
+                  <label key={said}>
+                    <input type="radio" name={`said ${i}`} value={said} />
+                    {words(`level.${said}`)}
+                  </label>
+                ))}
+              </div>
+              <div className="choices" role="group" aria-label={`${ask('table.again')} ${table}`}>
+                <span>{ask('table.again')}</span>
+                {(['yes', 'no'] as const).map((again) => (
+                  <label key={again}>
+                    <input type="radio" name={`again ${i}`} value={again} />
+                    {ask(`table.again.${again}`)}
+                  </label>
+                ))}
+              </div>
+            </fieldset>
+          ))}
+          <FamilySend type="submit">{ask('answer.send')}</FamilySend>
+        </FamilyForm>
       </FamilyFrame>
     );
   return (
     <FamilyFrame {...frame}>
-      <h1>{ask('table.title')}</h1>
-      <p>{ask('table.why')}</p>
+      <h1>{ask(leaving ? 'table.leave' : 'table.title')}</h1>
+      {!leaving && <p>{ask('table.why')}</p>}
+      {actionData?.kind === 'again' && <FamilyNote>{ask('table.nobody')}</FamilyNote>}
       {actionData?.kind === 'found' &&
         (actionData.families.length === 0 ? (
           <FamilyNote>{ask('table.nobody')}</FamilyNote>
         ) : (
           <FamilyForm method="post" action={here}>
-            <input type="hidden" name="intent" value="tick" />
+            <input type="hidden" name="intent" value={leaving ? 'leaving' : 'tick'} />
             <h2>{ask('table.choose')}</h2>
             {actionData.families.map(({ id, name }) => (
               <FamilySend key={id} type="submit" name="family" value={id}>
@@ -117,6 +197,35 @@ export default function Table({ loaderData, actionData }: Route.ComponentProps) 
         </div>
         <FamilySend type="submit">{ask('table.find')}</FamilySend>
       </FamilyForm>
+      {!leaving && (
+        <details style={{ marginTop: '1.5rem' }} open={actionData?.kind === 'again'}>
+          <summary>{ask('table.new')}</summary>
+          <FamilyForm method="post" action={here}>
+            <input type="hidden" name="intent" value="enter" />
+            <div>
+              <label htmlFor="newName">{ask('table.new.name')}</label>
+              <input id="newName" name="newName" autoComplete="off" maxLength={80} required />
+            </div>
+            <fieldset>
+              <legend>{ask('table.new.language')}</legend>
+              <div className="choices">
+                {languages.map(({ tag, own, direction }) => (
+                  <label key={tag} lang={tag} dir={direction}>
+                    <input type="radio" name="language" value={tag} defaultChecked={tag === language} />
+                    {own}
+                  </label>
+                ))}
+              </div>
+            </fieldset>
+            <FamilySend type="submit">{ask('table.new.send')}</FamilySend>
+          </FamilyForm>
+        </details>
+      )}
+      {tables.length > 0 && (
+        <p style={{ marginTop: '1.5rem' }}>
+          <a href={leaving ? door : `${door}&leave=1`}>{ask(leaving ? 'table.title' : 'table.leave')}</a>
+        </p>
+      )}
     </FamilyFrame>
   );
 }

@@ -59,4 +59,8 @@ export const print: Messages = {
   'evening.round': 'الجولة {round}',
   'evening.change': 'من فضلكم انتقلوا إلى الطاولة التالية.',
   'evening.over': 'شكرًا لحضوركم.',
+  'signin.family': 'اسم عائلتكم',
+  'signin.people': 'كم عددكم؟',
+  'signin.language': 'تقرؤون',
+  'signin.bag': 'نأخذ حقيبة',
 };

@@ -26,6 +26,7 @@ import { pegSlide } from './peg-slide';
 import { pinNotes } from './pin-notes';
 import { print } from './print';
 import { puzzleHalves } from './puzzle-halves';
+import { rehearse } from './rehearse';
 import { reminders } from './reminders';
 import { rowCall } from './row-call';
 import { shared } from './shared';
@@ -69,6 +70,7 @@ export const es: Wording = {
   'pin-notes': pinNotes,
   print,
   'puzzle-halves': puzzleHalves,
+  rehearse,
   reminders,
   'row-call': rowCall,
   shared,

@@ -59,4 +59,8 @@ export const print: Messages = {
   'evening.round': 'Ronda {round}',
   'evening.change': 'Pasen a su siguiente mesa, por favor.',
   'evening.over': 'Gracias por venir.',
+  'signin.family': 'El nombre de su familia',
+  'signin.people': '¿Cuántos son?',
+  'signin.language': 'Leen en',
+  'signin.bag': 'Llevamos una bolsa',
 };

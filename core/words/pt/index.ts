@@ -27,6 +27,7 @@ import { pegSlide } from './peg-slide';
 import { pinNotes } from './pin-notes';
 import { print } from './print';
 import { puzzleHalves } from './puzzle-halves';
+import { rehearse } from './rehearse';
 import { reminders } from './reminders';
 import { rowCall } from './row-call';
 import { shared } from './shared';
@@ -70,6 +71,7 @@ export const pt: Wording = {
   'pin-notes': pinNotes,
   print,
   'puzzle-halves': puzzleHalves,
+  rehearse,
   reminders,
   'row-call': rowCall,
   shared,

@@ -59,4 +59,8 @@ export const print: Messages = {
   'evening.round': 'Rodada {round}',
   'evening.change': 'Por favor, vão para a próxima mesa.',
   'evening.over': 'Obrigado por virem.',
+  'signin.family': 'O nome da família',
+  'signin.people': 'Quantos são?',
+  'signin.language': 'Leem em',
+  'signin.bag': 'Levamos uma sacola',
 };

@@ -57,4 +57,8 @@ export const print: Messages = {
   'evening.round': 'Vòng {round}',
   'evening.change': 'Xin mời sang bàn tiếp theo.',
   'evening.over': 'Cảm ơn gia đình đã đến.',
+  'signin.family': 'Tên gia đình',
+  'signin.people': 'Có mấy người?',
+  'signin.language': 'Đọc tiếng',
+  'signin.bag': 'Mang một túi về',
 };

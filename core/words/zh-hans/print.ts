@@ -57,4 +57,8 @@ export const print: Messages = {
   'evening.round': '第 {round} 轮',
   'evening.change': '请去下一张桌子。',
   'evening.over': '谢谢你们来。',
+  'signin.family': '家庭名称',
+  'signin.people': '几个人？',
+  'signin.language': '阅读语言',
+  'signin.bag': '带一个袋子回家',
 };

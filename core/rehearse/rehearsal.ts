@@ -1,0 +1,171 @@
+/**
+ * A rehearsal: a few turns of a game with a simulated child of a chosen age, who makes the slips that are usual with
+ * what the game practises. To each there are words that help and words that do not; each shows what it does, and why.
+ */
+import type { Fact } from '~/core/cards/facts';
+import { pick, seeded, shuffled, type Random } from '~/core/chance/random';
+import type { Variant } from '~/core/games/kit/game';
+import { assume, type AgeBand, type Practised, type Turn } from '~/core/games/kit/types';
+import { LEVEL_OF } from '~/core/lending/children';
+import { demandOf } from '~/core/listening/demand';
+import type { Args } from '~/core/words/message';
+import type { RehearseMessage } from '~/core/words/rehearse';
+import { SLIPS, TASKS, WORDLESS, type Slip } from './slips';
+
+export interface Line {
+  id: RehearseMessage;
+  args: Args;
+}
+/** Something to say, what the child does then, and why. */
+export interface Choice {
+  say: Line;
+  then: Line;
+  why: Line;
+  /** It helps the child on. */
+  helps: boolean;
+}
+/** A turn: what there is to do, what the child does, what can be said, and how the game itself goes on. */
+export interface Scene {
+  fact: Fact;
+  task: Line;
+  child: Line;
+  slips: boolean;
+  choices: Choice[];
+  turn: Turn;
+}
+
+/** So many turns take about three minutes. */
+export const TURNS = 6;
+/** So many turns of a play are looked through for such as can be rehearsed. */
+const LOOKED_THROUGH = 60;
+/** At least so many of them go wrong: that is what is rehearsed. */
+const LEAST_SLIPS = 3;
+
+/** The numbers a turn speaks of: arguments, and the numbers in what it quotes; not who plays. */
+function numbersIn(args: Args): number[] {
+  return Object.entries(args).flatMap(([name, value]) =>
+    name === 'player'
+      ? []
+      : typeof value === 'number'
+        ? [value]
+        : (String(value).match(/\d+/g) ?? []).map(Number),
+  );
+}
+
+/** The facts that a turn is about: those whose numbers it speaks of, else one like those the game practises. */
+function factsOf(turn: Turn, practice: readonly Practised[]): Fact[] {
+  const numbers = new Set(numbersIn(turn.args));
+  const unary = ({ a, b, op }: Fact): boolean => b === 0 && op !== 'add' && op !== 'split' && numbers.has(a);
+  const binary = ({ a, b }: Fact): boolean => numbers.has(a) && numbers.has(b);
+  const known = practice.filter(({ fact: one }) => unary(one) || binary(one)).map(({ fact: one }) => one);
+  // Two numbers say more of a turn than one.
+  const both = known.filter((one) => binary(one) && one.b !== 0);
+  return both.length ? both : known;
+}
+
+const line = (id: RehearseMessage, args: Args = {}): Line => ({ id, args });
+
+function choicesFor(
+  slip: Slip | undefined,
+  met: Fact,
+  near: boolean,
+  ready: boolean,
+  random: Random,
+): Choice[] {
+  const wordless = WORDLESS.has(met.op);
+  const { a, b, answer } = met;
+  const choices: Choice[] = slip
+    ? [
+        {
+          say: line(slip.help, {
+            a: slip.help === 'say.on' ? Math.max(a, b) : a,
+            b,
+          }),
+          then: line(ready ? 'then.finds' : 'then.part'),
+          why: line('why.help'),
+          helps: true,
+        },
+        wordless || slip.wrong === undefined
+          ? { say: line('say.do'), then: line('then.repeats'), why: line('why.tell'), helps: false }
+          : {
+              say: line('say.tell', { answer }),
+              then: line('then.repeats'),
+              why: line('why.tell'),
+              helps: false,
+            },
+        { say: line('say.no'), then: line('then.stops'), why: line('why.no'), helps: false },
+        {
+          say: line('say.wait'),
+          then: line(near ? 'then.finds' : 'then.waits'),
+          why: line(near ? 'why.wait' : 'why.waitNot'),
+          helps: near,
+        },
+      ]
+    : [
+        { say: line('say.how'), then: line('then.tells'), why: line('why.how'), helps: true },
+        { say: line('say.clever'), then: line('then.glad'), why: line('why.clever'), helps: false },
+        { say: line('say.quick'), then: line('then.hurries'), why: line('why.quick'), helps: false },
+      ];
+  return shuffled(choices, random);
+}
+
+/** How likely a child slips, by how far the game is from it, in school years. */
+const slipChance = (level: number, demand: number): number =>
+  0.25 + 0.6 / (1 + Math.exp(2 * (level - demand)));
+
+/**
+ * The scenes of a rehearsal: the same for the same seed. At least half of them show a slip, wherever the game has a
+ * usual one. Empty for a game that practises nothing that can be rehearsed.
+ */
+export function rehearsal(variant: Variant, band: AgeBand, seed: number): Scene[] {
+  const random = seeded(seed);
+  const { practice } = variant.reckon(assume(band));
+  const level = LEVEL_OF[band];
+  const demand = demandOf(practice)?.demand ?? level;
+  const turns: Turn[] = [];
+  for (const turn of variant.play(seeded(seed))) {
+    turns.push(turn);
+    if (turns.length === LOOKED_THROUGH) break;
+  }
+  if (turns.length === 0 || practice.length === 0) return [];
+  const told = turns
+    .map((turn) => ({ turn, facts: factsOf(turn, practice) }))
+    .filter(({ facts }) => facts.length > 0);
+  // What speaks of no number of its own is told with a fact like those the game practises.
+  const all = told.length ? told : turns.map((turn) => ({ turn, facts: [pick(practice, random).fact] }));
+  const scenes: Scene[] = [];
+  for (let i = 0; i < TURNS; i++) {
+    const { turn, facts } = all[i % all.length]!;
+    const usual = facts.flatMap((met) =>
+      SLIPS[met.op].filter((slip) => slip.shows(met)).map((slip) => ({ met, slip })),
+    );
+    const missing = LEAST_SLIPS - scenes.filter(({ slips }) => slips).length;
+    const must = missing >= TURNS - i;
+    const slipped =
+      usual.length > 0 && (random.chance(slipChance(level, demand)) || must)
+        ? pick(usual, random)
+        : undefined;
+    const met = slipped?.met ?? pick(facts, random);
+    // A child for whom the game is not too hard finds most slips itself, when it is given time.
+    const near = level >= demand && random.chance(0.6);
+    const ready = level >= demand - 1;
+    const numbers = { a: met.a, b: met.b };
+    const child = slipped
+      ? line(slipped.slip.child, slipped.slip.wrong ? { wrong: slipped.slip.wrong(met, random) } : {})
+      : WORDLESS.has(met.op) || (met.op === 'compare' && met.a === met.b)
+        ? line('child.does')
+        : line('child.right', { answer: met.answer });
+    scenes.push({
+      fact: met,
+      task:
+        met.op === 'compare' && met.a === met.b
+          ? line('turn.card', { a: met.a })
+          : line(TASKS[met.op], numbers),
+      child,
+      slips: slipped !== undefined,
+      choices: choicesFor(slipped?.slip, met, near, ready, random),
+      turn,
+    });
+  }
+  return scenes;
+}
