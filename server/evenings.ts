@@ -22,7 +22,7 @@ import { CAME, sharesBy, sharesSentence } from '~/core/looking/reached';
 import { nameOf } from '~/core/words/reading';
 import type { SchoolHandle } from '~/data/db';
 import { toInvite, type Missing } from '~/data/queries/evenings';
-import { doorOf, guestsOf, invitedTo, openGathering, tapsAt } from '~/data/queries/gatherings';
+import { doorOf, guestsOf, invitedTo, openGathering, tapsAt, type Guest } from '~/data/queries/gatherings';
 import { listMaterials } from '~/data/queries/materials';
 import { offersOf, onHandNow, reservedNow } from '~/data/queries/store';
 import { newReaderKey } from './links';
@@ -161,6 +161,21 @@ export function missingOf(
   return Object.keys(errors).length ? { ok: false, errors } : { ok: true, missing };
 }
 
+/**
+ * Who came of those who were asked, by language and grade, with intervals; nothing where nobody came. Families that are
+ * known only since that day are left out: all of them came.
+ */
+export function cameShares(guests: readonly Guest[], onDay: string, asked?: ReadonlySet<string>) {
+  const facts = guests
+    .filter(({ id, knownSince }) => (asked ? asked.has(id) : knownSince < onDay))
+    .map(({ at: moment, ...guest }) => ({ ...guest, came: moment !== null }));
+  if (!facts.some(({ came }) => came)) return [];
+  return (['language', 'grade'] as const).map((by) => {
+    const shares = sharesBy(facts, by, CAME);
+    return { by, shares, sentence: sharesSentence(shares, CAME) };
+  });
+}
+
 /** An evening that is being held, or was: who was asked, who came, what they said of the tables. */
 export async function heldOf(at: SchoolHandle, eveningId: string) {
   const [door, asked, thanked] = await Promise.all([
@@ -170,11 +185,8 @@ export async function heldOf(at: SchoolHandle, eveningId: string) {
   ]);
   const [guests, taps] = door ? await Promise.all([guestsOf(at, door.id), tapsAt(at, door.id)]) : [[], []];
   const told = asked.filter(({ state }) => state !== 'dropped' && state !== 'failed');
+  const came = guests.filter((one) => one.at !== null);
   const invited = new Set(told.map(({ familyId }) => familyId));
-  // Where nobody was asked one by one, everybody was.
-  const facts = guests
-    .map(({ at: moment, ...guest }) => ({ ...guest, came: moment !== null }))
-    .filter(({ id, came }) => came || invited.size === 0 || invited.has(id));
   return {
     door: door && { id: door.id },
     asked: {
@@ -185,13 +197,10 @@ export async function heldOf(at: SchoolHandle, eveningId: string) {
       paper: asked.filter(({ state }) => state === 'paper').length,
     },
     thanked: thanked.length,
-    came: facts.filter(({ came }) => came).length,
-    shares: facts.some(({ came }) => came)
-      ? (['language', 'grade'] as const).map((by) => {
-          const shares = sharesBy(facts, by, CAME);
-          return { by, shares, sentence: sharesSentence(shares, CAME) };
-        })
-      : [],
+    came: came.length,
+    unasked: invited.size === 0 ? 0 : came.filter(({ id }) => !invited.has(id)).length,
+    // Where nobody was asked one by one, everybody was.
+    shares: door ? cameShares(guests, door.onDay, invited.size ? invited : undefined) : [],
     tables: [...new Set(taps.map(({ tableName }) => tableName))].map((table) => {
       const mine = taps.filter(({ tableName }) => tableName === table);
       const said = (level: Said): number => mine.filter((one) => one.said === level).length;

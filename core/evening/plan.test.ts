@@ -6,14 +6,20 @@ import {
   askedOf,
   clockTime,
   coming,
+  comingPmf,
   emptyPlan,
   groupsOf,
   MOST,
   PEOPLE,
   planSchema,
   readHelpers,
+  rehearsedBy,
   shortfalls,
+  startFrom,
+  swapped,
   timesOf,
+  turned,
+  withPin,
   writeHelpers,
   type EveningPlan,
 } from './plan';
@@ -27,8 +33,24 @@ describe('who comes', () => {
     expect(low <= middle && middle <= high).toBe(true);
     expect(middle).toBeGreaterThanOrEqual(28);
     expect(middle).toBeLessThanOrEqual(29);
-    expect(coming(0, 60)).toEqual({ low: 0, middle: 0, high: 0 });
-    expect(coming(10, 100)).toEqual({ low: 10, middle: 10, high: 10 });
+    expect(coming(0, 60)).toEqual({ low: 0, middle: 0, high: 0, seated: 1 });
+    expect(coming(10, 100)).toEqual({ low: 10, middle: 10, high: 10, seated: 1 });
+  });
+
+  it('spreads wider the less sure the guess is, and needs more seats for it', () => {
+    const sure = coming(48, 60, 0, 90);
+    const unsure = coming(48, 60, 20, 90);
+    expect(unsure.high - unsure.low).toBeGreaterThan(sure.high - sure.low);
+    expect(unsure.seated).toBeLessThan(sure.seated);
+    // Half of all guesses are too low: seats for the middle alone are too few every other time.
+    expect(coming(48, 60, 10, coming(48, 60).middle * PEOPLE).seated).toBeLessThan(0.65);
+    expect(coming(48, 60, 20, 48 * PEOPLE).seated).toBe(1);
+    for (const spread of [0, 5, 15, 40])
+      for (const come of [1, 50, 99, 100]) {
+        const { p } = comingPmf(48, come, spread);
+        expect(p.reduce((sum, one) => sum + one, 0)).toBeCloseTo(1, 9);
+        expect(p.reduce((sum, one, n) => sum + one * n, 0)).toBeCloseTo((48 * come) / 100, 6);
+      }
   });
 
   it('sits in groups of one language that fit a table, the grades in order', () => {
@@ -191,5 +213,74 @@ describe('the clock of the rounds', () => {
         }
       }),
     );
+  });
+});
+
+describe('what is held', () => {
+  const plan: EveningPlan = {
+    ...emptyPlan(WHEN),
+    groups: ['A', 'B', 'C'].map((id) => ({ id, size: 4, languages: ['en'], band: 'K' as const })),
+    tables: ['T1', 'T2', 'T3'].map((id) => ({ id, seats: 8 })),
+    helpers: [
+      { id: 'Tobin', languages: ['en'] },
+      { id: 'Éskil', languages: ['en'] },
+    ],
+  };
+  const at = (rotation: Awaited<ReturnType<typeof evening>>, group: string, round: number) =>
+    rotation.plan.find((one) => one.round === round && one.groups.includes(group))!.table;
+
+  it('stays where somebody says so, and gives way to what is said later', async () => {
+    const once = { ...plan, ...withPin(plan, { group: 'A', round: 1, table: 'T3' }) };
+    expect(at(await evening(askedOf(once)), 'A', 1)).toBe('T3');
+    // At one table in one round, and at no table twice.
+    const later = { ...once, ...withPin(once, { group: 'A', round: 2, table: 'T3' }) };
+    expect(later.pins).toEqual([{ group: 'A', round: 2, table: 'T3' }]);
+    const moved = { ...once, ...withPin(once, { group: 'A', round: 1, table: 'T2' }) };
+    expect(moved.pins).toEqual([{ group: 'A', round: 1, table: 'T2' }]);
+  });
+
+  it('changes places', async () => {
+    const rotation = await evening(askedOf(plan));
+    const [first, second] = [at(rotation, 'A', 2), at(rotation, 'B', 2)];
+    if (first === second) {
+      expect(swapped(plan, rotation, { round: 2, group: 'A', with: 'B' })).toBeUndefined();
+      return;
+    }
+    const after = await evening(
+      askedOf({ ...plan, ...swapped(plan, rotation, { round: 2, group: 'A', with: 'B' })! }),
+    );
+    expect([at(after, 'A', 2), at(after, 'B', 2)]).toEqual([second, first]);
+    expect(swapped(plan, rotation, { round: 2, group: 'A', with: 'nobody' })).toBeUndefined();
+  });
+
+  it('turns: what was second is first, and it can be turned until it is as it was', async () => {
+    const rotation = await evening(askedOf(plan));
+    const once = { ...plan, ...turned(plan, rotation) };
+    const after = await evening(askedOf(once));
+    for (const group of ['A', 'B', 'C'])
+      expect([1, 2, 3].map((round) => at(after, group, round))).toEqual(
+        [2, 3, 1].map((round) => at(rotation, group, round)),
+      );
+    expect(after.hosts).toEqual(rotation.hosts);
+    const whole = await evening(askedOf({ ...plan, ...turned(once, after) }));
+    const back = await evening(askedOf({ ...plan, ...turned(plan, whole) }));
+    for (const round of [1, 2, 3]) expect(at(back, 'A', round)).toBe(at(rotation, 'A', round));
+  });
+
+  it('is let go when another evening starts from it', () => {
+    const held = {
+      ...plan,
+      ...withPin(plan, { group: 'A', round: 1, table: 'T3' }),
+      hallRules: 'Two doors.',
+    };
+    expect(startFrom(held)).toEqual({ ...plan, hallRules: 'Two doors.' });
+  });
+
+  it('knows who has rehearsed, whatever the accents', () => {
+    const rehearsed = [{ helper: 'eskil', gameId: 'tide-pairs' }];
+    expect(rehearsedBy(rehearsed, 'Éskil')).toEqual(['tide-pairs']);
+    const game = { gameId: 'tide-pairs', name: 'x', params: {}, ageBand: 'K' as const };
+    const withGame = { ...plan, tables: plan.tables.map((one, i) => (i === 1 ? { ...one, game } : one)) };
+    expect(askedOf(withGame, rehearsed).rehearsed).toEqual([{ table: 'T2', helper: 'Éskil' }]);
   });
 });

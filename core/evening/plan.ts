@@ -116,6 +116,9 @@ const NINE_IN_TEN = 1.6449;
 export const comingPmf = (invited: number, come: number, spread: number): Pmf =>
   betaBinomial(invited, come / 100, spread / 100 / NINE_IN_TEN);
 
+/** A chance that differs from certainty by rounding only is certain. */
+const sure = (chance: number): number => (chance > 1 - 1e-9 ? 1 : chance);
+
 /** How many of the invited come: the middle, and nine in ten between; and how likely all of them have a seat. */
 export function coming(
   invited: number,
@@ -128,7 +131,7 @@ export function coming(
     middle: quantile(pmf, 0.5),
     low: quantile(pmf, 0.05),
     high: quantile(pmf, 0.95),
-    seated: seats === Infinity ? 1 : Math.min(1, atMost(pmf, Math.floor(seats / PEOPLE))),
+    seated: seats === Infinity ? 1 : sure(atMost(pmf, Math.floor(seats / PEOPLE))),
   };
 }
 

@@ -230,3 +230,54 @@ describe('the rotation of an evening', () => {
     });
   });
 });
+
+describe('hosts', () => {
+  const asked: EveningAsked = {
+    rounds: 2,
+    groups: ['A', 'B', 'C'].map((id) => ({ id, size: 3, languages: ['en'] })),
+    tables: ['T1', 'T2', 'T3'].map((id) => ({ id, seats: 6 })),
+    helpers: ['H1', 'H2', 'H3'].map((id) => ({ id, languages: ['en'] })),
+  };
+  const hostOf = ({ hosts }: Rotation, table: string) => hosts.find((one) => one.table === table)?.helper;
+
+  it('stand at the tables whose games they have rehearsed, where nobody hears less for it', async () => {
+    const rehearsed = [
+      { table: 'T1', helper: 'H3' },
+      { table: 'T2', helper: 'H1' },
+    ];
+    const found = await evening({ ...asked, rehearsed });
+    expect([hostOf(found, 'T1'), hostOf(found, 'T2'), hostOf(found, 'T3')]).toEqual(['H3', 'H1', 'H2']);
+    expect(found.heard).toBe(6);
+  });
+
+  it('are where they are understood before they are where they have rehearsed', async () => {
+    const two: EveningAsked = {
+      rounds: 1,
+      groups: [{ id: 'A', size: 5, languages: ['ar'] }],
+      tables: [
+        { id: 'T1', seats: 5 },
+        { id: 'T2', seats: 4 },
+      ],
+      helpers: [
+        { id: 'H1', languages: ['ar'] },
+        { id: 'H2', languages: ['en'] },
+      ],
+      rehearsed: [
+        { table: 'T2', helper: 'H1' },
+        { table: 'T1', helper: 'H2' },
+      ],
+    };
+    const found = await evening(two);
+    expect(hostOf(found, 'T1')).toBe('H1');
+    expect(found.heard).toBe(1);
+  });
+
+  it('stand at every table while there are enough of them', async () => {
+    const mute = await evening({
+      ...asked,
+      helpers: asked.helpers.map(({ id }) => ({ id, languages: ['pt'] })),
+    });
+    expect(mute.heard).toBe(0);
+    expect(mute.hosts).toHaveLength(3);
+  });
+});

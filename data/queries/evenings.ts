@@ -1,5 +1,5 @@
 /** Evenings and their plans. */
-import { and, desc, eq, isNull, sql } from 'drizzle-orm';
+import { and, asc, desc, eq, gte, isNull, sql } from 'drizzle-orm';
 import type { Rehearsed, Solved } from '~/core/evening/plan';
 import type { MoveKind } from '~/core/kits/store';
 import type { Language } from '~/core/words/languages';
@@ -20,6 +20,17 @@ export const listEvenings = (
     .where(ours(at, evening))
     .orderBy(desc(evening.onDay), desc(evening.createdAt))
     .limit(100);
+
+/** The evening that comes next, from a day on. */
+export const nextEvening = async (at: SchoolHandle, day: string): Promise<EveningRow | undefined> =>
+  (
+    await at
+      .select()
+      .from(evening)
+      .where(and(ours(at, evening), gte(evening.onDay, day)))
+      .orderBy(asc(evening.onDay))
+      .limit(1)
+  )[0];
 
 export const findEvening = async (at: SchoolHandle, id: string): Promise<EveningRow | undefined> =>
   (

@@ -116,6 +116,8 @@ export interface Guest {
   /** When it was ticked in, and by whom; null for those that did not come. */
   at: Date | null;
   byFamily: boolean | null;
+  /** The day since which the school knows it. */
+  knownSince: string;
 }
 /** All families, class by class, with whether they came. */
 export const guestsOf = (at: SchoolHandle, gatheringId: string): Promise<Guest[]> =>
@@ -128,6 +130,7 @@ export const guestsOf = (at: SchoolHandle, gatheringId: string): Promise<Guest[]
       children: family.children,
       at: attendance.at,
       byFamily: attendance.byFamily,
+      knownSince: sql<string>`(${family.createdAt} at time zone ${at.timeZone})::date::text`,
     })
     .from(family)
     .leftJoin(

@@ -78,7 +78,7 @@ export const toWriteTo = async (
       weekly: family.weekly,
       group: family.group,
       writtenOn: sql<string[]>`array(select m.on_day::text from message m where m.school_id = ${at.schoolId}
-        and m.family_id = ${family.id} and m.state <> 'dropped' and m.created_at > now() - interval '8 days')`,
+        and m.family_id = ${family}.id and m.state <> 'dropped' and m.created_at > now() - interval '8 days')`,
     })
     .from(family)
     .where(and(ours(at, family), isNull(family.forgottenAt)))

@@ -1,9 +1,24 @@
 import { beforeEach, describe, expect, it } from 'vitest';
 import { emptyPlan } from '~/core/evening/plan';
+import { daysAfter } from '~/core/lending/due';
+import type { Said } from '~/core/listening/level';
 import { SHIPPED } from '~/core/materials/school';
-import { countBack, createEvening, findEvening, removeEvening, saveEvening } from '~/data/queries/evenings';
+import {
+  countBack,
+  createEvening,
+  dropRehearsals,
+  findEvening,
+  keepRehearsal,
+  rehearsals,
+  removeEvening,
+  saveEvening,
+} from '~/data/queries/evenings';
+import { cameTo, findGathering, guestsOf, invitedTo, keepTaps, tapsAt } from '~/data/queries/gatherings';
 import { countStock, freeNow, listMoves, onHandNow, reservedNow } from '~/data/queries/store';
-import { missingOf, partsFor, tableGame } from '~/server/evenings';
+import { cameShares, missingOf, openDoor, partsFor, tableGame } from '~/server/evenings';
+import { inviteAll, thankAll } from '~/server/lending/invitations';
+import { familyLevel, schoolWords } from '~/server/listening/levels';
+import { today as todayAt } from '~/server/today';
 import { smallSchool, type SmallSchool } from '../world';
 
 let world: SmallSchool;
@@ -112,5 +127,65 @@ describe('the parts of an evening', () => {
         ok: false,
         errors: { [`back ${COUNTERS}`]: '10 were set aside: 0 to 10 can come back.' },
       });
+  });
+});
+
+describe('what follows from an evening', () => {
+  const door = async () => {
+    const id = await evening();
+    return { id, door: await openDoor(world.at, { id, name: 'Game night', onDay: '2026-12-03' }, me()) };
+  };
+  const game = plan.tables[0]!.game;
+  const tap = (said: Said, tableName = 'T1') => ({ tableName, game, said, again: null });
+
+  it('counts for the level of the family: said anew, the last word counts', async () => {
+    const { door: at } = await door();
+    const family = world.families[0]!;
+    const mean = async () => familyLevel(family, await schoolWords(world.at));
+    await keepTaps(world.at, at.id, family.id, [tap('tooHard'), tap('tooHard', 'T2')]);
+    const lower = await mean();
+    await keepTaps(world.at, at.id, family.id, [tap('tooEasy'), tap('tooEasy', 'T2')]);
+    const higher = await mean();
+    expect(lower).toBeLessThan(higher!);
+    expect(await tapsAt(world.at, at.id)).toHaveLength(2);
+    expect([...(await cameTo(world.at, at.id))]).toEqual([family.id]);
+  });
+
+  it('has one door, which outlives its plan', async () => {
+    const { id, door: at } = await door();
+    await expect(openDoor(world.at, { id, name: 'x', onDay: '2026-12-03' }, me())).rejects.toThrow();
+    await removeEvening(world.at, id);
+    expect(await findGathering(world.at, at.id)).toMatchObject({ eveningId: null });
+  });
+
+  it('is told to each family once, whatever is pressed twice at a time', async () => {
+    const { id, door: at } = await door();
+    const said = { id, name: 'Game night', onDay: '2026-12-03', startsAt: '17:30' };
+    const today = todayAt(world.at);
+    await Promise.all([inviteAll(world.at, said, today), inviteAll(world.at, said, today)]);
+    const asked = await invitedTo(world.at, id);
+    expect(new Set(asked.map(({ familyId }) => familyId)).size).toBe(asked.length);
+    expect(asked.length).toBe(world.families.length);
+    await keepTaps(world.at, at.id, world.families[0]!.id, []);
+    // Never twice on one day: thanks wait until tomorrow.
+    expect(await thankAll(world.at, said, at.id, today)).toMatchObject({ now: 0, later: 1 });
+    expect(await thankAll(world.at, said, at.id, daysAfter(today, 1))).toMatchObject({ now: 1, later: 0 });
+    expect(await thankAll(world.at, said, at.id, daysAfter(today, 2))).toMatchObject({ now: 0, later: 0 });
+  });
+
+  it('is not told of families that came before they were known, as if they had been asked', async () => {
+    const { door: at } = await door();
+    for (const { id } of world.families) await keepTaps(world.at, at.id, id, []);
+    const guests = await guestsOf(world.at, at.id);
+    expect(cameShares(guests, '2000-01-01')).toEqual([]);
+    expect(cameShares(guests, '2999-01-01').map(({ by }) => by)).toEqual(['language', 'grade']);
+  });
+
+  it('keeps what helpers rehearse, the last time of each', async () => {
+    await keepRehearsal(world.at, { helper: 'Tobin', gameId: 'tide-pairs', turns: 6, well: 2 });
+    await keepRehearsal(world.at, { helper: 'Tobin', gameId: 'tide-pairs', turns: 6, well: 5 });
+    expect(await rehearsals(world.at)).toMatchObject([{ helper: 'Tobin', well: 5 }]);
+    await dropRehearsals(world.at, 'Tobin');
+    expect(await rehearsals(world.at)).toEqual([]);
   });
 });

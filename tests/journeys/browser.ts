@@ -115,7 +115,7 @@ export async function toScanLine(page: Page): Promise<void> {
 
 /** Nothing that was sent is under way any more: a button that waits for its answer takes no press. */
 export async function settled(page: Page): Promise<void> {
-  await expect.poll(() => page.locator('[data-pending], [role=progressbar]').count()).toBe(0);
+  await expect.poll(() => page.locator('[data-under-way], [role=progressbar]').count()).toBe(0);
 }
 
 /** Scans or types on the scan line, as a barcode reader does: text, then Enter. */

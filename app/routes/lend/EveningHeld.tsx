@@ -114,7 +114,7 @@ export function HoldIt({
   told,
 }: Pick<Shown, 'held'> & { hidden: React.ReactNode; told: ToldMany | undefined }) {
   const busy = useSending();
-  const { door, came, shares, tables, thanked } = held;
+  const { door, came, unasked, shares, tables, thanked } = held;
   return (
     <Panel aria-labelledby="hold">
       <Stack $gap="0.8rem">
@@ -135,7 +135,8 @@ export function HoldIt({
           <>
             <p>
               <Link to={`/lend/tables?table=${door.id}`}>The table at the door</Link>:{' '}
-              {came === 0 ? 'nobody has come yet.' : `${count(came, 'family', 'families')} came.`}
+              {came === 0 ? 'nobody has come yet.' : `${count(came, 'family', 'families')} came`}
+              {came > 0 && (unasked > 0 ? `, ${unasked} of them without being asked one by one.` : '.')}
             </p>
             {came > 0 && (
               <Form method="post">

@@ -69,6 +69,7 @@ export function Turns({
       <details>
         <summary>Choose tables from a list</summary>
         <Table
+          key={`seats ${version}`}
           label="Who sits where"
           rows={plan.groups}
           rowKey={({ id }) => id}
@@ -106,6 +107,7 @@ export function Turns({
         />
       </details>
       <Table
+        key={`hosts ${version}`}
         label="Who hosts"
         rows={plan.tables}
         rowKey={({ id }) => id}

@@ -92,6 +92,7 @@ export async function loader({ request, params }: Route.LoaderArgs) {
     rehearsed: rehearsed.map(({ helper, gameId }) => ({ helper, gameId })),
     held,
     over: daysBetween(todayAtSchool(at), onDay) < 0,
+    begun: daysBetween(todayAtSchool(at), onDay) <= 0,
     games: tableGames(),
     rotation: solved?.rotation,
     lacks: solved?.rotation ? shortfalls(plan, solved.rotation) : [],
@@ -316,6 +317,19 @@ export async function action({ request, params }: Route.ActionArgs) {
   });
 }
 
+/** The parts of the page, in the order of the work. */
+const PARTS = [
+  ['comes', '1. Who comes'],
+  ['tables', '2. Tables and their games'],
+  ['helpers', '3. Helpers'],
+  ['rotation', '4. Who sits where'],
+  ['parts', '5. What stands on the tables'],
+  ['ask', 'Ask families to come'],
+  ['hold', 'Hold it, and after'],
+  ['hall', 'Rules for the hall'],
+  ['when', 'When it is'],
+] as const;
+
 export default function EveningPage({ loaderData, actionData }: Route.ComponentProps) {
   const {
     id,
@@ -337,6 +351,7 @@ export default function EveningPage({ loaderData, actionData }: Route.ComponentP
     rehearsed,
     held,
     over,
+    begun,
   } = loaderData;
   const told = actionData?.told;
   const [removing, setRemoving] = useState(false);
@@ -344,6 +359,8 @@ export default function EveningPage({ loaderData, actionData }: Route.ComponentP
   const hidden = <input type="hidden" name="version" value={version} />;
   const people = plan.groups.reduce((sum, { size }) => sum + size, 0);
   const seats = plan.tables.reduce((sum, one) => sum + one.seats, 0);
+  // On the day itself, and after, what is done at the door comes first.
+  const holdIt = <HoldIt held={held} hidden={hidden} told={actionData?.of === 'thank' ? told : undefined} />;
   return (
     <Workplace>
       <Stack>
@@ -366,6 +383,7 @@ export default function EveningPage({ loaderData, actionData }: Route.ComponentP
           {showDay(onDay)}, {times[0]?.replace(/ to .*/, '')}: who sits where in which round, and who hosts?
         </Heading>
         <NotSaved errors={errors} />
+        {begun && holdIt}
         <WhoComes
           key={`comes ${version}`}
           plan={plan}
@@ -383,7 +401,7 @@ export default function EveningPage({ loaderData, actionData }: Route.ComponentP
           errors={errors}
         />
         <WhoHelps key={`helpers ${version}`} helpers={helpers} hidden={hidden} errors={errors} />
-        <Panel aria-labelledby="rotation" key={`rotation ${version}`}>
+        <Panel aria-labelledby="rotation">
           <Stack $gap="0.7rem">
             <h2 id="rotation">4. Who sits where</h2>
             {why && (
@@ -430,7 +448,7 @@ export default function EveningPage({ loaderData, actionData }: Route.ComponentP
           hidden={hidden}
           told={actionData?.of === 'invite' ? told : undefined}
         />
-        <HoldIt held={held} hidden={hidden} told={actionData?.of === 'thank' ? told : undefined} />
+        {!begun && holdIt}
         <HallRules key={`hall ${version}`} plan={plan} hidden={hidden} errors={errors} />
         <WhenItIs
           key={`when ${version}`}
@@ -460,6 +478,15 @@ export default function EveningPage({ loaderData, actionData }: Route.ComponentP
         </Form>
       </Stack>
       <Margin label="Reckonings">
+        <nav aria-label="On this page">
+          <ul>
+            {PARTS.map(([part, label]) => (
+              <li key={part}>
+                <a href={`#${part}`}>{label}</a>
+              </li>
+            ))}
+          </ul>
+        </nav>
         <Entries>
           <Entered
             label="People"

@@ -1,10 +1,12 @@
 import { Link } from 'react-router';
+import { showDay } from '~/core/lending/due';
 import { REHEARSE_WORDS } from '~/core/words/rehearse';
 import { excerpt } from '~/core/words/reading';
-import { rehearsals } from '~/data/queries/evenings';
+import { nextEvening, rehearsals } from '~/data/queries/evenings';
 import { showTime } from '~/server/changes';
 import { gamesToRehearse, tongueOf } from '~/server/games/rehearse';
 import { requireRole } from '~/server/people/session';
+import { today as todayAtSchool } from '~/server/today';
 import { LendWays } from '~/app/desk/LendWays';
 import { Tongues, rehearseWords } from '~/app/game/Tongues';
 import { ButtonLink } from '~/app/ui/Button';
@@ -18,24 +20,31 @@ export async function loader({ request }: Route.LoaderArgs) {
   const person = await requireRole(request, 'coordinator', 'helper');
   const { at, school } = person;
   const { reading, languages, direction } = await tongueOf(request, at, school.languages);
-  const done = await rehearsals(at);
+  const [done, next] = await Promise.all([rehearsals(at), nextEvening(at, todayAtSchool(at))]);
+  const tables = (gameId: string): string[] =>
+    (next?.plan.tables ?? []).filter(({ game }) => game?.gameId === gameId).map(({ id }) => id);
   return {
     coordinates: person.role === 'coordinator',
     reading: excerpt(reading, REHEARSE_WORDS),
     languages,
     direction,
-    games: gamesToRehearse(reading).map((game) => ({
-      ...game,
-      by: done
-        .filter(({ gameId }) => gameId === game.id)
-        .map(({ helper, turns, well, at: moment }) => ({ helper, turns, well, at: showTime(at, moment) })),
-    })),
+    evening: next && { id: next.id, name: next.name, onDay: next.onDay },
+    games: gamesToRehearse(reading)
+      .map((game) => ({ ...game, tables: tables(game.id) }))
+      // What stands on the tables of the next evening comes first.
+      .sort((a, b) => Number(b.tables.length > 0) - Number(a.tables.length > 0))
+      .map((game) => ({
+        ...game,
+        by: done
+          .filter(({ gameId }) => gameId === game.id)
+          .map(({ helper, turns, well, at: moment }) => ({ helper, turns, well, at: showTime(at, moment) })),
+      })),
   };
 }
 
 /** The games to rehearse, and who has rehearsed them. */
 export default function Rehearse({ loaderData }: Route.ComponentProps) {
-  const { coordinates, reading, languages, direction, games } = loaderData;
+  const { coordinates, reading, languages, direction, games, evening } = loaderData;
   const words = rehearseWords(reading);
   const lang = `?lang=${reading.language}`;
   return (
@@ -63,11 +72,18 @@ export default function Rehearse({ loaderData }: Route.ComponentProps) {
             columns={[
               {
                 head: 'Game',
-                cell: ({ id, name }) => (
-                  <Link to={`/lend/rehearse/${id}${lang}`} lang={reading.language}>
+                cell: ({ id, name, tables }) => (
+                  <Link
+                    to={`/lend/rehearse/${id}${lang}${evening && tables[0] ? `&evening=${evening.id}&table=${encodeURIComponent(tables[0])}` : ''}`}
+                    lang={reading.language}
+                  >
                     {name}
                   </Link>
                 ),
+              },
+              {
+                head: evening ? `${evening.name}, ${showDay(evening.onDay)}` : 'Next evening',
+                cell: ({ tables }) => tables.join(', ') || '–',
               },
               {
                 head: 'Rehearsed by',

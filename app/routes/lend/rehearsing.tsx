@@ -112,7 +112,8 @@ export default function RehearsingPage({ loaderData }: Route.ComponentProps) {
               <Pick
                 key={`preset ${shown.preset}`}
                 name="preset"
-                label="Setting"
+                label={shown.setting}
+                labelHidden
                 defaultValue={shown.preset}
                 options={shown.presets}
               />

@@ -2,7 +2,7 @@ import { data, Form, Link, redirect, useSearchParams } from 'react-router';
 import type { FieldErrors } from '~/core/check/check';
 import { visible } from '~/core/check/keepable';
 import { daysBetween, showDay } from '~/core/lending/due';
-import { CAME, DIMENSIONS, sharesBy, sharesSentence } from '~/core/looking/reached';
+import { DIMENSIONS } from '~/core/looking/reached';
 import { aboutLanguage } from '~/core/words/languages';
 import { count } from '~/core/words/numbers';
 import {
@@ -17,6 +17,7 @@ import {
 } from '~/data/queries/gatherings';
 import { showTime } from '~/server/changes';
 import { readDay } from '~/server/days';
+import { cameShares } from '~/server/evenings';
 import { byIntent } from '~/server/forms';
 import { isId } from '~/server/ids';
 import { newReaderKey, tableLinkOf } from '~/server/links';
@@ -43,7 +44,6 @@ export async function loader({ request }: Route.LoaderArgs) {
   const asked = new URL(request.url).searchParams.get('table');
   const found = isId(asked) ? await findGathering(at, asked) : undefined;
   const [all, guests] = await Promise.all([listGatherings(at), found ? guestsOf(at, found.id) : []]);
-  const facts = guests.map(({ at: moment, ...guest }) => ({ ...guest, came: moment !== null }));
   const coordinates = role === 'coordinator';
   return {
     today: todayAtSchool(at),
@@ -64,13 +64,7 @@ export async function loader({ request }: Route.LoaderArgs) {
       byFamily,
       at: moment && showTime(at, moment),
     })),
-    came:
-      coordinates && facts.some(({ came }) => came)
-        ? (['language', 'grade'] as const).map((by) => {
-            const shares = sharesBy(facts, by, CAME);
-            return { by, shares, sentence: sharesSentence(shares, CAME) };
-          })
-        : [],
+    came: coordinates && found ? cameShares(guests, found.onDay) : [],
   };
 }
 

@@ -1,0 +1,2 @@
+ALTER TABLE "message" DROP CONSTRAINT "message_is_answered_in_a_known_way";--> statement-breakpoint
+ALTER TABLE "message" ADD CONSTRAINT "message_is_answered_in_a_known_way" CHECK ("message"."answered" in ('coming', 'longer', 'lost', 'yes', 'no'));
