@@ -22,6 +22,7 @@ const ROOMS = [
   'looking',
   'rehearse',
   'evening',
+  'year',
   'figures',
 ];
 const NO_TEST = '\\.(test|testing)\\.tsx?$|/testing\\.ts$';

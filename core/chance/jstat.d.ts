@@ -5,6 +5,7 @@ declare module 'jstat' {
       erf(x: number): number;
       /** The regularized lower incomplete gamma function P(a, x). */
       lowRegGamma(a: number, x: number): number;
+      studentt: { inv(p: number, dof: number): number };
       gamma: { inv(p: number, shape: number, scale: number): number };
     };
   };
