@@ -31,16 +31,21 @@ const FIRST_DAY = '2026-09-07';
 /** A range that holds nine in ten may miss more often than one in ten by chance, but not so much more that this is as likely. */
 const BY_CHANCE = 0.001;
 
-const { values } = parseArgs({
-  options: {
-    seed: { type: 'string', default: '7' },
-    weeks: { type: 'string', default: '38' },
-    seeds: { type: 'string', default: '60' },
-    chart: { type: 'string', default: resolve('.data', 'year.svg') },
-  },
-});
-const whole = (name: 'seed' | 'weeks' | 'seeds', least: number, most: number): number => {
-  const value = Number(values[name]);
+const OPTIONS = {
+  seed: { type: 'string', default: '7' },
+  weeks: { type: 'string', default: '38' },
+  seeds: { type: 'string', default: '60' },
+  chart: { type: 'string', default: resolve('.data', 'year.svg') },
+} as const;
+function asked() {
+  try {
+    return parseArgs({ options: OPTIONS }).values;
+  } catch {
+    throw new Trouble('It takes --seed, --weeks, --seeds and --chart.', 'such as npm run year -- --seed 7');
+  }
+}
+const whole = (text: string, name: string, least: number, most: number): number => {
+  const value = Number(text);
   if (!Number.isInteger(value) || value < least || value > most)
     throw new Trouble(
       `--${name} takes a whole number from ${least} to ${most}.`,
@@ -52,17 +57,21 @@ const whole = (name: 'seed' | 'weeks' | 'seeds', least: number, most: number): n
 let bad = 0;
 let stop = async (): Promise<void> => undefined;
 try {
-  const [seed, weeks, seeds] = [whole('seed', 0, 1_000_000), whole('weeks', 1, 40), whole('seeds', 0, 500)];
+  const values = asked();
+  const seed = whole(values.seed, 'seed', 0, 1_000_000);
+  const weeks = whole(values.weeks, 'weeks', 1, 40);
+  const seeds = whole(values.seeds, 'seeds', 0, 500);
   console.log('A school year, played through');
   const cluster = await step('database server of its own', () => startCluster('year', { throwaway: true }));
   stop = async () => {
     await cluster.stop();
-    rmSync(resolve('.data', 'year'), { recursive: true, force: true });
+    for (const left of ['year', 'year.runner'])
+      rmSync(resolve('.data', left), { recursive: true, force: true });
   };
   const url = await step('database', () => ensureDatabase(cluster, DATABASE, { fresh: true }));
   useDatabase(url);
   const kits = await throughTheApplication(url, seed, weeks);
-  if (seeds >= 2) await bothWays(kits, seeds);
+  if (seeds >= 2) await bothWays(kits, seeds, values.chart);
   else if (seeds) console.log('Two ways are compared over at least two seeds.');
 } catch (error) {
   if (error instanceof Trouble) console.error(`${error.message} ${error.todo}`);
@@ -190,7 +199,7 @@ function tell(told: Told, days: number, seconds: number): void {
     line(`Reached, ${aboutLanguage(language).name}`, percent(reached, of), share(reached, of));
 }
 
-async function bothWays(kits: readonly YearKit[], seeds: number): Promise<void> {
+async function bothWays(kits: readonly YearKit[], seeds: number, file: string): Promise<void> {
   const years: Record<Way, YearFigures[]> = { firstCome: [], rounds: [] };
   await step(`two ways, ${seeds} years each`, async () => {
     for (let seed = 1; seed <= seeds; seed++)
@@ -199,6 +208,6 @@ async function bothWays(kits: readonly YearKit[], seeds: number): Promise<void> 
   const rows = compared(years);
   console.log('');
   for (const { sentence } of rows) console.log(`  ${sentence}`);
-  writeFileSync(values.chart, chart(rows, seeds));
-  console.log(`\nThe chart: ${values.chart}`);
+  writeFileSync(file, chart(rows, seeds));
+  console.log(`\nThe chart: ${file}`);
 }

@@ -92,6 +92,8 @@ export class SchoolInTime {
   private readonly coming = new Map<string, Coming>();
   private readonly asks = new Map<string, number>();
   private readonly copies = new Map<string, CopyRow>();
+  /** Kits that a reader has read, by language. */
+  private readonly read = new Set<string>();
   readonly told: Told = {
     lent: 0,
     right: 0,
@@ -125,7 +127,7 @@ export class SchoolInTime {
   /** What is hidden of the families that are there: levels as uncertain as their answers so far leave them. */
   async begin(): Promise<void> {
     for (const family of await listFamilies(this.at)) await this.meet(family);
-    for (const { id, dueOn } of await this.out()) this.expect(id, dueOn, this.hiddenOf(id));
+    for (const { id, dueOn } of await this.out()) this.expect(id, dueOn, this.hidden.get(id));
   }
   private async meet(family: Family): Promise<void> {
     const levels = new Map<string, number>();
@@ -141,7 +143,6 @@ export class SchoolInTime {
     (await listOut(this.at))
       .map(({ id, ...rest }) => ({ id, ...rest }))
       .sort((a, b) => (a.tag < b.tag ? -1 : 1));
-  private hiddenOf = (familyId: string): Hidden | undefined => this.hidden.get(familyId);
   private expect(loanId: string, dueOn: string, of: Hidden | undefined): void {
     const late = of && this.random.chance(of.late) ? this.random.whole(1, MOST_LATE) : 0;
     this.coming.set(loanId, {
@@ -190,7 +191,7 @@ export class SchoolInTime {
 
   private async comeHome(day: string): Promise<void> {
     for (const { id, copyId, familyId, dueOn, lentOn } of await this.out()) {
-      const hidden = this.hiddenOf(familyId);
+      const hidden = this.hidden.get(familyId);
       if (!this.coming.has(id)) this.expect(id, dueOn, hidden);
       const { on, answers } = this.coming.get(id)!;
       if (on > day) continue;
@@ -277,7 +278,7 @@ export class SchoolInTime {
     const out = new Set((await this.out()).map(({ familyId }) => familyId));
     const walls = (await kitWalls(this.at)).sort((a, b) => (a.name < b.name ? -1 : 1));
     for (const family of await listFamilies(this.at)) {
-      const hidden = this.hiddenOf(family.id);
+      const hidden = this.hidden.get(family.id);
       if (!hidden || out.has(family.id) || hidden.wants) continue;
       if (!this.random.chance(hidden.eager / SCHOOL_WEEK)) continue;
       hidden.wants = day;
@@ -296,7 +297,7 @@ export class SchoolInTime {
     const { dueOn } = await proposedDue(this.at, day, copy.daysOut, family.group);
     const lent = await lend(this.at, { copyId, familyId, lentOn: day, dueOn, personId: this.by });
     if (!lent.ok) return false;
-    const hidden = this.hiddenOf(familyId);
+    const hidden = this.hidden.get(familyId);
     this.expect(lent.loanId, dueOn, hidden);
     this.told.lent++;
     if (hidden?.wants) this.told.waits.push(daysBetween(hidden.wants, day));
@@ -311,13 +312,16 @@ export class SchoolInTime {
   private async handOut(day: string, gathering?: string): Promise<void> {
     const name = gathering ? 'Bags of the evening' : `Bags of ${day}`;
     const id = await createRound(this.at, { name, onDay: day, choices: ALL, personId: this.by });
-    const input = await roundInput(this.at, gathering ? { ...ALL, gathering } : ALL, day);
-    const { round } = await solveRound(input);
-    this.told.unsuited += round.without.filter(({ family }) => this.hiddenOf(family)?.wants).length;
-    // Who does not want one now is asked, and leaves it to the others.
-    const wanted = round.matches.filter(({ family }) => gathering ?? this.hiddenOf(family)?.wants);
+    // Who does not want one now was asked, and leaves it to the others.
+    const kits = await kitWalls(this.at);
+    const content = [...this.hidden].filter(([, { wants }]) => wants === undefined).map(([family]) => family);
+    const choices = gathering
+      ? { ...ALL, gathering }
+      : { ...ALL, vetoes: content.flatMap((family) => kits.map((kit) => ({ family, kit: kit.id }))) };
+    const { round } = await solveRound(await roundInput(this.at, choices, day));
     this.told.minutes += MINUTES.match;
-    if ((await promiseRound(this.at, id, wanted, this.by)) === 'done')
+    this.told.unsuited += round.without.filter(({ family }) => this.hidden.get(family)?.wants).length;
+    if ((await promiseRound(this.at, id, round.matches, this.by)) === 'done')
       for (const { copyId, familyId } of (await promisesOf(this.at, id)).sort((a, b) =>
         a.tag < b.tag ? -1 : 1,
       ))
@@ -341,9 +345,11 @@ export class SchoolInTime {
     const walls = (await kitWalls(this.at)).sort((a, b) => (a.name < b.name ? -1 : 1));
     for (const { id, languages } of walls)
       for (const language of ['es', 'ar', 'pt']) {
-        if (languages.includes(language)) continue;
+        const key = `${id} ${language}`;
+        if (languages.includes(language) || this.read.has(key)) continue;
         const copy = [...this.copies.values()].find(({ kitId }) => kitId === id);
         if (!copy) continue;
+        this.read.add(key);
         for (const ref of copy.plan.variants) {
           const variant = open(ref);
           await addLineChecks(
@@ -405,7 +411,7 @@ export class SchoolInTime {
       this.told.cameToEvening++;
       const tables = shuffled(found.plan.tables, this.random).slice(0, found.plan.rounds);
       const level = grown(
-        [...(this.hiddenOf(family.id)?.levels.values() ?? [1])][0]!,
+        [...(this.hidden.get(family.id)?.levels.values() ?? [1])][0]!,
         daysBetween(this.from, day) / 7,
       );
       await keepTaps(
@@ -445,11 +451,11 @@ export class SchoolInTime {
         of: there.of + 1,
       });
       for (const { child, standing } of await standingsOf(this.at, family)) {
-        const truth = this.hiddenOf(family.id)?.levels.get(child);
+        const truth = this.hidden.get(family.id)?.levels.get(child);
         if (truth === undefined || standing.answers === 0) continue;
         this.told.known++;
         const inside = (level: number): boolean => level >= standing.from && level <= standing.to;
-        if (inside(grown(truth, whenHeard(this.hiddenOf(family.id)!.heard.get(child) ?? [], weeks))))
+        if (inside(grown(truth, whenHeard(this.hidden.get(family.id)!.heard.get(child) ?? [], weeks))))
           this.told.within++;
         if (inside(grown(truth, weeks))) this.told.lags++;
       }
