@@ -27,7 +27,7 @@ import { endRound, createRound, promiseRound, promisesOf } from '~/data/queries/
 import { takeBack } from '~/data/queries/returns';
 import { addLineChecks } from '~/data/queries/words';
 import { sheetLines } from '~/core/pack/instructions';
-import { moveStock, offersOf, onHandNow } from '~/data/queries/store';
+import { listStock, moveStock, offersOf, onHandNow } from '~/data/queries/store';
 import { gamesFor, invitedOf, openDoor, partsFor, solvedOf, tableGame } from '~/server/evenings';
 import { proposedDue } from '~/server/lending/due';
 import { evening as eveningOf } from '~/server/lending/evening';
@@ -158,6 +158,8 @@ export class SchoolInTime {
     if (new SchoolDays(calendar).hasSchool(day)) {
       await this.comeHome(day);
       await this.mendAll();
+      if (this.month !== day.slice(0, 7)) await this.restock();
+      this.month = day.slice(0, 7);
       await this.ask(day);
       await this.fetchSetAside(day);
       if (weekdayOf(day) === READER_DAY) await this.readerChecks();
@@ -273,6 +275,12 @@ export class SchoolInTime {
     if (moved.ok) this.told.boughtCents += packs * offer.priceCents;
   }
 
+  /** What has sunk to where it is to be bought is bought, once a month. */
+  private async restock(): Promise<void> {
+    for (const { material, onHand, reorderAt } of await listStock(this.at))
+      if (onHand !== null && onHand < reorderAt) await this.buy(material, 2 * reorderAt);
+  }
+
   /** Families without a bag begin to want one; some of them ask for a kit by name. */
   private async ask(day: string): Promise<void> {
     const out = new Set((await this.out()).map(({ familyId }) => familyId));
@@ -369,6 +377,7 @@ export class SchoolInTime {
       }
   }
 
+  private month = '';
   private evening: { id: string; door?: string } | undefined;
   /** An evening in one week of the year: planned and told on Monday, held on Thursday, thanked on Friday. */
   private async theEvening(day: string): Promise<void> {

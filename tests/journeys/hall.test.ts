@@ -89,7 +89,7 @@ describe('the sign-in table', () => {
       language: 'es',
       underThree: true,
     }))!;
-    const { page, complaints } = await visitor();
+    const { page, complaints } = await visitor({ expected: /409/ });
     await signIn(page, 'Helper');
     await open(page, '/lend/tables');
     await expectAccessible(page);
@@ -126,6 +126,15 @@ describe('the sign-in table', () => {
     await page.getByText('Here: 2 families of 4').waitFor();
     await page.getByRole('button', { name: 'Tick Family Auk in' }).click();
     await page.getByText('Here: 3 families of 4').waitFor();
+    // Somebody new is typed in from the paper: name and language, and nothing else.
+    await page.getByText('Somebody new, from the paper').click();
+    await page.getByLabel('Name of the family').fill('Family Auk');
+    await page.getByRole('button', { name: 'Enter and tick in' }).click();
+    await page.getByText('A family of this name is known already').first().waitFor();
+    await page.getByLabel('Name of the family').fill('Family Skerry');
+    await page.getByLabel('Reads', { exact: true }).selectOption({ label: 'Spanish' });
+    await page.getByRole('button', { name: 'Enter and tick in' }).click();
+    await page.getByText('Here: 4 families of 5').waitFor();
     const paper = await page.request.get(
       `${new URL(page.url()).pathname}/${new URL(page.url()).searchParams.get('table')}.pdf`,
     );

@@ -3,8 +3,9 @@ import type { FieldErrors } from '~/core/check/check';
 import { visible } from '~/core/check/keepable';
 import { daysBetween, showDay } from '~/core/lending/due';
 import { DIMENSIONS } from '~/core/looking/reached';
-import { aboutLanguage } from '~/core/words/languages';
+import { aboutLanguage, languageNamed } from '~/core/words/languages';
 import { count } from '~/core/words/numbers';
+import { createFamily } from '~/data/queries/families';
 import {
   closeGathering,
   findGathering,
@@ -26,7 +27,7 @@ import { today as todayAtSchool } from '~/server/today';
 import { LendWays } from '~/app/desk/LendWays';
 import { ShareFigure } from '~/app/desk/ShareFigure';
 import { Button, ButtonLink, useSending } from '~/app/ui/Button';
-import { TextBox } from '~/app/ui/fields';
+import { Pick, TextBox } from '~/app/ui/fields';
 import { NotSaved } from '~/app/ui/NotSaved';
 import { Said } from '~/app/ui/Notices';
 import { Empty, Faint, Heading, Panel, Row, Stack, State, Wide } from '~/app/ui/Page';
@@ -40,13 +41,14 @@ const OPEN_HOURS = 36;
 const until = (): Date => new Date(Date.now() + OPEN_HOURS * 3_600_000);
 
 export async function loader({ request }: Route.LoaderArgs) {
-  const { at, role } = await requireRole(request, 'coordinator', 'helper');
+  const { at, role, school } = await requireRole(request, 'coordinator', 'helper');
   const asked = new URL(request.url).searchParams.get('table');
   const found = isId(asked) ? await findGathering(at, asked) : undefined;
   const [all, guests] = await Promise.all([listGatherings(at), found ? guestsOf(at, found.id) : []]);
   const coordinates = role === 'coordinator';
   return {
     today: todayAtSchool(at),
+    languages: school.languages.map((tag) => ({ value: tag, label: aboutLanguage(tag).name })),
     coordinates,
     all: all.map(({ id, name, onDay, came }) => ({ id, name, onDay, came })),
     table: found && {
@@ -113,6 +115,24 @@ export async function action({ request }: Route.ActionArgs) {
       await tickIn(at, known.id, familyId, false);
       throw redirect(`/lend/tables?table=${known.id}`);
     },
+    enter: async () => {
+      if (!known) return gone();
+      const newName = visible(String(form.get('newName') ?? '')).trim();
+      const language = languageNamed(visible(String(form.get('language') ?? '')))?.tag;
+      const errors: FieldErrors = {};
+      if (!newName || newName.length > 80) errors.newName = 'Give it a name of up to 80 characters.';
+      if (!language || !person.school.languages.includes(language))
+        errors.language = 'Choose one of the languages of your school.';
+      if (!language || Object.keys(errors).length) return answer({ errors }, 400);
+      const made = await createFamily(at, { name: newName, language }, person.id);
+      if (!made)
+        return answer(
+          { errors: { newName: 'A family of this name is known already: tick it in below.' } },
+          409,
+        );
+      await tickIn(at, known.id, made.id, false);
+      throw redirect(`/lend/tables?table=${known.id}`);
+    },
     untick: async () => {
       if (!known || !isId(familyId)) return gone();
       await tickOut(at, known.id, familyId);
@@ -122,7 +142,7 @@ export async function action({ request }: Route.ActionArgs) {
 }
 
 export default function Tables({ loaderData, actionData }: Route.ComponentProps) {
-  const { all, table, guests, today, coordinates, came: shown } = loaderData;
+  const { all, table, guests, today, languages, coordinates, came: shown } = loaderData;
   const [search] = useSearchParams();
   const busy = useSending();
   const errors: FieldErrors = actionData?.errors ?? {};
@@ -188,6 +208,24 @@ export default function Tables({ loaderData, actionData }: Route.ComponentProps)
                 <h2 id="here">
                   Here: {count(came.length, 'family', 'families')} of {guests.length}
                 </h2>
+                <details>
+                  <summary>Somebody new, from the paper</summary>
+                  <Form method="post" key={`new ${guests.length}`}>
+                    <input type="hidden" name="table" value={table.id} />
+                    <Row>
+                      <TextBox
+                        name="newName"
+                        label="Name of the family"
+                        maxLength={80}
+                        error={errors.newName}
+                      />
+                      <Pick name="language" label="Reads" options={languages} error={errors.language} />
+                      <Button type="submit" quiet name="intent" value="enter" isPending={busy}>
+                        Enter and tick in
+                      </Button>
+                    </Row>
+                  </Form>
+                </details>
                 <Table
                   label="Families"
                   rows={[...came, ...guests.filter(({ at }) => at === null)]}
