@@ -20,15 +20,16 @@ const { loadDemoWhenEmpty, DEMO_PEOPLE } = await import('~/data/demo/load.ts');
 const { hashPassword } = await import('~/server/people/password.ts');
 const { listCopies } = await import('~/data/queries/copies.ts');
 const { listKits } = await import('~/data/queries/kits.ts');
-const { findMaking, listMakings } = await import('~/data/queries/making.ts');
+const { listMakings } = await import('~/data/queries/making.ts');
 const { listFamilies } = await import('~/data/queries/families.ts');
+const { listEvenings } = await import('~/data/queries/evenings.ts');
 await migrate();
 const { at } = (await loadDemoWhenEmpty(hashPassword))!;
 const copies = await listCopies(at);
 const kits = await listKits(at);
 const families = await listFamilies(at);
 const [run] = await listMakings(at);
-const making = (await findMaking(at, run!.id))!;
+const [evening] = await listEvenings(at);
 await closeDatabase();
 await step('build', ensureBuild);
 const web = await serve({ port: await freePortFrom(4800), databaseUrl, quiet: true });
@@ -79,14 +80,7 @@ try {
     await page.getByRole('progressbar').waitFor({ state: 'detached', timeout: 30_000 });
   };
   await shoot('choose-bench', '/choose/tide-pairs?preset=ten', { full: true, before: reckoned });
-  await shoot('lend-calendar', '/lend/calendar', { full: true });
   await shoot('fill-run', `/fill/runs/${run!.id}`);
-  const [toCount] = making.copies.flatMap(({ id, steps }) =>
-    steps.flatMap((step) =>
-      step.id.startsWith('count ') && step.standing === 'open' ? [{ copy: id, step: step.id }] : [],
-    ),
-  );
-  await shoot('fill-make', `/fill/runs/${run!.id}/make?${new URLSearchParams(toCount)}`);
   await shoot('fill-kit', `/fill/${kits.find((kit) => kit.name === 'Partners of ten')!.id}`);
   await shoot('word-desk', '/word/two-tone-spill');
   await shoot('print-pack', '/print', { full: true });
@@ -112,18 +106,19 @@ try {
   const asked = families.find(({ name }) => name === 'Familia Ibarra Sol')!;
   await shoot('listen-next', `/listen/families/${asked.id}`);
   await shoot('look-back', '/look-back');
-  await page.goto(`${web.address}/word/readers?game=two-tone-spill&language=ar`);
-  await page.getByRole('textbox', { name: 'Who reads' }).fill('Amal');
-  await page.getByRole('button', { name: 'Make a link' }).click();
-  const invited = new URL((await page.locator('code').first().textContent())!).pathname;
-  await page.setViewportSize({ width: 360, height: 760 });
-  await shoot('word-reader', invited, {
-    full: true,
+  await shoot('evening', `/lend/evenings/${evening!.id}`, {
     before: async () => {
-      await page.getByRole('link', { name: 'Begin' }).click();
-      await page.getByText('Line 1 of').first().waitFor();
+      await page.getByRole('group', { name: 'Seats' }).evaluate((one) => one.scrollIntoView());
     },
   });
+  await shoot('evening-clock', `/lend/evenings/${evening!.id}/clock`);
+  await shoot('rehearse', '/lend/rehearse/bigger-pile?play=1&age=g1', {
+    before: async () => {
+      await page.locator('html[data-ready]').waitFor();
+      await page.locator('main ul button').first().click();
+    },
+  });
+  await page.setViewportSize({ width: 360, height: 760 });
   await shoot('family-page', `/p/${out.linkKey}`);
   await shoot('family-answer', `/p/${out.linkKey}/answer`, { full: true });
 } finally {

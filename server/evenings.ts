@@ -82,7 +82,9 @@ export function tableGame(id: string): NonNullable<EveningPlan['tables'][number]
 export async function solvedOf(plan: EveningPlan, rehearsed: readonly Rehearsed[]): Promise<Solved | null> {
   if (plan.groups.length === 0 || plan.tables.length === 0) return null;
   const found = await rotationOf(askedOf(plan, rehearsed));
-  return found.ok ? { rotation: found.rotation } : { why: found.why };
+  if (!found.ok) return { why: found.why };
+  const { rotation, help } = found;
+  return { rotation, ...(help ? { help } : {}) };
 }
 
 /** What stands on the tables of a plan, and what of it there is. */

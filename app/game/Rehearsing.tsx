@@ -72,6 +72,34 @@ function Lots({ lots }: { lots: readonly number[] }) {
   );
 }
 
+/** Lots one below the other: the smaller one is spread out until it looks longer than the larger. */
+function RowsOfLots({ lots }: { lots: readonly number[] }) {
+  const most = Math.max(...lots);
+  const long = (most + 1) * STEP;
+  const stepOf = (n: number): number => (n === most || n < 2 ? STEP : (long - STEP) / (n - 1));
+  return (
+    <svg
+      viewBox={`0 0 ${long + STEP} ${lots.length * STEP}`}
+      style={{ width: '100%', maxWidth: long + STEP, height: 'auto' }}
+      aria-hidden
+    >
+      {lots.map((n, lot) =>
+        Array.from({ length: n }, (_, i) => (
+          <circle
+            key={`${lot} ${i}`}
+            cx={STEP / 2 + i * stepOf(n)}
+            cy={lot * STEP + STEP / 2}
+            r={9}
+            fill={lot === 0 ? color.fern : color.sheet}
+            stroke={color.deepFern}
+            strokeWidth={2}
+          />
+        )),
+      )}
+    </svg>
+  );
+}
+
 /** The scenes one after the other: what the child does, what can be said, what comes of it. */
 export function Rehearsing({
   scenes,
@@ -125,7 +153,8 @@ export function Rehearsing({
         {words('turnOf', { turn: at + 1, turns: scenes.length })}
       </h2>
       <Table>
-        {scene.shown.length > 0 && <Lots lots={scene.shown} />}
+        {scene.shown.length > 0 &&
+          (scene.spread ? <RowsOfLots lots={scene.shown} /> : <Lots lots={scene.shown} />)}
         <p>{scene.task}</p>
         <p className="child">{scene.child}</p>
       </Table>

@@ -232,7 +232,7 @@ export function signInSheets(
         const before = shares.slice(0, column).reduce((sum, one) => sum + one, 0);
         return left + (rtl ? 1 - before - shares[column]! : before) * width;
       };
-      return Array.from({ length: Math.ceil(lines / onPage) }, (_, page) => {
+      return Array.from({ length: Math.ceil(lines / onPage) }, () => {
         const shapes: Shape[] = [
           line(rtl ? left + width : left, MARGIN_MM + 9, say(reading, REMINDER_WORDS, 'table.title'), {
             sizePt: 22,
@@ -261,7 +261,8 @@ export function signInSheets(
           );
           shapes.push(...block.shapes);
         });
-        const rows = Math.min(onPage, lines - page * onPage);
+        // Lines cost nothing: a page is filled, whoever comes beyond those who are expected.
+        const rows = onPage;
         for (let row = 0; row <= rows; row++)
           shapes.push({
             kind: 'line',

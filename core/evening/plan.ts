@@ -8,6 +8,7 @@ import { LEVEL_OF } from '~/core/lending/children';
 import { aboutLanguage, languageNamed, type Language } from '~/core/words/languages';
 import { listed } from '~/core/words/numbers';
 import { searchable } from '~/core/words/search';
+import type { Help } from './help';
 import type { EveningAsked, Rotation } from './rotation';
 
 const text = (maxLength: number, title: string) => Type.String({ minLength: 1, maxLength, title });
@@ -282,10 +283,12 @@ export const startFrom = ({ pins: _pins, hosts: _hosts, ...plan }: EveningPlan):
 });
 
 /** What came of solving a plan. */
-export type Solved = { rotation: Rotation; why?: undefined } | { rotation?: undefined; why: string };
+export type Solved =
+  | { rotation: Rotation; help?: Help; why?: undefined }
+  | { rotation?: undefined; help?: undefined; why: string };
 
 /** What cannot be had, and what would help, each in a sentence. */
-export function shortfalls(plan: EveningPlan, rotation: Rotation): string[] {
+export function shortfalls(plan: EveningPlan, rotation: Rotation, help?: Help): string[] {
   const missing: string[] = [];
   const spoken = new Set(plan.helpers.flatMap(({ languages: tags }) => tags));
   const read = [...new Set(plan.groups.flatMap(({ languages: tags }) => tags))];
@@ -293,6 +296,10 @@ export function shortfalls(plan: EveningPlan, rotation: Rotation): string[] {
   if (unheard.length)
     missing.push(
       `No helper speaks ${listed(unheard.map((tag) => aboutLanguage(tag).name))}: ask one who does, or print the host’s card in it.`,
+    );
+  if (help)
+    missing.push(
+      `One more helper who speaks ${aboutLanguage(help.language).name} would help most: ${help.heard} of ${rotation.of} would hear their language, instead of ${rotation.heard}.`,
     );
   const hostOf = new Map(
     rotation.hosts.map(({ table, helper }) => [table, plan.helpers.find(({ id }) => id === helper)]),

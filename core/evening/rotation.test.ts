@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { oneMoreHelper, unheard } from './help';
 import { evening, type EveningAsked, type Rotation } from './rotation';
 
 const LANGUAGES = ['en', 'es', 'ar', 'pt'];
@@ -279,5 +280,42 @@ describe('hosts', () => {
     });
     expect(mute.heard).toBe(0);
     expect(mute.hosts).toHaveLength(3);
+  });
+});
+
+describe('what would help', () => {
+  const asked: EveningAsked = {
+    rounds: 2,
+    groups: [
+      { id: 'A', size: 3, languages: ['ar'] },
+      { id: 'B', size: 3, languages: ['ar'] },
+      { id: 'C', size: 3, languages: ['en'] },
+    ],
+    tables: ['T1', 'T2', 'T3'].map((id) => ({ id, seats: 6 })),
+    helpers: [{ id: 'H1', languages: ['en'] }],
+  };
+
+  it('is one more helper of the language that is heard least, and really helps as much', async () => {
+    const found = await evening(asked);
+    expect(unheard(asked, found).get('ar')).toBe(4);
+    const help = (await oneMoreHelper(asked, found, 5))!;
+    expect(help.language).toBe('ar');
+    const better = await evening({
+      ...asked,
+      helpers: [...asked.helpers, { id: 'H2', languages: ['ar'] }],
+    });
+    expect(help.heard).toBe(better.heard);
+    expect(help.heard).toBeGreaterThan(found.heard);
+  });
+
+  it('is nothing where everybody is heard, or where no table is left for anybody', async () => {
+    const all = { ...asked, helpers: ['H1', 'H2', 'H3'].map((id) => ({ id, languages: ['ar', 'en'] })) };
+    expect(await oneMoreHelper(all, await evening(all), 5)).toBeUndefined();
+    const settled: EveningAsked = {
+      ...asked,
+      helpers: ['H1', 'H2', 'H3'].map((id) => ({ id, languages: ['en'] })),
+      hosts: ['1', '2', '3'].map((n) => ({ table: `T${n}`, helper: `H${n}` })),
+    };
+    expect(await oneMoreHelper(settled, await evening(settled), 5)).toBeUndefined();
   });
 });

@@ -9,6 +9,8 @@ export interface SceneSaid {
   child: string;
   /** Lots of pieces to draw beside it; none where that would say something else. */
   shown: number[];
+  /** They lie one below the other, and the smaller lot is spread out, so that it looks longer. */
+  spread: boolean;
   choices: { say: string; then: string; why: string; helps: boolean }[];
   /** How the game itself goes on. */
   turn: string;
@@ -33,6 +35,7 @@ export function sceneSaid(
     task: said(task),
     child: said(child),
     shown: lotsOf(fact),
+    spread: fact.op === 'compare',
     choices: choices.map((one) => ({
       say: said(one.say),
       then: said(one.then),

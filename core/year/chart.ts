@@ -51,9 +51,10 @@ export function chart(rows: readonly Compared[], years: number): string {
       const { mean, low, high }: Estimate = ways[way];
       const at = y + 21 + k * 22;
       parts.push(
+        `<line x1="${LEFT}" x2="${x(mean).toFixed(1)}" y1="${at}" y2="${at}" stroke="${COLOR.line}" stroke-width="7"/>`,
         `<line x1="${x(low).toFixed(1)}" x2="${x(high).toFixed(1)}" y1="${at}" y2="${at}" stroke="${OF[way]}" stroke-width="2"/>`,
         mark(way, Number(x(mean).toFixed(1)), at),
-        text(LEFT + WIDE + 18, at + 5, mean.toFixed(1)),
+        text(LEFT + WIDE + 18, at + 5, mean.toFixed(most < 1 ? 2 : 1)),
       );
     });
     parts.push(

@@ -1,5 +1,6 @@
 /** The demo's evening of next week: who is expected, six tables with their games, five helpers. */
 import { askedOf, emptyPlan, groupsOf, type EveningPlan, type Invited } from '~/core/evening/plan';
+import { oneMoreHelper } from '~/core/evening/help';
 import { evening } from '~/core/evening/rotation';
 import { gameOf } from '~/core/games/shelf';
 import { readChildren } from '~/core/lending/children';
@@ -19,6 +20,7 @@ const GAMES: readonly (readonly [game: string, preset: string])[] = [
 ];
 const WHEN = { name: 'Game night', startsAt: '17:30', rounds: 3, roundMinutes: 12, changeMinutes: 3 };
 const SEATS = 18;
+const HELP_SECONDS = 5;
 
 export async function nextWeek(at: SchoolHandle, day: string, personId: string): Promise<void> {
   const invited = new Map<string, Invited>();
@@ -57,12 +59,15 @@ export async function nextWeek(at: SchoolHandle, day: string, personId: string):
     { helper: 'Eskil', gameId: 'listen-and-move', turns: 6, well: 3 },
   ];
   for (const one of rehearsed) await keepRehearsal(at, one);
+  const asked = askedOf(plan, rehearsed);
+  const rotation = await evening(asked);
+  const help = await oneMoreHelper(asked, rotation, HELP_SECONDS);
   await createEvening(at, {
     name: WHEN.name,
     startsAt: WHEN.startsAt,
     onDay: daysAfter(day, 7),
     plan,
-    solved: { rotation: await evening(askedOf(plan, rehearsed)) },
+    solved: { rotation, ...(help ? { help } : {}) },
     personId,
   });
 }

@@ -7,6 +7,7 @@ import { offered, type Offered } from '~/core/evening/offer';
 import { rehearsal, type Scene } from '~/core/rehearse/rehearsal';
 import { partsOfTables, type TableParts } from '~/core/evening/parts';
 import type { EveningPlan } from '~/core/evening/plan';
+import { oneMoreHelper, type Help } from '~/core/evening/help';
 import { evening, type EveningAsked, type Rotation } from '~/core/evening/rotation';
 import { gameFor, open, type GameRef, type VariantRef } from '~/core/own/open';
 import type { ShelfEntry } from '~/core/games/shelf/catalogue';
@@ -35,9 +36,11 @@ import { pdfOf } from '../print/pdf';
 import { layOut, piecesIn, type Asked, type Pieces, type Preview } from '../print/preview';
 import { contextOf, sheetsOf, type Task } from '../print/task';
 
-export type Rotated = { ok: true; rotation: Rotation } | { ok: false; why: string };
+export type Rotated = { ok: true; rotation: Rotation; help?: Help } | { ok: false; why: string };
 /** Somebody waits for the page: each step of a rotation takes no longer. */
 const EVENING_SECONDS = 2;
+/** What would help is told where it is found soon. */
+const HELP_SECONDS = 0.7;
 
 export interface DemandAsked {
   ref: VariantRef;
@@ -169,7 +172,9 @@ export const tableParts = ({ plan, rotation: turned, school }: TablesTask): Tabl
 /** Which group plays where in which round, and who hosts; the reason where that cannot be. */
 export async function rotation(asked: EveningAsked): Promise<Rotated> {
   try {
-    return { ok: true, rotation: await evening(asked, EVENING_SECONDS) };
+    const found = await evening(asked, EVENING_SECONDS);
+    const help = await oneMoreHelper(asked, found, HELP_SECONDS);
+    return { ok: true, rotation: found, ...(help ? { help } : {}) };
   } catch (error) {
     if (error instanceof RangeError) return { ok: false, why: error.message };
     throw error;

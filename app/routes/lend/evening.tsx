@@ -95,7 +95,7 @@ export async function loader({ request, params }: Route.LoaderArgs) {
     begun: daysBetween(todayAtSchool(at), onDay) <= 0,
     games: tableGames(),
     rotation: solved?.rotation,
-    lacks: solved?.rotation ? shortfalls(plan, solved.rotation) : [],
+    lacks: solved?.rotation ? shortfalls(plan, solved.rotation, solved.help) : [],
     why: solved?.why,
     parts,
     setAside,
