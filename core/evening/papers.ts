@@ -205,7 +205,7 @@ const MORE = 0.15;
 const ROW_MM = 13;
 
 /** Sheets to sign in on: one set for each language that comes, with as many lines as may be wanted. */
-export function signInSheets(
+export function doorSheets(
   { name, plan, readings }: Pick<Printed, 'name' | 'plan' | 'readings'>,
   { paper, measure }: On,
 ): Sheet[] {

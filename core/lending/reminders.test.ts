@@ -1,8 +1,22 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { SHIPPED_LANGUAGES } from '~/core/words/languages';
 import { readingOf } from '~/core/words/readings';
 import { daysAfter } from './due';
-import { dayFor, mayWrite, offerText, reminderText, saidOf, stageOf } from './reminders';
+import { asksOf } from './papers';
+import {
+  BAG_ANSWERS,
+  dayFor,
+  INVITATION_ANSWERS,
+  invitationText,
+  mayWrite,
+  offerText,
+  reminderText,
+  saidOf,
+  stageOf,
+  thanksText,
+  timeFor,
+} from './reminders';
 
 const TODAY = '2026-11-27';
 const RULES = { daysBefore: 2, daysAfter: 7 };
@@ -95,5 +109,57 @@ describe('a reminder', () => {
     ).toContain(
       'Market day, the bag that you asked for, is here. It waits for you until Thursday, December 3.',
     );
+  });
+});
+
+describe('what is said of an evening', () => {
+  const evening = { name: 'Game night', onDay: '2026-12-03', startsAt: '17:30' };
+  const greeted = { family: 'Family Auk', school: 'Kittiwake Bay', marked: false, address: 'https://x/a/k' };
+
+  it('asks in every language that ships, with its name, day and time, and where to answer', () => {
+    for (const language of SHIPPED_LANGUAGES) {
+      const reading = readingOf(language);
+      const { text, lines } = invitationText(reading, evening, greeted);
+      for (const one of [
+        'Family Auk',
+        'Kittiwake Bay',
+        'Game night',
+        dayFor(language, '2026-12-03'),
+        'https://x/a/k',
+      ])
+        expect([language, text]).toEqual([language, expect.stringContaining(one) as string]);
+      expect(text).toContain(timeFor(language, '17:30'));
+      expect(text).not.toMatch(/[{}]|undefined|Invalid/);
+      expect(lines).toEqual(['hello', 'invite', 'invite.home', 'invite.answer']);
+    }
+  });
+
+  it('thanks without asking for anything', () => {
+    for (const language of SHIPPED_LANGUAGES) {
+      const { text, lines } = thanksText(readingOf(language), evening, greeted);
+      expect(text).toContain('Game night');
+      expect(text).not.toMatch(/[{}]|https/);
+      expect(lines).toEqual(['hello', 'thanks', 'thanks.next']);
+    }
+  });
+
+  it('says that its wording is not checked, where it is not', () => {
+    const plain = invitationText(readingOf('es'), evening, greeted).text;
+    const marked = invitationText(readingOf('es'), evening, { ...greeted, marked: true }).text;
+    expect(marked.startsWith(plain)).toBe(true);
+    expect(marked.length).toBeGreaterThan(plain.length);
+  });
+
+  it('has a time as it is read in each language', () => {
+    expect(timeFor('en', '17:30')).toBe('5:30 PM');
+    expect(timeFor('en', '9:05')).toBe('9:05 AM');
+    expect(timeFor('pt', '17:30')).toBe('17:30');
+    expect(timeFor('es', '00:00')).toMatch(/0?0:00/);
+  });
+
+  it('has on paper what can be ticked for an answer, and nothing where it asks for none', () => {
+    expect(asksOf('reminder')).toHaveLength(BAG_ANSWERS.length);
+    expect(asksOf('invitation')).toHaveLength(INVITATION_ANSWERS.length);
+    for (const kind of ['offer', 'line', 'thanks'] as const) expect(asksOf(kind)).toEqual([]);
   });
 });

@@ -6,7 +6,7 @@ import { open } from '~/core/own/open';
 import { ENGLISH, say } from '~/core/words/reading';
 import { REHEARSE_WORDS } from '~/core/words/rehearse';
 import { rehearsal, TURNS, type Line, type Scene } from './rehearsal';
-import { SLIPS } from './slips';
+import { MISTAKES } from './mistakes';
 
 const BANDS = Object.keys(AGE_BANDS) as AgeBand[];
 const said = ({ id, args }: Line): string => say(ENGLISH, REHEARSE_WORDS, id, args);
@@ -17,14 +17,14 @@ const variants = SHELF.flatMap((game) =>
     ageBand,
   })),
 );
-const slipsOf = (scenes: readonly Scene[]) => scenes.filter(({ slips }) => slips);
+const mistakesOf = (scenes: readonly Scene[]) => scenes.filter(({ mistaken }) => mistaken);
 
 describe('a rehearsal', () => {
   it('can be had of every game at every setting, and half of its turns or more go wrong', () => {
     for (const { id, variant, ageBand } of variants) {
       const scenes = rehearsal(variant, ageBand, 7);
       expect([id, scenes.length]).toEqual([id, TURNS]);
-      expect([id, slipsOf(scenes).length >= 3]).toEqual([id, true]);
+      expect([id, mistakesOf(scenes).length >= 3]).toEqual([id, true]);
     }
   });
 
@@ -53,11 +53,11 @@ describe('a rehearsal', () => {
     );
   });
 
-  it('never lets a slip say the right number, and lets no wrong word tell a number below nothing', () => {
+  it('never lets a mistake say the right number, and lets no wrong word tell a number below nothing', () => {
     for (const { variant, ageBand } of variants)
       for (const seed of [1, 2, 3])
-        for (const { child, slips, fact } of rehearsal(variant, ageBand, seed)) {
-          if (!slips || child.args.wrong === undefined) continue;
+        for (const { child, mistaken, fact } of rehearsal(variant, ageBand, seed)) {
+          if (!mistaken || child.args.wrong === undefined) continue;
           expect(child.args.wrong).not.toBe(fact.answer);
           expect(child.args.wrong).toBeGreaterThanOrEqual(0);
         }
@@ -69,25 +69,25 @@ describe('a rehearsal', () => {
     expect(rehearsal(variant, ageBand, 5)).not.toEqual(rehearsal(variant, ageBand, 6));
   });
 
-  it('has a child that slips more often the harder the game is for it', () => {
+  it('has a child that is mistaken more often the harder the game is for it', () => {
     const share = (band: AgeBand): number => {
       const all = variants
         .filter(({ id }) => id === 'two-tone-spill')
         .flatMap(({ variant }) =>
           Array.from({ length: 40 }, (_, seed) => rehearsal(variant, band, seed)).flat(),
         );
-      return slipsOf(all).length / all.length;
+      return mistakesOf(all).length / all.length;
     };
     expect(share('preK')).toBeGreaterThan(share('g2') + 0.1);
   });
 
-  it('shows the slips that belong to the game', () => {
+  it('shows the mistakes that belong to the game', () => {
     const seen = (id: string): Set<string> =>
       new Set(
         variants
           .filter((one) => one.id === id)
           .flatMap(({ variant, ageBand }) =>
-            Array.from({ length: 20 }, (_, seed) => slipsOf(rehearsal(variant, ageBand, seed))).flat(),
+            Array.from({ length: 20 }, (_, seed) => mistakesOf(rehearsal(variant, ageBand, seed))).flat(),
           )
           .map(({ child }) => child.id),
       );
@@ -106,7 +106,8 @@ describe('a rehearsal', () => {
       }
   });
 
-  it('knows a usual slip for every operation', () => {
-    for (const [op, slips] of Object.entries(SLIPS)) expect([op, slips.length > 0]).toEqual([op, true]);
+  it('knows a usual mistake for every operation', () => {
+    for (const [op, mistakes] of Object.entries(MISTAKES))
+      expect([op, mistakes.length > 0]).toEqual([op, true]);
   });
 });

@@ -1,5 +1,5 @@
 /**
- * A rehearsal: a few turns of a game with a simulated child of a chosen age, who makes the slips that are usual with
+ * A rehearsal: a few turns of a game with a simulated child of a chosen age, who makes the mistakes that are usual with
  * what the game practises. To each there are words that help and words that do not; each shows what it does, and why.
  */
 import type { Fact } from '~/core/cards/facts';
@@ -10,7 +10,7 @@ import { LEVEL_OF } from '~/core/lending/children';
 import { demandOf } from '~/core/listening/demand';
 import type { Args } from '~/core/words/message';
 import type { RehearseMessage } from '~/core/words/rehearse';
-import { SLIPS, TASKS, WORDLESS, type Slip } from './slips';
+import { MISTAKES, TASKS, WORDLESS, type Mistake } from './mistakes';
 
 export interface Line {
   id: RehearseMessage;
@@ -29,7 +29,7 @@ export interface Scene {
   fact: Fact;
   task: Line;
   child: Line;
-  slips: boolean;
+  mistaken: boolean;
   choices: Choice[];
   turn: Turn;
 }
@@ -39,7 +39,7 @@ export const TURNS = 6;
 /** So many turns of a play are looked through for such as can be rehearsed. */
 const LOOKED_THROUGH = 60;
 /** At least so many of them go wrong: that is what is rehearsed. */
-const LEAST_SLIPS = 3;
+const LEAST_MISTAKES = 3;
 
 /** The numbers a turn speaks of: arguments, and the numbers in what it quotes; not who plays. */
 function numbersIn(args: Args): number[] {
@@ -66,7 +66,7 @@ function factsOf(turn: Turn, practice: readonly Practised[]): Fact[] {
 const line = (id: RehearseMessage, args: Args = {}): Line => ({ id, args });
 
 function choicesFor(
-  slip: Slip | undefined,
+  mistake: Mistake | undefined,
   met: Fact,
   near: boolean,
   ready: boolean,
@@ -74,18 +74,18 @@ function choicesFor(
 ): Choice[] {
   const wordless = WORDLESS.has(met.op);
   const { a, b, answer } = met;
-  const choices: Choice[] = slip
+  const choices: Choice[] = mistake
     ? [
         {
-          say: line(slip.help, {
-            a: slip.help === 'say.on' ? Math.max(a, b) : a,
+          say: line(mistake.help, {
+            a: mistake.help === 'say.on' ? Math.max(a, b) : a,
             b,
           }),
           then: line(ready ? 'then.finds' : 'then.part'),
           why: line('why.help'),
           helps: true,
         },
-        wordless || slip.wrong === undefined
+        wordless || mistake.wrong === undefined
           ? { say: line('say.do'), then: line('then.repeats'), why: line('why.tell'), helps: false }
           : {
               say: line('say.tell', { answer }),
@@ -109,12 +109,12 @@ function choicesFor(
   return shuffled(choices, random);
 }
 
-/** How likely a child slips, by how far the game is from it, in school years. */
-const slipChance = (level: number, demand: number): number =>
+/** How likely a child is mistaken, by how far the game is from it, in school years. */
+const mistakeChance = (level: number, demand: number): number =>
   0.25 + 0.6 / (1 + Math.exp(2 * (level - demand)));
 
 /**
- * The scenes of a rehearsal: the same for the same seed. At least half of them show a slip, wherever the game has a
+ * The scenes of a rehearsal: the same for the same seed. At least half of them show a mistake, wherever the game has a
  * usual one. Empty for a game that practises nothing that can be rehearsed.
  */
 export function rehearsal(variant: Variant, band: AgeBand, seed: number): Scene[] {
@@ -137,21 +137,21 @@ export function rehearsal(variant: Variant, band: AgeBand, seed: number): Scene[
   for (let i = 0; i < TURNS; i++) {
     const { turn, facts } = all[i % all.length]!;
     const usual = facts.flatMap((met) =>
-      SLIPS[met.op].filter((slip) => slip.shows(met)).map((slip) => ({ met, slip })),
+      MISTAKES[met.op].filter((mistake) => mistake.shows(met)).map((mistake) => ({ met, mistake })),
     );
-    const missing = LEAST_SLIPS - scenes.filter(({ slips }) => slips).length;
+    const missing = LEAST_MISTAKES - scenes.filter(({ mistaken }) => mistaken).length;
     const must = missing >= TURNS - i;
-    const slipped =
-      usual.length > 0 && (random.chance(slipChance(level, demand)) || must)
+    const chosen =
+      usual.length > 0 && (random.chance(mistakeChance(level, demand)) || must)
         ? pick(usual, random)
         : undefined;
-    const met = slipped?.met ?? pick(facts, random);
-    // A child for whom the game is not too hard finds most slips itself, when it is given time.
+    const met = chosen?.met ?? pick(facts, random);
+    // A child for whom the game is not too hard finds most mistakes itself, when it is given time.
     const near = level >= demand && random.chance(0.6);
     const ready = level >= demand - 1;
     const numbers = { a: met.a, b: met.b };
-    const child = slipped
-      ? line(slipped.slip.child, slipped.slip.wrong ? { wrong: slipped.slip.wrong(met, random) } : {})
+    const child = chosen
+      ? line(chosen.mistake.child, chosen.mistake.wrong ? { wrong: chosen.mistake.wrong(met, random) } : {})
       : WORDLESS.has(met.op) || (met.op === 'compare' && met.a === met.b)
         ? line('child.does')
         : line('child.right', { answer: met.answer });
@@ -162,8 +162,8 @@ export function rehearsal(variant: Variant, band: AgeBand, seed: number): Scene[
           ? line('turn.card', { a: met.a })
           : line(TASKS[met.op], numbers),
       child,
-      slips: slipped !== undefined,
-      choices: choicesFor(slipped?.slip, met, near, ready, random),
+      mistaken: chosen !== undefined,
+      choices: choicesFor(chosen?.mistake, met, near, ready, random),
       turn,
     });
   }

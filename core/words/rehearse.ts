@@ -3,7 +3,7 @@ import { source } from './reading';
 
 export const REHEARSE_WORDS = source('rehearse', {
   title: 'Rehearse: {game}',
-  why: 'Three minutes, with a child who makes the usual slips. You choose what to say, and see what it does.',
+  why: 'Three minutes, with a child who makes the usual mistakes. You choose what to say, and see what it does.',
   age: 'Age of the child',
   begin: 'Begin',
   turnOf: 'Turn {turn} of {turns}',
@@ -66,7 +66,7 @@ export const REHEARSE_WORDS = source('rehearse', {
   'say.quick': '“Quick, the next one.”',
   'then.finds': 'The child looks again, and finds it.',
   'then.part': 'The child gets a part of the way, and looks at you: ask the same once more.',
-  'then.repeats': 'The child says it after you. The next time the same slip comes again.',
+  'then.repeats': 'The child says it after you. The next time the same mistake comes again.',
   'then.stops': 'The child leans back and would rather not go on.',
   'then.waits': 'The child waits too. Nothing changes.',
   'then.tells': 'The child shows you how, and is glad that you asked.',
@@ -78,7 +78,7 @@ export const REHEARSE_WORDS = source('rehearse', {
   'why.wait': 'This child is nearly there: time is all it needed.',
   'why.waitNot': 'This game is still new to the child: it does not see where to look.',
   'why.how': 'Telling how makes the way one’s own, and you hear what the child sees.',
-  'why.clever': 'Say what the child did, not what it is: then a slip is no loss.',
+  'why.clever': 'Say what the child did, not what it is: then a mistake is no loss.',
   'why.quick': 'Haste turns thinking into guessing.',
   'look.title': 'Looking quickly',
   'look.why': 'Dots are seen for a moment, and covered. When you see them all at once, they become more.',

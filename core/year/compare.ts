@@ -12,7 +12,7 @@ export const FIGURES: Readonly<Record<keyof YearFigures, FigureAbout>> = {
   justRight: { label: 'Just right', unit: 'of 100 bags', better: 'more' },
   bags: { label: 'Bags to a family', unit: 'a year', better: 'more' },
   evenness: { label: 'Evenness of languages', unit: 'of 100', better: 'more' },
-  wait: { label: 'Waiting', unit: 'weeks', better: 'less' },
+  inVain: { label: 'Asked in vain', unit: 'of 100 times', better: 'less' },
   few: { label: 'Fewer than three bags', unit: 'of 100 families', better: 'less' },
   lost: { label: 'Something lost', unit: 'of 100 bags', better: 'less' },
   hours: { label: 'Hours of hands', unit: 'a year', better: 'less' },

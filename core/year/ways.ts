@@ -34,8 +34,8 @@ export interface YearFigures {
   bags: number;
   /** Bags to a family of the language that had the fewest, of 100 to one of the language that had the most. */
   evenness: number;
-  /** Weeks from asking to having one. */
-  wait: number;
+  /** Of 100 times that a family asked in a week, so many got none. */
+  inVain: number;
   /** Of 100 families so many had fewer than three bags all year. */
   few: number;
   /** Of 100 bags so many came home with something lost. */
@@ -166,8 +166,7 @@ export async function schoolYear(way: Way, kits: readonly YearKit[], seed: numbe
   const copies: Copy[] = kits.flatMap((kit) =>
     Array.from({ length: kit.copies }, (_, i) => ({ id: `${kit.id} ${i + 1}`, kit, ready: 0 })),
   );
-  const waits: number[] = [];
-  let [bags, right, lost, minutes] = [0, 0, 0, 0];
+  let [asked, bags, right, lost, minutes] = [0, 0, 0, 0, 0];
   for (let week = 0; week < YEAR.weeks; week++) {
     if (withSchool(week) !== week) continue;
     for (const copy of copies) {
@@ -190,6 +189,7 @@ export async function schoolYear(way: Way, kits: readonly YearKit[], seed: numbe
       else if (family.asks !== undefined && random.chance(GIVES_UP)) family.asks = undefined;
     }
     const askers = families.filter(({ asks, out }) => asks !== undefined && !out);
+    asked += askers.length;
     const home = copies.filter(({ out, ready }) => !out && ready <= week);
     const given =
       way === 'rounds' ? await matched(askers, home, kits, week) : firstCome(askers, home, random);
@@ -198,7 +198,6 @@ export async function schoolYear(way: Way, kits: readonly YearKit[], seed: numbe
     for (const [family, copy] of given) {
       const late = random.chance(family.late) ? random.whole(1, MOST_LATE) : 0;
       copy.out = { family, from: week, back: withSchool(week + OUT_WEEKS + late) };
-      waits.push(week - family.asks!);
       family.asks = undefined;
       family.out = true;
       family.bags++;
@@ -217,7 +216,7 @@ export async function schoolYear(way: Way, kits: readonly YearKit[], seed: numbe
     justRight: (100 * right) / Math.max(1, bags),
     bags: bags / families.length,
     evenness: (100 * Math.min(...perLanguage)) / Math.max(...perLanguage, 1e-9),
-    wait: waits.reduce((sum, one) => sum + one, 0) / Math.max(1, waits.length),
+    inVain: (100 * (asked - bags)) / Math.max(1, asked),
     few: (100 * families.filter((one) => one.bags < FEW).length) / families.length,
     lost: (100 * lost) / Math.max(1, bags),
     hours: minutes / 60,

@@ -1,5 +1,6 @@
 import { beforeEach, describe, expect, it } from 'vitest';
 import { emptyPlan } from '~/core/evening/plan';
+import { ALL } from '~/core/lending/choices';
 import { daysAfter } from '~/core/lending/due';
 import type { Said } from '~/core/listening/level';
 import { SHIPPED } from '~/core/materials/school';
@@ -13,9 +14,22 @@ import {
   removeEvening,
   saveEvening,
 } from '~/data/queries/evenings';
-import { cameTo, findGathering, guestsOf, invitedTo, keepTaps, tapsAt } from '~/data/queries/gatherings';
+import { forgetFamily } from '~/data/queries/families';
+import {
+  cameTo,
+  findGathering,
+  guestsOf,
+  invitedTo,
+  keepTaps,
+  tapsAt,
+  tickIn,
+} from '~/data/queries/gatherings';
 import { countStock, freeNow, listMoves, onHandNow, reservedNow } from '~/data/queries/store';
 import { cameShares, missingOf, openDoor, partsFor, tableGame } from '~/server/evenings';
+import { ENGLISH } from '~/core/words/reading';
+import { knownText } from '~/server/families/known';
+import { rehearsalFor, rehearsedIn } from '~/server/games/rehearse';
+import { roundInput } from '~/server/lending/rounds';
 import { inviteAll, thankAll } from '~/server/lending/invitations';
 import { familyLevel, schoolWords } from '~/server/listening/levels';
 import { today as todayAt } from '~/server/today';
@@ -187,5 +201,59 @@ describe('what follows from an evening', () => {
     expect(await rehearsals(world.at)).toMatchObject([{ helper: 'Tobin', well: 5 }]);
     await dropRehearsals(world.at, 'Tobin');
     expect(await rehearsals(world.at)).toEqual([]);
+  });
+});
+
+describe('a hand-out for those who are there', () => {
+  it('leaves out whoever did not come', async () => {
+    const id = await evening();
+    const door = await openDoor(world.at, { id, name: 'Game night', onDay: '2026-12-03' }, me());
+    const [came] = world.families;
+    await tickIn(world.at, door.id, came!.id, true);
+    const there = await roundInput(world.at, { ...ALL, gathering: door.id }, todayAt(world.at));
+    expect(there.families.map((one) => one.id)).toEqual([came!.id]);
+    expect((await roundInput(world.at, ALL, todayAt(world.at))).families.length).toBeGreaterThan(1);
+  });
+});
+
+describe('what is known of a family', () => {
+  it('tells the tables it spoke of, and is gone when it is forgotten but for numbers', async () => {
+    const id = await evening();
+    const door = await openDoor(world.at, { id, name: 'Game night', onDay: '2026-12-03' }, me());
+    const family = world.families[0]!;
+    await keepTaps(world.at, door.id, family.id, [
+      { tableName: 'T1', game: plan.tables[0]!.game, said: 'justRight', again: true },
+    ]);
+    const text = (await knownText(world.at, 'Tern Rock', family.id))!;
+    expect(text).toMatch(/T1, .*: just right/);
+    expect(await forgetFamily(world.at, family.id, me())).toBe(true);
+    expect((await cameTo(world.at, door.id)).size).toBe(0);
+    expect(await tapsAt(world.at, door.id)).toMatchObject([{ said: 'justRight', children: '' }]);
+  });
+});
+
+describe('a rehearsal', () => {
+  const asked = (query: Record<string, string>) => new URLSearchParams(query);
+  it('is of the game as it stands on a table, or at a setting; what is not known falls back', async () => {
+    const id = await evening();
+    const at = (query: Record<string, string>) =>
+      rehearsalFor(world.at, 'two-tone-spill', asked(query), ENGLISH);
+    expect(await at({ evening: id, table: 'T1' })).toMatchObject({ preset: '', band: 'K', seed: 1 });
+    expect(await at({ evening: id, table: 'no such table' })).toMatchObject({ preset: '5-ordered' });
+    expect(await at({ evening: 'x', preset: 'x', age: 'x', play: '-3' })).toMatchObject({
+      preset: '5-ordered',
+      seed: 1,
+    });
+    expect(await at({ age: 'g2', play: '12' })).toMatchObject({ band: 'g2', seed: 12 });
+    expect(await rehearsalFor(world.at, 'no-such-game', asked({}), ENGLISH)).toBeUndefined();
+  });
+
+  it('is read in the languages of the school that have its lines', async () => {
+    const readings = await rehearsedIn(world.at, ['es', 'en', 'tlh']);
+    expect(readings.map(({ language }) => language)).toEqual(['en', 'es']);
+    const shown = await rehearsalFor(world.at, 'two-tone-spill', asked({}), readings[1]!);
+    expect(shown!.name).toBe('Vuelca y separa');
+    expect(shown!.scenes).toHaveLength(6);
+    expect(shown!.scenes[0]!.shown.length).toBeGreaterThan(0);
   });
 });

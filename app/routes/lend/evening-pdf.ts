@@ -1,4 +1,4 @@
-import { groupCards, hostCards, signInSheets, tableSigns } from '~/core/evening/papers';
+import { groupCards, hostCards, doorSheets, tableSigns } from '~/core/evening/papers';
 import { clockTime, timesOf } from '~/core/evening/plan';
 import { findEvening } from '~/data/queries/evenings';
 import { readingsAt } from '~/data/queries/wording';
@@ -11,7 +11,7 @@ import type { Route } from './+types/evening-pdf';
 const PAPERS = {
   'signs.pdf': { title: 'Table signs', file: 'table-signs', draw: tableSigns },
   'hosts.pdf': { title: 'Cards for hosts', file: 'hosts', draw: hostCards },
-  'signin.pdf': { title: 'Sign-in sheet', file: 'sign-in', draw: signInSheets },
+  'signin.pdf': { title: 'Sign-in sheet', file: 'sign-in', draw: doorSheets },
   'ways.pdf': { title: 'Ways of the groups', file: 'ways', draw: groupCards },
 } as const;
 

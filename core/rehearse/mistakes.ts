@@ -1,9 +1,9 @@
-/** The slips that are usual with a piece of arithmetic, and the word that helps each. */
+/** The mistakes that are usual with a piece of arithmetic, and the word that helps each. */
 import type { Fact, Operation } from '~/core/cards/facts';
 import type { Random } from '~/core/chance/random';
 import type { RehearseMessage } from '~/core/words/rehearse';
 
-export interface Slip {
+export interface Mistake {
   /** What the child does. */
   child: RehearseMessage;
   /** What sends it back to what lies there. */
@@ -23,34 +23,34 @@ function near({ answer }: Fact, random: Random): number {
   return answer >= off && random.chance(0.5) ? answer - off : answer + off;
 }
 
-const guess: Slip = { child: 'child.guess', help: 'say.show', shows: numeric, wrong: near };
-const one: Slip = {
+const guess: Mistake = { child: 'child.guess', help: 'say.show', shows: numeric, wrong: near };
+const one: Mistake = {
   child: 'child.one',
   help: 'say.other',
   shows: parts,
   wrong: ({ a, b }) => Math.max(a, b),
 };
-const fromOne: Slip = {
+const fromOne: Mistake = {
   child: 'child.fromOne',
   help: 'say.on',
   shows: (fact) => parts(fact) && fact.answer >= 4,
 };
-const twice: Slip = {
+const twice: Mistake = {
   child: 'child.twice',
   help: 'say.touch',
   shows: ({ a }) => a >= 2,
   wrong: ({ answer }) => answer + 1,
 };
-const adds: Slip = {
+const adds: Mistake = {
   child: 'child.adds',
   help: 'say.lay',
   shows: ({ a, b, answer }) => a >= 2 && b >= 2 && a + b !== answer,
   wrong: ({ a, b }) => a + b,
 };
-const forgets: Slip = { child: 'child.forgets', help: 'say.look', shows: ({ a, b }) => a === b };
+const forgets: Mistake = { child: 'child.forgets', help: 'say.look', shows: ({ a, b }) => a === b };
 
-/** The usual slips of each operation, the most usual first. */
-export const SLIPS: Readonly<Record<Operation, readonly Slip[]>> = {
+/** The usual mistakes of each operation, the most usual first. */
+export const MISTAKES: Readonly<Record<Operation, readonly Mistake[]>> = {
   split: [one, fromOne, guess],
   add: [fromOne, one, guess],
   subtract: [
