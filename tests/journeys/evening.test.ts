@@ -65,6 +65,16 @@ describe('an evening', () => {
     const groups = (await plan()).groups.map((one) => one.id);
     expect(groups.length).toBeGreaterThan(1);
 
+    // Another game at a table, and fewer seats than anybody could sit on.
+    await settled(page);
+    await page.getByRole('button', { name: 'Change Table 2' }).click();
+    await page.getByLabel('Game of Table 2').selectOption({ label: 'Peek and Say, one group to 5' });
+    await page.getByRole('button', { name: 'Keep Table 2 so' }).click();
+    await expect
+      .poll(async () => (await plan()).tables.find((one) => one.id === 'Table 2')!.game!.gameId)
+      .toBe('peek-and-say');
+    await page.getByText('Peek and Say, one group to 5').first().waitFor();
+
     // Held where somebody says so; the rest is planned around it.
     const seat = page.getByLabel(`Table of ${groups[0]} in round 1`);
     const other = (await seat.inputValue()) === 'Table 1' ? 'Table 2' : 'Table 1';

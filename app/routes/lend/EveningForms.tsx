@@ -1,3 +1,4 @@
+import { useState } from 'react';
 import { Form } from 'react-router';
 import type { FieldErrors } from '~/core/check/check';
 import { MOST } from '~/core/evening/plan';
@@ -142,6 +143,8 @@ export function AtTables({
   errors,
 }: Pick<Shown, 'plan' | 'games'> & { people: number } & Sent) {
   const busy = useSending();
+  /** The table whose game and seats are being changed: a list of all games is long, and wanted for one table at a time. */
+  const [changing, setChanging] = useState<string>();
   return (
     <Panel aria-labelledby="tables">
       <Stack $gap="0.7rem">
@@ -164,36 +167,50 @@ export function AtTables({
             </Button>
           </Row>
         </Form>
-        {plan.tables.map((table) => (
-          <Form method="post" key={table.id}>
-            {hidden}
-            <input type="hidden" name="table" value={table.id} />
-            <Row>
+        {plan.tables.map((table) =>
+          changing === table.id ? (
+            <Form method="post" key={table.id}>
+              {hidden}
+              <input type="hidden" name="table" value={table.id} />
+              <Row>
+                <strong style={{ minWidth: '5rem' }}>{table.id}</strong>
+                <PickOne
+                  name="game"
+                  label={`Game of ${table.id}`}
+                  labelHidden
+                  defaultValue={games.find((game) => game.name === table.game?.name)?.id ?? ''}
+                  options={[
+                    { value: '', label: table.game?.name ?? 'no game yet' },
+                    ...games.map((game) => ({ value: game.id, label: game.name })),
+                  ]}
+                />
+                <NumberBox
+                  name="seats"
+                  label={`Seats of ${table.id}`}
+                  labelHidden
+                  min={1}
+                  max={60}
+                  defaultValue={table.seats}
+                />
+                <Button type="submit" name="intent" value="setTable" isPending={busy}>
+                  Keep {table.id} so
+                </Button>
+                <Button quiet onPress={() => setChanging(undefined)}>
+                  Leave it
+                </Button>
+              </Row>
+            </Form>
+          ) : (
+            <Row key={table.id} style={{ alignItems: 'center' }}>
               <strong style={{ minWidth: '5rem' }}>{table.id}</strong>
-              <PickOne
-                name="game"
-                label={`Game of ${table.id}`}
-                labelHidden
-                defaultValue={games.find((game) => game.name === table.game?.name)?.id ?? ''}
-                options={[
-                  { value: '', label: table.game?.name ?? 'no game yet' },
-                  ...games.map((game) => ({ value: game.id, label: game.name })),
-                ]}
-              />
-              <NumberBox
-                name="seats"
-                label={`Seats of ${table.id}`}
-                labelHidden
-                min={1}
-                max={60}
-                defaultValue={table.seats}
-              />
-              <Button type="submit" quiet name="intent" value="setTable" aria-label={`Change ${table.id}`}>
-                Change it
+              <span style={{ minWidth: '20rem' }}>{table.game?.name ?? 'no game yet'}</span>
+              <span style={{ minWidth: '5rem' }}>{count(table.seats, 'seat')}</span>
+              <Button quiet onPress={() => setChanging(table.id)}>
+                Change {table.id}
               </Button>
             </Row>
-          </Form>
-        ))}
+          ),
+        )}
       </Stack>
     </Panel>
   );
