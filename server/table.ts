@@ -1,6 +1,5 @@
 /** The table at which families tick themselves in, and take a bag home: what its tablet may know and do. */
 import { against, hazardsOf } from '~/core/kits/safety';
-import type { EveningPlan } from '~/core/evening/plan';
 import type { Said } from '~/core/listening/level';
 import { LEVELS } from '~/core/pack/questions';
 import { languageFor } from '~/core/words/trouble';
@@ -99,20 +98,23 @@ export async function enterAtTable(
   return { id: made.id };
 }
 
-/** The tables of an evening, as a family that leaves is asked about them. */
-export async function tablesToTap({ at, gathering }: OpenTable): Promise<EveningPlan['tables']> {
+/** The tables of an evening that have a game, with their numbers on the signs. */
+async function tablesToTap({ at, gathering }: OpenTable) {
   const evening = gathering.eveningId ? await findEvening(at, gathering.eveningId) : undefined;
-  return (evening?.plan.tables ?? []).filter(({ game }) => game);
+  return (evening?.plan.tables ?? []).flatMap(({ id, game }, i) =>
+    game ? [{ id, game, number: i + 1 }] : [],
+  );
 }
 
-/** The tables, as they are called in the language of the page. */
-export async function tablesSaid(page: OpenTable): Promise<{ table: string; game: string }[]> {
+/** The tables, as a family that leaves is asked about them: in the language of the page. */
+export async function tablesSaid(page: OpenTable): Promise<{ id: string; table: string; game: string }[]> {
   const tables = await tablesToTap(page);
   if (tables.length === 0) return [];
   const [reading = ENGLISH] = await readingsAt(page.at, [page.language]);
-  return tables.map(({ game }, i) => ({
-    table: say(reading, PRINT_WORDS, 'evening.table', { table: i + 1 }),
-    game: nameOf(open(game!).game, reading),
+  return tables.map(({ id, game, number }) => ({
+    id,
+    table: say(reading, PRINT_WORDS, 'evening.table', { table: number }),
+    game: nameOf(open(game).game, reading),
   }));
 }
 
@@ -120,10 +122,10 @@ export async function tablesSaid(page: OpenTable): Promise<{ table: string; game
 export async function tapAtTable(page: OpenTable, familyId: string, form: FormData): Promise<boolean> {
   const { at, gathering } = page;
   if (!(await findFamily(at, familyId))) return false;
-  const taps = (await tablesToTap(page)).flatMap(({ id, game }, i): Tap[] => {
-    const said = form.get(`said ${i}`);
-    const again = form.get(`again ${i}`);
-    return game && typeof said === 'string' && Object.hasOwn(LEVELS, said)
+  const taps = (await tablesToTap(page)).flatMap(({ id, game }): Tap[] => {
+    const said = form.get(`said ${id}`);
+    const again = form.get(`again ${id}`);
+    return typeof said === 'string' && Object.hasOwn(LEVELS, said)
       ? [
           {
             tableName: id,

@@ -19,6 +19,7 @@ const columns = {
   eveningId: gathering.eveningId,
 };
 
+/** Sets a table up; undefined where the evening has one already. */
 export async function openGathering(
   at: SchoolHandle,
   input: {
@@ -29,9 +30,13 @@ export async function openGathering(
     personId: string;
     eveningId?: string;
   },
-): Promise<string> {
-  const [made] = await at.insert(gathering).values(input).returning({ id: gathering.id });
-  return made!.id;
+): Promise<string | undefined> {
+  const [made] = await at
+    .insert(gathering)
+    .values(input)
+    .onConflictDoNothing({ target: [gathering.schoolId, gathering.eveningId] })
+    .returning({ id: gathering.id });
+  return made?.id;
 }
 
 /** Gatherings, the newest first, with how many families came to each. */

@@ -102,13 +102,13 @@ describe('a school of the district', () => {
         await createRound(at, { name: 'A secret hand-out', onDay: today(at), choices: ALL, personId: maren }),
       ],
       ':tableId': [
-        await openGathering(at, {
+        (await openGathering(at, {
           name: 'A secret evening',
           onDay: today(at),
           keyHash: 'x'.repeat(64),
           expiresAt: new Date(),
           personId: maren,
-        }),
+        }))!,
       ],
       ':eveningId': [
         await createEvening(at, {

@@ -54,13 +54,13 @@ export async function everything(url: string): Promise<Map<string, string[]>> {
 async function knownElsewhere(world: SmallSchool, coordinator: Visitor, id: string): Promise<void> {
   const { at, copies, people } = world;
   await coordinator.post('/lend/messages', { intent: 'now' });
-  const table = await openGathering(at, {
+  const table = (await openGathering(at, {
     name: 'Evening',
     onDay: today(at),
     keyHash: randomUUID(),
     expiresAt: new Date(),
     personId: people.coordinator.id,
-  });
+  }))!;
   await tickIn(at, table, id, true);
   await giveCards(at, () => randomCard(secureRandom));
   const act = { day: today(at), away: true };

@@ -253,7 +253,7 @@ export async function action({ request, params }: Route.ActionArgs) {
       return answer({ told: await thankAll(at, { id, name }, door.id, todayAtSchool(at)), of: 'thank' });
     },
     door: async () => {
-      const door = (await doorOf(at, id)) ?? (await openDoor(at, found, personId));
+      const door = await openDoor(at, found, personId);
       throw redirect(`/lend/tables?table=${door.id}`);
     },
     handOut: async () => {

@@ -142,15 +142,15 @@ export default function Table({ loaderData, actionData }: Route.ComponentProps) 
         <FamilyForm method="post" action={here}>
           <input type="hidden" name="intent" value="tap" />
           <input type="hidden" name="family" value={actionData.family} />
-          {tables.map(({ table, game }, i) => (
-            <fieldset key={table}>
+          {tables.map(({ id, table, game }) => (
+            <fieldset key={id}>
               <legend>
                 {table}: {game}
               </legend>
               <div className="choices">
                 {(['tooEasy', 'justRight', 'tooHard'] as const).map((said) => (
                   <label key={said}>
-                    <input type="radio" name={`said ${i}`} value={said} />
+                    <input type="radio" name={`said ${id}`} value={said} />
                     {words(`level.${said}`)}
                   </label>
                 ))}
@@ -159,7 +159,7 @@ export default function Table({ loaderData, actionData }: Route.ComponentProps) 
                 <span>{ask('table.again')}</span>
                 {(['yes', 'no'] as const).map((again) => (
                   <label key={again}>
-                    <input type="radio" name={`again ${i}`} value={again} />
+                    <input type="radio" name={`again ${id}`} value={again} />
                     {ask(`table.again.${again}`)}
                   </label>
                 ))}
