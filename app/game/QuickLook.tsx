@@ -31,6 +31,15 @@ const Stage = styled.div`
     color: ${color.deepFern};
   }
 `;
+/** The card, and beside it what is asked of it; below it where there is no room. */
+const Beside = styled.div`
+  display: grid;
+  grid-template-columns: minmax(0, 560px) minmax(min(100%, 18rem), 1fr);
+  gap: 1.2rem 1.6rem;
+  @media (max-width: 900px) {
+    grid-template-columns: minmax(0, 1fr);
+  }
+`;
 const Numbers = styled.div`
   display: grid;
   grid-template-columns: repeat(5, minmax(56px, 84px));
@@ -81,7 +90,7 @@ export function QuickLook({ words }: { words: ReturnType<typeof rehearseWords> }
   };
   const open = phase === 'shown' || phase === 'told';
   return (
-    <Stack $gap="0.9rem">
+    <Beside>
       <Stage>
         {open ? (
           <GameDrawing shapes={card.shapes} width={560} />
@@ -91,32 +100,34 @@ export function QuickLook({ words }: { words: ReturnType<typeof rehearseWords> }
           </div>
         )}
       </Stage>
-      <p role="status" style={{ minHeight: '2.6em', fontSize: '1.2rem' }}>
-        {phase === 'asked' && words('look.howMany')}
-        {phase === 'told' && words(right ? 'look.right' : 'look.not', { answer: card.number })}
-        {phase === 'told' && grows && ` ${words('look.grows')}`}
-      </p>
-      {phase === 'asked' && (
-        <Numbers>
-          {Array.from({ length: MOST_DOTS }, (_, i) => (
-            <Button key={i} quiet onPress={() => answer(i + 1)}>
-              {String(i + 1)}
+      <Stack $gap="0.9rem">
+        <p role="status" style={{ minHeight: '2.6em', fontSize: '1.2rem' }}>
+          {phase === 'asked' && words('look.howMany')}
+          {phase === 'told' && words(right ? 'look.right' : 'look.not', { answer: card.number })}
+          {phase === 'told' && grows && ` ${words('look.grows')}`}
+        </p>
+        {phase === 'asked' && (
+          <Numbers>
+            {Array.from({ length: MOST_DOTS }, (_, i) => (
+              <Button key={i} quiet onPress={() => answer(i + 1)}>
+                {String(i + 1)}
+              </Button>
+            ))}
+          </Numbers>
+        )}
+        <Row>
+          {(phase === 'start' || phase === 'told') && (
+            <Button autoFocus={phase === 'told'} onPress={begin}>
+              {words('look.start')}
             </Button>
-          ))}
-        </Numbers>
-      )}
-      <Row>
-        {(phase === 'start' || phase === 'told') && (
-          <Button autoFocus={phase === 'told'} onPress={begin}>
-            {words('look.start')}
-          </Button>
-        )}
-        {phase === 'asked' && !again && (
-          <Button quiet onPress={second}>
-            {words('look.second')}
-          </Button>
-        )}
-      </Row>
-    </Stack>
+          )}
+          {phase === 'asked' && !again && (
+            <Button quiet onPress={second}>
+              {words('look.second')}
+            </Button>
+          )}
+        </Row>
+      </Stack>
+    </Beside>
   );
 }

@@ -112,10 +112,12 @@ export const offerText = (
     ['offer', { kit: input.kit, day: dayFor(reading.language, input.until) }],
   ]);
 
+/** Languages whose readers here are used to a clock of twice twelve hours. */
+const AMERICAN: ReadonlySet<Language> = new Set(['en', 'es']);
 /** A time as a family reads it, from "17:30". */
 export function timeFor(language: Language, time: string): string {
   const [hours = 0, minutes = 0] = time.split(':').map(Number);
-  return new Intl.DateTimeFormat(language === 'en' ? 'en-US' : language, {
+  return new Intl.DateTimeFormat(AMERICAN.has(language) ? `${language}-US` : language, {
     hour: 'numeric',
     minute: '2-digit',
     timeZone: 'UTC',
