@@ -44,6 +44,12 @@ const Bar = styled.section`
     display: flex;
     align-items: center;
     gap: 1rem;
+    /* On a narrow screen what it says stands below it, on a line of its own. */
+    @media (max-width: 700px) {
+      flex-wrap: wrap;
+      padding-inline: 1rem;
+      gap: 0.3rem 0.8rem;
+    }
   }
   label {
     font-weight: 700;
@@ -76,6 +82,10 @@ const Bar = styled.section`
     flex: 1;
     min-width: 0;
     line-height: 1.3;
+    @media (max-width: 700px) {
+      flex-basis: 100%;
+      font-size: 0.95rem;
+    }
   }
   ul {
     display: grid;

@@ -47,7 +47,8 @@ const adds: Mistake = {
   shows: ({ a, b, answer }) => a >= 2 && b >= 2 && a + b !== answer,
   wrong: ({ a, b }) => a + b,
 };
-const forgets: Mistake = { child: 'child.forgets', help: 'say.look', shows: ({ a, b }) => a === b };
+/** A card of one's own is forgotten: only where cards that are alike are looked for. */
+export const FORGETS: Mistake = { child: 'child.forgets', help: 'say.look', shows: ({ a, b }) => a === b };
 
 /** The usual mistakes of each operation, the most usual first. */
 export const MISTAKES: Readonly<Record<Operation, readonly Mistake[]>> = {
@@ -78,7 +79,7 @@ export const MISTAKES: Readonly<Record<Operation, readonly Mistake[]>> = {
       shows: ({ a, b }) => a >= 0 && b >= 0 && a !== b,
       wrong: ({ a, b }) => Math.min(a, b),
     },
-    forgets,
+    FORGETS,
   ],
   count: [twice, guess],
   quantity: [twice, guess],

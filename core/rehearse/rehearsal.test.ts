@@ -94,6 +94,7 @@ describe('a rehearsal', () => {
     expect(seen('two-tone-spill')).toEqual(new Set(['child.one', 'child.fromOne', 'child.guess']));
     expect(seen('tide-pairs')).toContain('child.forgets');
     expect(seen('bigger-pile')).toContain('child.longer');
+    expect(seen('bigger-pile')).not.toContain('child.forgets');
     expect(seen('listen-and-move')).toContain('child.goesOn');
   });
 
@@ -104,6 +105,21 @@ describe('a rehearsal', () => {
         expect(task.args.a).toBe(fact.a);
         expect(turn.id).toMatch(/^play\./);
       }
+  });
+
+  it('looks for a card that fits only where cards are matched', () => {
+    const tasks = (id: string): Set<string> =>
+      new Set(
+        variants
+          .filter((one) => one.id === id)
+          .slice(0, 1)
+          .flatMap(({ variant, ageBand }) =>
+            Array.from({ length: 12 }, (_, seed) => rehearsal(variant, ageBand, seed)).flat(),
+          )
+          .map(({ task }) => task.id),
+      );
+    expect(tasks('bigger-pile')).toEqual(new Set(['turn.compare']));
+    expect(tasks('tide-pairs')).toEqual(new Set(['turn.card']));
   });
 
   it('knows a usual mistake for every operation', () => {

@@ -10,7 +10,7 @@ import { LEVEL_OF } from '~/core/lending/children';
 import { demandOf } from '~/core/listening/demand';
 import type { Args } from '~/core/words/message';
 import type { RehearseMessage } from '~/core/words/rehearse';
-import { MISTAKES, TASKS, WORDLESS, type Mistake } from './mistakes';
+import { FORGETS, MISTAKES, TASKS, WORDLESS, type Mistake } from './mistakes';
 
 export interface Line {
   id: RehearseMessage;
@@ -133,11 +133,15 @@ export function rehearsal(variant: Variant, band: AgeBand, seed: number): Scene[
     .filter(({ facts }) => facts.length > 0);
   // What speaks of no number of its own is told with a fact like those the game practises.
   const all = told.length ? told : turns.map((turn) => ({ turn, facts: [pick(practice, random).fact] }));
+  // Where two alike are all that is ever compared, a card is looked for that fits another.
+  const fits = practice.every(({ fact: { op, a, b } }) => op !== 'compare' || a === b);
   const scenes: Scene[] = [];
   for (let i = 0; i < TURNS; i++) {
     const { turn, facts } = all[i % all.length]!;
     const usual = facts.flatMap((met) =>
-      MISTAKES[met.op].filter((mistake) => mistake.shows(met)).map((mistake) => ({ met, mistake })),
+      MISTAKES[met.op]
+        .filter((mistake) => mistake.shows(met) && (fits || mistake !== FORGETS))
+        .map((mistake) => ({ met, mistake })),
     );
     const missing = LEAST_MISTAKES - scenes.filter(({ mistaken }) => mistaken).length;
     const must = missing >= TURNS - i;
@@ -157,10 +161,7 @@ export function rehearsal(variant: Variant, band: AgeBand, seed: number): Scene[
         : line('child.right', { answer: met.answer });
     scenes.push({
       fact: met,
-      task:
-        met.op === 'compare' && met.a === met.b
-          ? line('turn.card', { a: met.a })
-          : line(TASKS[met.op], numbers),
+      task: fits && met.op === 'compare' ? line('turn.card', { a: met.a }) : line(TASKS[met.op], numbers),
       child,
       mistaken: chosen !== undefined,
       choices: choicesFor(chosen?.mistake, met, near, ready, random),
