@@ -107,6 +107,26 @@ describe('a rehearsal', () => {
       }
   });
 
+  it('is about the numbers of its turn, in games that speak of all of them', () => {
+    for (const id of [
+      'two-tone-spill',
+      'tile-sums',
+      'number-nests',
+      'pin-notes',
+      'answer-hop',
+      'puzzle-halves',
+    ])
+      for (const { variant, ageBand } of variants.filter((one) => one.id === id))
+        for (const { fact, turn } of rehearsal(variant, ageBand, 11)) {
+          const said = Object.values(turn.args);
+          expect([id, turn.args, said]).toEqual([
+            id,
+            turn.args,
+            expect.arrayContaining([fact.a, fact.b, fact.answer]) as unknown[],
+          ]);
+        }
+  });
+
   it('looks for a card that fits only where cards are matched', () => {
     const tasks = (id: string): Set<string> =>
       new Set(

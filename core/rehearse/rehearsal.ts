@@ -2,7 +2,7 @@
  * A rehearsal: a few turns of a game with a simulated child of a chosen age, who makes the mistakes that are usual with
  * what the game practises. To each there are words that help and words that do not; each shows what it does, and why.
  */
-import type { Fact } from '~/core/cards/facts';
+import { UNARY, type Fact } from '~/core/cards/facts';
 import { pick, seeded, shuffled, type Random } from '~/core/chance/random';
 import type { Variant } from '~/core/games/kit/game';
 import { assume, type AgeBand, type Practised, type Turn } from '~/core/games/kit/types';
@@ -41,26 +41,40 @@ const LOOKED_THROUGH = 60;
 /** At least so many of them go wrong: that is what is rehearsed. */
 const LEAST_MISTAKES = 3;
 
-/** The numbers a turn speaks of: arguments, and the numbers in what it quotes; not who plays. */
+/** The numbers a turn speaks of, in its order: those of a calculation it quotes, where it quotes one; not who plays. */
 function numbersIn(args: Args): number[] {
-  return Object.entries(args).flatMap(([name, value]) =>
-    name === 'player'
-      ? []
-      : typeof value === 'number'
-        ? [value]
-        : (String(value).match(/\d+/g) ?? []).map(Number),
-  );
+  const parts = Object.entries(args)
+    .filter(([name]) => name !== 'player')
+    .map(([, value]) => value);
+  const quoted = parts.find((value) => typeof value === 'string' && /\d\s*[+−×÷]/.test(value));
+  return parts
+    .filter((value) => quoted === undefined || value === quoted || typeof value === 'number')
+    .flatMap((value) =>
+      typeof value === 'number' ? [value] : (String(value).match(/\d+/g) ?? []).map(Number),
+    );
 }
 
-/** The facts that a turn is about: those whose numbers it speaks of, else one like those the game practises. */
+/**
+ * How well a fact fits the numbers of a turn: how many of its own are among them. Of those that fit alike the one whose
+ * first number comes first, so that 9 − 5 is not taken for 4 + 5.
+ */
+function fit({ op, a, b, answer }: Fact, numbers: readonly number[]): number {
+  const left = [...numbers];
+  const own = UNARY.has(op) ? [a] : [a, b, answer];
+  return own.reduce((sum, n, role) => {
+    const at = left.indexOf(n);
+    if (at < 0) return sum;
+    left[at] = Number.NaN;
+    return sum + 1 - at * 0.001 * 0.01 ** role;
+  }, 0);
+}
+
+/** The facts that a turn is about: those that fit its numbers best; none where no number of theirs is in it. */
 function factsOf(turn: Turn, practice: readonly Practised[]): Fact[] {
-  const numbers = new Set(numbersIn(turn.args));
-  const unary = ({ a, b, op }: Fact): boolean => b === 0 && op !== 'add' && op !== 'split' && numbers.has(a);
-  const binary = ({ a, b }: Fact): boolean => numbers.has(a) && numbers.has(b);
-  const known = practice.filter(({ fact: one }) => unary(one) || binary(one)).map(({ fact: one }) => one);
-  // Two numbers say more of a turn than one.
-  const both = known.filter((one) => binary(one) && one.b !== 0);
-  return both.length ? both : known;
+  const numbers = numbersIn(turn.args);
+  const fits = practice.map(({ fact }) => ({ fact, fits: fit(fact, numbers) }));
+  const best = Math.max(0, ...fits.map((one) => one.fits));
+  return best === 0 ? [] : fits.filter((one) => one.fits >= best - 1e-12).map(({ fact }) => fact);
 }
 
 const line = (id: RehearseMessage, args: Args = {}): Line => ({ id, args });
@@ -136,15 +150,20 @@ export function rehearsal(variant: Variant, band: AgeBand, seed: number): Scene[
   // Where two alike are all that is ever compared, a card is looked for that fits another.
   const fits = practice.every(({ fact: { op, a, b } }) => op !== 'compare' || a === b);
   const scenes: Scene[] = [];
-  for (let i = 0; i < TURNS; i++) {
-    const { turn, facts } = all[i % all.length]!;
-    const usual = facts.flatMap((met) =>
+  const usualOf = ({ facts }: (typeof all)[number]) =>
+    facts.flatMap((met) =>
       MISTAKES[met.op]
         .filter((mistake) => mistake.shows(met) && (fits || mistake !== FORGETS))
         .map((mistake) => ({ met, mistake })),
     );
+  const able = all.filter((one) => usualOf(one).length > 0);
+  for (let i = 0; i < TURNS; i++) {
     const missing = LEAST_MISTAKES - scenes.filter(({ mistaken }) => mistaken).length;
     const must = missing >= TURNS - i;
+    const from = must && able.length ? able : all;
+    const one = from[i % from.length]!;
+    const { turn, facts } = one;
+    const usual = usualOf(one);
     const chosen =
       usual.length > 0 && (random.chance(mistakeChance(level, demand)) || must)
         ? pick(usual, random)
