@@ -148,7 +148,7 @@ export const keepRehearsal = async (
     });
 };
 
-/** Keeps that a helper has rehearsed nothing: somebody of that name is not a helper any more. */
+/** Somebody is not of the school any more: what they rehearsed is not kept. */
 export const dropRehearsals = async (at: SchoolHandle, helper: string): Promise<void> => {
   await at.delete(rehearsal).where(and(ours(at, rehearsal), eq(rehearsal.helper, helper)));
 };

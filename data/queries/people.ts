@@ -11,6 +11,7 @@ import {
   type SchoolHandle,
 } from '../db';
 import { knownBrowser, membership, passwordLink, person, school, session } from '../schema';
+import { dropRehearsals } from './evenings';
 import { log, type Entry } from './changes';
 
 export interface Person {
@@ -74,7 +75,10 @@ async function leave(tx: Installation, from: OneSchool, id: string, by: string |
     await tx.delete(passwordLink).where(eq(passwordLink.personId, id));
     await tx.delete(knownBrowser).where(eq(knownBrowser.personId, id));
   }
-  await log(alsoAt(tx, from), { thing: 'person', thingId: id, kind: 'removed', personId: by });
+  const at = alsoAt(tx, from);
+  const [who] = await tx.select({ name: person.name }).from(person).where(eq(person.id, id));
+  await dropRehearsals(at, who!.name);
+  await log(at, { thing: 'person', thingId: id, kind: 'removed', personId: by });
 }
 
 export interface NewPerson {

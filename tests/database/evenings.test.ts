@@ -7,13 +7,13 @@ import { SHIPPED } from '~/core/materials/school';
 import {
   countBack,
   createEvening,
-  dropRehearsals,
   findEvening,
   keepRehearsal,
   rehearsals,
   removeEvening,
   saveEvening,
 } from '~/data/queries/evenings';
+import { deactivatePerson } from '~/data/queries/people';
 import { forgetFamily } from '~/data/queries/families';
 import {
   cameTo,
@@ -202,8 +202,11 @@ describe('what follows from an evening', () => {
     await keepRehearsal(world.at, { helper: 'Tobin', gameId: 'tide-pairs', turns: 6, well: 2 });
     await keepRehearsal(world.at, { helper: 'Tobin', gameId: 'tide-pairs', turns: 6, well: 5 });
     expect(await rehearsals(world.at)).toMatchObject([{ helper: 'Tobin', well: 5 }]);
-    await dropRehearsals(world.at, 'Tobin');
-    expect(await rehearsals(world.at)).toEqual([]);
+    // Who leaves the school leaves nothing of it.
+    const { id, name } = world.people.helper;
+    await keepRehearsal(world.at, { helper: name, gameId: 'tide-pairs', turns: 6, well: 6 });
+    expect(await deactivatePerson(world.at, id, me())).toBe('ended');
+    expect((await rehearsals(world.at)).map(({ helper }) => helper)).toEqual(['Tobin']);
   });
 });
 
