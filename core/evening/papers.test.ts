@@ -81,9 +81,7 @@ describe('sheets to sign in on', () => {
   });
 
   it('are read from the right where the language is', async () => {
-    const [sheet] = doorSheets(await printed(), on('letter')).filter(({ title }) =>
-      title.includes('Arabic'),
-    );
+    const [sheet] = doorSheets(await printed(), on('letter')).filter(({ title }) => title.includes('Arabic'));
     const boxes = sheet!.shapes.filter((shape) => shape.kind === 'rect');
     for (const box of boxes) expect(box.x).toBeLessThan(PAPERS.letter.widthMm / 2);
   });

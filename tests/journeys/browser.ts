@@ -84,6 +84,15 @@ export async function signIn(page: Page, name = 'Coordinator', password = PASSWO
 
 /** The page as it stands has no serious accessibility fault. */
 export async function expectAccessible(page: Page): Promise<void> {
+  // A colour on its way to another one is neither.
+  await page.evaluate(() =>
+    Promise.allSettled(
+      document
+        .getAnimations()
+        .filter((one) => one instanceof CSSTransition)
+        .map((one) => one.finished),
+    ),
+  );
   const { violations } = await new AxeBuilder({ page }).analyze();
   const serious = violations.filter((violation) => ['serious', 'critical'].includes(violation.impact ?? ''));
   expect(
