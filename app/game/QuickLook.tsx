@@ -3,34 +3,10 @@ import styled from 'styled-components';
 import { afterLook, cardOf, FIRST_LOOK, STAGES, TO_GROW, type Look } from '~/core/rehearse/looking';
 import { Button } from '~/app/ui/Button';
 import { Row, Stack } from '~/app/ui/Page';
-import { color, cut } from '~/app/ui/theme';
 import { GameDrawing } from './SheetView';
+import { Stage } from './Stage';
 import type { rehearseWords } from './Tongues';
 
-const Stage = styled.div`
-  ${cut}
-  display: grid;
-  place-items: center;
-  width: min(100%, 560px);
-  aspect-ratio: 100 / 60;
-  border: 2px solid ${color.line};
-  background: ${color.paper};
-  overflow: hidden;
-  svg {
-    width: 100%;
-    height: 100%;
-  }
-  .cover {
-    width: 100%;
-    height: 100%;
-    display: grid;
-    place-items: center;
-    background: repeating-linear-gradient(135deg, ${color.sprout} 0 18px, ${color.sheet} 18px 22px);
-    font-size: 1.6rem;
-    font-weight: 700;
-    color: ${color.deepFern};
-  }
-`;
 /** The card, and beside it what is asked of it; below it where there is no room. */
 const Beside = styled.div`
   display: grid;
@@ -91,7 +67,7 @@ export function QuickLook({ words }: { words: ReturnType<typeof rehearseWords> }
   const open = phase === 'shown' || phase === 'told';
   return (
     <Beside>
-      <Stage>
+      <Stage $wide={560}>
         {open ? (
           <GameDrawing shapes={card.shapes} width={560} />
         ) : (

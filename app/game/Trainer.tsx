@@ -1,5 +1,4 @@
 import { useEffect, useState } from 'react';
-import styled from 'styled-components';
 import { seeded } from '~/core/chance/random';
 import type { Variant } from '~/core/games/kit/game';
 import { count } from '~/core/words/numbers';
@@ -7,30 +6,7 @@ import { say, type Reading } from '~/core/words/reading';
 import { Button } from '~/app/ui/Button';
 import { Row, Stack } from '~/app/ui/Page';
 import { GameDrawing } from './SheetView';
-import { color, cut } from '~/app/ui/theme';
-
-const Stage = styled.div`
-  ${cut}
-  display: grid;
-  place-items: center;
-  width: min(100%, 420px);
-  aspect-ratio: 100 / 60;
-  border: 2px solid ${color.line};
-  background: ${color.paper};
-  overflow: hidden;
-  svg {
-    width: 100%;
-    height: 100%;
-  }
-  .cloth {
-    width: 100%;
-    height: 100%;
-    display: grid;
-    place-items: center;
-    background: repeating-linear-gradient(45deg, ${color.straw} 0 14px, #d9a92e 14px 16px);
-    font-weight: 700;
-  }
-`;
+import { Stage } from './Stage';
 
 type Phase = 'covered' | 'shown' | 'asked' | 'told';
 
@@ -47,11 +23,11 @@ export function Trainer({ variant, readings }: { variant: Variant; readings: rea
   const open = phase === 'shown' || phase === 'told';
   return (
     <Stack $gap="0.8rem">
-      <Stage role="img" aria-label={open ? 'A card with dots' : 'A covered card'}>
+      <Stage $wide={420} role="img" aria-label={open ? 'A card with dots' : 'A covered card'}>
         {open ? (
           <GameDrawing shapes={card.shapes} width={420} />
         ) : (
-          <div className="cloth">{phase === 'asked' ? 'How many were there?' : 'Ready?'}</div>
+          <div className="cover">{phase === 'asked' ? 'How many were there?' : 'Ready?'}</div>
         )}
       </Stage>
       <div aria-live="polite" style={{ minHeight: '3.2em' }}>
