@@ -142,7 +142,7 @@ describe('where a child is', () => {
     expect((advised - byGrade) / 400).toBeGreaterThan(0.05);
   });
 
-  it('names candidates with the likeliest first, and refuses demands beyond all measure', () => {
+  it('names candidates with the likeliest first', () => {
     const { candidates } = level({
       band: 'g1',
       answers: [],
@@ -154,6 +154,16 @@ describe('where a child is', () => {
     });
     expect(candidates.map(({ id }) => id)).toEqual(['near', 'middle', 'far']);
     expect(candidates[0]!.justRight).toBeGreaterThan(candidates[1]!.justRight);
-    expect(() => level({ band: 'K', answers: [{ demand: 100, said: 'tooEasy' }] })).not.toThrow();
+  });
+
+  it('goes as far as the grid does for demands beyond all measure, whatever is said of them', () => {
+    for (const demand of [-100, -30, 30, 100])
+      for (const said of saids) {
+        const { mean, sd } = level({ band: 'g1', answers: [{ demand, said }] });
+        const pulled = said === 'justRight' || (said === 'tooEasy') === demand > 0;
+        // Far away the likelihood falls by 2 for each year, which moves a normal of sd 1 by 2.
+        expect(mean, `${said} ${demand}`).toBeCloseTo(pulled ? 2 + 2 * Math.sign(demand) : 2, 1);
+        expect(sd).toBeGreaterThan(0.5);
+      }
   });
 });

@@ -67,8 +67,8 @@ export function chanceOf(said: Said, level: number, demand: number): number {
   const d = level - demand;
   if (said === 'tooEasy') return logistic(SLOPE * (d - REACH));
   if (said === 'tooHard') return logistic(SLOPE * (-d - REACH));
-  // What is left, as a difference that stays exact where both others are near 0 or 1.
-  return logistic(-SLOPE * (d - REACH)) - logistic(SLOPE * (-d - REACH));
+  // What is left, as a product: a difference of two chances near 1 would round to nothing far from the demand.
+  return logistic(SLOPE * (REACH - d)) * logistic(SLOPE * (REACH + d)) * -Math.expm1(-2 * SLOPE * REACH);
 }
 
 /** The posterior on a grid of levels: weights that sum to 1. */
@@ -86,14 +86,12 @@ export function posterior(
     ),
   );
   const best = Math.max(...logs);
-  if (!Number.isFinite(best))
-    throw new RangeError('These demands lie so far from every level that nothing can be said.');
   const weights = logs.map((log) => Math.exp(log - best));
   const total = weights.reduce((sum, one) => sum + one, 0);
   return points.map((level, i) => ({ level, weight: weights[i]! / total }));
 }
 
-/** Where a child is, how sure that is, and how likely each candidate is just right. Throws RangeError for demands beyond all measure. */
+/** Where a child is, how sure that is, and how likely each candidate is just right. */
 export function level(asked: LevelAsked): Level {
   const grid = posterior(asked);
   const mean = grid.reduce((sum, one) => sum + one.level * one.weight, 0);

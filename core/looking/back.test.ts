@@ -9,6 +9,7 @@ import {
   byMonth,
   CAME,
   closing,
+  countedBy,
   gaps,
   MEASURES,
   sharesBy,
@@ -75,6 +76,7 @@ describe('the days that are looked back on', () => {
 });
 
 const family = (language: string, lent: number, answered = 0): FamilyFact => ({
+  knownOn: '2026-08-30',
   language,
   children: 'Pip, grade 1\nJuno, kindergarten',
   group: 'Room 1',
@@ -136,6 +138,9 @@ describe('who is reached', () => {
     ]);
     expect(byMonth(SCHOOL, ['2026-09', '2026-10']).map(({ n }) => n)).toEqual([0, 21]);
     expect(byMonth([], ['2026-09'])).toEqual([]);
+    // Who came in October is not missing in September.
+    const late = SCHOOL.map((one, i) => (i < 7 ? { ...one, knownOn: '2026-10-12' } : one));
+    expect(byMonth(late, ['2026-08', '2026-09', '2026-10']).map(({ of }) => of)).toEqual([20, 20, 27]);
     const came = sharesBy(
       SCHOOL.map((one, i) => ({ ...one, came: i < 5 })),
       'language',
@@ -158,7 +163,7 @@ describe('what others may see', () => {
         const families = list.flatMap(({ of, part }, i) =>
           Array.from({ length: of }, (_, j) => family(`x${i}`, j < Math.round(of * part) ? 1 : 0)),
         );
-        const shown = forOthers(sharesBy(families, 'language', MEASURES.reached), 'other languages');
+        const shown = forOthers(countedBy(families, 'language', MEASURES.reached), 'other languages');
         for (const { of } of shown) expect(of).toBeGreaterThanOrEqual(SMALL);
         const all = shown.reduce((sum, { of }) => sum + of, 0);
         expect(all).toBe(families.length >= SMALL ? families.length : 0);
@@ -167,8 +172,27 @@ describe('what others may see', () => {
       }),
     );
   });
+  it('counts words by the families that gave them, and a family in two small groups once', () => {
+    const word = (group: string, family: string, unit: string, is = true) => ({
+      group,
+      label: group,
+      unit,
+      family,
+      is,
+    });
+    // Nine words of one family are of one family.
+    const talkative = Array.from({ length: 9 }, (_, i) => word('g1', 'a', `w${i}`));
+    expect(forOthers(talkative, 'other grades')).toEqual([]);
+    const six = Array.from({ length: 6 }, (_, i) => word('K', `k${i}`, `k${i}`, i < 2));
+    expect(forOthers([...talkative, ...six], 'other grades')).toMatchObject([
+      { label: 'other grades', n: 11, of: 15 },
+    ]);
+    // Three families with a child in each of two grades are three families, not six.
+    const both = ['x', 'y', 'z'].flatMap((id) => [word('g2', id, id), word('g3', id, id)]);
+    expect(forOthers(both, 'other grades')).toEqual([]);
+    expect(forOthers([...both, ...six], 'other grades')).toMatchObject([{ n: 5, of: 9, small: false }]);
+  });
   it('is two pages that stay on their paper and name no small group', () => {
-    const shares = sharesBy(SCHOOL, 'language', MEASURES.reached);
     const facts: ReportFacts = {
       school: 'Kittiwake Bay Elementary',
       period: 'Herring term',
@@ -177,11 +201,10 @@ describe('what others may see', () => {
       reached: 21,
       loans: 40,
       answered: 18,
-      languages: shares,
-      grades: sharesBy(SCHOOL, 'grade', MEASURES.reached),
+      languages: countedBy(SCHOOL, 'language', MEASURES.reached),
+      grades: countedBy(SCHOOL, 'grade', MEASURES.reached),
       months: byMonth(SCHOOL, ['2026-09', '2026-10', '2026-11']),
-      rightByGrade: sharesBy(SCHOOL, 'grade', MEASURES.answered),
-      closing: closing(shares, 'language'),
+      rightByGrade: countedBy(SCHOOL, 'grade', MEASURES.answered),
       right: { n: 12, of: 30 },
       playsPerLoan: 3.2,
       minutes: 10,

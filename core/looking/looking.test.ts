@@ -143,6 +143,9 @@ describe('how fast a part goes', () => {
     expect(many.spares).toBeGreaterThan(50_000);
     expect(many.spares).toBeLessThan(51_000);
     expect(wear({ lost: 4, loans: 9, next: 0 }).spares).toBe(0);
+    expect(() => wear({ lost: 0, loans: 0, prior: { lost: 0.5, loans: 1e-6 }, next: 1000 })).toThrow(
+      /more than 20 million/,
+    );
   });
 });
 

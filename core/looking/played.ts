@@ -31,7 +31,8 @@ export interface KitPlayed {
   playCents?: number;
 }
 
-const mean = (numbers: readonly number[]): number | undefined =>
+/** The mean of some numbers. */
+export const mean = (numbers: readonly number[]): number | undefined =>
   numbers.length ? numbers.reduce((sum, one) => sum + one, 0) / numbers.length : undefined;
 /** The middle of some numbers. */
 export function median(numbers: readonly number[]): number | undefined {

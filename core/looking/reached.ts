@@ -20,6 +20,8 @@ export interface Counting<F> {
 
 /** A family as it is looked back on; nothing of it is named. */
 export interface FamilyFact extends Grouped {
+  /** Since this day it has been known here. */
+  knownOn: string;
   /** Loans of the period. */
   lent: number;
   /** Of them those that were answered. */
@@ -74,28 +76,58 @@ const labelOf = (by: Dimension, id: string): string =>
       ? (AGE_BANDS[id as keyof typeof AGE_BANDS] ?? 'no grade known')
       : id || 'no class';
 
-/** Shares of the groups, the largest group first; groups of whom nothing can be said are left out. */
-export function sharesBy<F extends Grouped>(
+/** One that is counted in a group: a family, or one of its words. A family may be counted in several groups. */
+export interface Counted {
+  group: string;
+  label: string;
+  /** What is counted, once however often it is there. */
+  unit: string;
+  family: string;
+  is: boolean;
+}
+/** Families as they are counted in their groups. */
+export const countedBy = <F extends Grouped>(
   families: readonly F[],
   by: Dimension,
   { of, is }: Counting<F>,
-): GroupShare[] {
-  const groups = new Map<string, { n: number; of: number }>();
-  for (const one of families.filter(of))
-    for (const id of groupsOf(one, by)) {
-      const there = groups.get(id) ?? { n: 0, of: 0 };
-      groups.set(id, { n: there.n + (is(one) ? 1 : 0), of: there.of + 1 });
-    }
-  return [...groups]
-    .map(([id, found]) => ({
-      id,
-      label: labelOf(by, id),
-      ...found,
-      ...wilson(found.n, found.of),
-      small: found.of < SMALL,
-    }))
-    .sort((a, b) => b.of - a.of || (a.label < b.label ? -1 : 1));
+): Counted[] =>
+  families.flatMap((one, i) =>
+    of(one)
+      ? groupsOf(one, by).map((group) => ({
+          group,
+          label: labelOf(by, group),
+          unit: String(i),
+          family: String(i),
+          is: is(one),
+        }))
+      : [],
+  );
+
+/** The share of those that are counted; small where they are of few families. */
+export function shareOf(id: string, label: string, list: readonly Counted[]): GroupShare {
+  const units = new Map(list.map(({ unit, is }) => [unit, is]));
+  const [n, of] = [[...units.values()].filter(Boolean).length, units.size];
+  const families = new Set(list.map(({ family }) => family)).size;
+  return { id, label, n, of, ...wilson(n, of), small: families < SMALL };
 }
+/** The largest group first, groups of a size by their names. */
+export const bySize = (a: GroupShare, b: GroupShare): number => b.of - a.of || (a.label < b.label ? -1 : 1);
+
+/** Those that are counted, by their group. */
+export function byGroup(list: readonly Counted[]): Map<string, Counted[]> {
+  const groups = new Map<string, Counted[]>();
+  for (const one of list) groups.set(one.group, [...(groups.get(one.group) ?? []), one]);
+  return groups;
+}
+
+/** Shares of the groups, the largest group first; groups of whom nothing can be said are left out. */
+export const sharesOf = (list: readonly Counted[]): GroupShare[] =>
+  [...byGroup(list)].map(([id, mine]) => shareOf(id, mine[0]!.label, mine)).sort(bySize);
+export const sharesBy = <F extends Grouped>(
+  families: readonly F[],
+  by: Dimension,
+  counting: Counting<F>,
+): GroupShare[] => sharesOf(countedBy(families, by, counting));
 
 export interface Gap {
   less: GroupShare;
@@ -169,18 +201,20 @@ const monthName = (month: string): string =>
     new Date(`${month}-01T00:00:00Z`),
   );
 
-/** How many families had a bag in each month, of all there are. */
+/** How many families had a bag in each month, of those that were known by its end. */
 export const byMonth = (families: readonly FamilyFact[], months: readonly string[]): GroupShare[] =>
-  families.length === 0
-    ? []
-    : months.map((month) => {
-        const n = families.filter((one) => one.months.includes(month)).length;
-        return {
-          id: month,
-          label: monthName(month),
-          n,
-          of: families.length,
-          ...wilson(n, families.length),
-          small: families.length < SMALL,
-        };
-      });
+  months.flatMap((month) => {
+    const known = families.filter(({ knownOn }) => knownOn.slice(0, 7) <= month);
+    if (known.length === 0) return [];
+    const n = known.filter((one) => one.months.includes(month)).length;
+    return [
+      {
+        id: month,
+        label: monthName(month),
+        n,
+        of: known.length,
+        ...wilson(n, known.length),
+        small: known.length < SMALL,
+      },
+    ];
+  });

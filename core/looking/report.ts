@@ -1,5 +1,4 @@
 /** A report of two pages for who gives or leads: no family is named, and no small group is broken out. */
-import { wilson } from '~/core/chance/intervals';
 import {
   blank,
   GREY,
@@ -13,17 +12,24 @@ import {
 } from '~/core/paper/sheet';
 import { line, paragraph } from '~/core/paper/text';
 import { count } from '~/core/words/numbers';
-import { SMALL, type GroupShare } from './reached';
+import { byGroup, closing, shareOf, sharesOf, SMALL, type Counted, type GroupShare } from './reached';
 
-/** Groups as others may see them: small ones together, with the smallest of the others where they still are too few. */
-export function forOthers(shares: readonly GroupShare[], together: string): GroupShare[] {
-  const kept = shares.filter(({ of }) => of >= SMALL).sort((a, b) => b.of - a.of);
-  const folded = shares.filter(({ of }) => of < SMALL);
+/** Groups that are put together. */
+const TOGETHER = '';
+
+/**
+ * Groups as others may see them: those of fewer than five families together, with the smallest of the others where they
+ * still are too few; nothing where all of them are.
+ */
+export function forOthers(list: readonly Counted[], together: string): GroupShare[] {
+  const groups = byGroup(list);
+  const kept = sharesOf(list).filter(({ small }) => !small);
+  let folded = list.filter(({ group }) => !kept.some(({ id }) => id === group));
   if (folded.length === 0) return kept;
-  const size = (): number => folded.reduce((sum, { of }) => sum + of, 0);
-  while (size() < SMALL && kept.length) folded.push(kept.pop()!);
-  const [n, of] = [folded.reduce((sum, one) => sum + one.n, 0), size()];
-  return of < SMALL ? [] : [...kept, { id: '', label: together, n, of, ...wilson(n, of), small: false }];
+  while (shareOf(TOGETHER, together, folded).small && kept.length)
+    folded = [...folded, ...groups.get(kept.pop()!.id)!];
+  const rest = shareOf(TOGETHER, together, folded);
+  return rest.small ? [] : [...kept, rest];
 }
 
 export interface ReportFacts {
@@ -35,12 +41,12 @@ export interface ReportFacts {
   reached: number;
   loans: number;
   answered: number;
-  languages: readonly GroupShare[];
-  grades: readonly GroupShare[];
-  closing: readonly string[];
+  /** Families that had a bag, by home language and by the grades of their children. */
+  languages: readonly Counted[];
+  grades: readonly Counted[];
   months: readonly GroupShare[];
   /** Words on games that were “just right”, by grade. */
-  rightByGrade: readonly GroupShare[];
+  rightByGrade: readonly Counted[];
   /** Words on games: just right, and all. */
   right?: { n: number; of: number };
   playsPerLoan?: number;
@@ -133,14 +139,20 @@ export function reportSheets(
     first.text('Families that had a bag, by the grade of their children', { grey: true });
     first.bars(byGrade);
   }
+  // What would close a gap names its group: only where the group is shown.
+  const closed = closing(
+    byLanguage.filter(({ id }) => id !== TOGETHER),
+    'language',
+  );
   first.text(
-    facts.closing.length
-      ? `A difference that is more than chance would be closed by ${facts.closing.join(', and ')}.`
+    closed.length
+      ? `A difference that is more than chance would be closed by ${closed.join(', and ')}.`
       : 'The groups differ by no more than chance would make them.',
   );
-  if (facts.months.length > 1 && facts.families >= SMALL) {
+  const months = facts.months.filter(({ small }) => !small);
+  if (months.length > 1) {
     first.text('Families that had a bag, month by month', { grey: true });
-    first.bars(facts.months);
+    first.bars(months);
   }
   first.text(
     `The line in a bar is the range in which the share lies with 95 in 100. Groups of fewer than ${SMALL} families are put together.`,

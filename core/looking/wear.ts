@@ -47,6 +47,9 @@ function gammaQuantile(p: number, shape: number, rate: number): number {
   return (low + high) / 2 / rate;
 }
 
+/** Nobody keeps more spares than that, and counting on would keep everybody waiting. */
+const MOST_SPARES = 20_000_000;
+
 /** The smallest number that a negative binomial variable does not exceed with probability `assurance`. */
 function negativeBinomialQuantile(assurance: number, shape: number, chance: number): number {
   // In logarithms: the first term may be smaller than any number that a computer holds.
@@ -56,14 +59,14 @@ function negativeBinomialQuantile(assurance: number, shape: number, chance: numb
   while (sum < assurance) {
     log += Math.log(((n + shape) / (n + 1)) * (1 - chance));
     sum += Math.exp(log);
-    n++;
+    if (++n > MOST_SPARES) throw new RangeError('So many losses ask for more than 20 million spares.');
     // What is left is less than rounding: no more is added.
     if (n > shape && log < -745 && sum > 0.5) break;
   }
   return n;
 }
 
-/** How fast a part goes, and how many spares to have. */
+/** How fast a part goes, and how many spares to have. Throws RangeError where these are more than anybody keeps. */
 export function wear({
   lost,
   loans,

@@ -1,6 +1,6 @@
 /** The rest of the demo: forty-eight families in six classes, nine kits in forty copies, who waits, half a hand-out, messages. */
 import { randomBytes } from 'node:crypto';
-import { and, eq, gt } from 'drizzle-orm';
+import { and, eq, gt, inArray } from 'drizzle-orm';
 import { seeded, type Random } from '~/core/chance/random';
 import { gameOf } from '~/core/games/shelf';
 import { settle } from '~/core/games/kit/game';
@@ -26,13 +26,14 @@ import { askFor } from '../queries/holds';
 import { createVariant, findKit, listKits, saveKit } from '../queries/kits';
 import { arrive, takeBack } from '../queries/returns';
 import { lend } from '../queries/lending';
+import { ours } from '../queries/ours';
 import { addMessages, keepReply, pageOfMessages } from '../queries/outbox';
 import { copiesForRound, createRound, promiseRound } from '../queries/rounds';
 import { saveClassDays, saveLendingRules } from '../queries/rules';
 import { mend } from '../queries/counts';
 import { addText, familiesReachedBy, settleText } from '../queries/texts';
 import { addLineChecks } from '../queries/words';
-import { partCount } from '../schema';
+import { family, partCount } from '../schema';
 import { familiesAnswer, type DemoLoan } from './answers';
 import { childrenOf } from './children';
 import { nextWeek } from './evening';
@@ -123,6 +124,8 @@ const KITS: readonly {
 const SMALL_HANDS = { name: 'Small hands', copies: 4 };
 /** A term and a half: half of the one before, and this one. */
 const WEEKS_AGO = [22, 20, 18, 16, 9, 7, 5, 3];
+/** So many families came later. */
+const LATE = { families: 4, weeksAgo: 6 };
 /** Which share of the bags stays at school on such a day. */
 const STAY = 0.3;
 /** What is lost often, and the rest seldom. */
@@ -149,6 +152,7 @@ export async function aTerm(
       },
       by,
     );
+  await knownSince(at, day);
   await giveCards(at, () => randomCard(random));
   const copies = await moreKits(at, day, people, random);
   const families = await listFamilies(at);
@@ -161,6 +165,20 @@ export async function aTerm(
   await whoWaits(at, day, by, families);
   await halfARound(at, day, by);
   await said(at, day, families);
+}
+
+/** Families came with the school year, a few of them since. */
+async function knownSince(at: SchoolHandle, day: string): Promise<void> {
+  const came = (weeks: number) => ({ createdAt: new Date(`${daysAfter(day, -7 * weeks)}T09:00:00Z`) });
+  await at
+    .update(family)
+    .set(came(WEEKS_AGO[0]! + 1))
+    .where(ours(at, family));
+  const late = MORE.slice(-LATE.families).map(([name]) => name);
+  await at
+    .update(family)
+    .set(came(LATE.weeksAgo))
+    .where(and(ours(at, family), inArray(family.name, late)));
 }
 
 /** Copies of kits, printed. Their games are read in some languages. */

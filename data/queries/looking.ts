@@ -21,17 +21,23 @@ export const familyFacts = (
   all(
     at,
     sql`
-    select f.id, f.name, f.language, f.children, f."group",
+    with lent as (
+      select * from loan where school_id = ${at.schoolId} and closed_as is distinct from 'undone'),
+    ever as (
+      select family_id, min(lent_on) as first, max(lent_on) as last from lent group by family_id),
+    known as (
+      select f.*, e.last, least((f.created_at at time zone ${at.timeZone})::date, e.first) as known_on
+      from family f left join ever e on e.family_id = f.id
+      where f.school_id = ${at.schoolId} and f.forgotten_at is null)
+    select k.id, k.name, k.language, k.children, k."group", k.known_on as "knownOn", k.last as "lastOn",
       count(l.id)::int as lent,
       count(l.id) filter (where exists (select from answer a where a.school_id = ${at.schoolId} and a.loan_id = l.id))::int as answered,
-      coalesce(array_agg(distinct to_char(l.lent_on, 'YYYY-MM')) filter (where l.id is not null), '{}') as months,
-      (select max(lent_on) from loan x where x.school_id = ${at.schoolId} and x.family_id = f.id and x.closed_as is distinct from 'undone') as "lastOn"
-    from family f
-    left join loan l on l.school_id = ${at.schoolId} and l.family_id = f.id and l.closed_as is distinct from 'undone'
-      and l.lent_on between ${from} and ${to}
-    where f.school_id = ${at.schoolId} and f.forgotten_at is null
-    group by f.school_id, f.id
-    order by f.search_name`,
+      coalesce(array_agg(distinct to_char(l.lent_on, 'YYYY-MM')) filter (where l.id is not null), '{}') as months
+    from known k
+    left join lent l on l.family_id = k.id and l.lent_on between ${from} and ${to}
+    where k.known_on <= ${to}
+    group by k.id, k.name, k.search_name, k.language, k.children, k."group", k.known_on, k.last
+    order by k.search_name`,
   );
 
 /** How many loans of a span are of families that were forgotten since: they are missing among the families. */
@@ -89,7 +95,10 @@ export const loansReturned = async (at: SchoolHandle, { from, to }: Span): Promi
   return row!.n;
 };
 
-/** What each kit with bags was asked for in a span, and how long its bags were away; one that is still out counts until today. */
+/**
+ * What each kit with bags was asked for in a span, and how long its bags were away. One that is still out counts until
+ * it is due, or until today where that is later: it is not home sooner.
+ */
 export const kitUses = (
   at: SchoolHandle,
   { from, to }: Span,
@@ -106,7 +115,7 @@ export const kitUses = (
         and (h.asked_at at time zone ${at.timeZone})::date between ${from} and ${to}))::int as asks
     from kit k
     left join (
-      select c.kit_id, count(*) as loans, sum(greatest(1, coalesce(l.returned_on, ${today}::date) - l.lent_on)) as days
+      select c.kit_id, count(*) as loans, sum(greatest(1, coalesce(l.returned_on, greatest(l.due_on, ${today}::date)) - l.lent_on)) as days
       from loan l join copy c on c.school_id = l.school_id and c.id = l.copy_id
       where l.school_id = ${at.schoolId} and l.closed_as is distinct from 'undone' and l.lent_on between ${from} and ${to}
       group by c.kit_id) u on u.kit_id = k.id
@@ -118,28 +127,28 @@ export const kitUses = (
 export const timesPlayed = (
   at: SchoolHandle,
   { from, to }: Span,
-): Promise<{ kitId: string; times: number | null; minutes: number | null }[]> =>
+): Promise<{ kitId: string; familyId: string; times: number | null; minutes: number | null }[]> =>
   all(
     at,
     sql`
-    select c.kit_id as "kitId", max(coalesce(a.times, g.times))::int as times, max(coalesce(a.minutes, g.minutes))::int as minutes
+    select c.kit_id as "kitId", l.family_id as "familyId", max(coalesce(a.times, g.times))::int as times, max(coalesce(a.minutes, g.minutes))::int as minutes
     from answer a
     join loan l on l.school_id = a.school_id and l.id = a.loan_id and l.lent_on between ${from} and ${to}
     join copy c on c.school_id = l.school_id and c.id = l.copy_id
     left join (select answer_id, sum(times) as times, round(avg(minutes)) as minutes from answer_game where school_id = ${at.schoolId} group by answer_id) g on g.answer_id = a.id
     where a.school_id = ${at.schoolId}
-    group by c.kit_id, l.id`,
+    group by c.kit_id, l.family_id, l.id`,
   );
 
 /** Words on games in a span, with the kit and the children of the family. */
 export const wordsSaid = (
   at: SchoolHandle,
   { from, to }: Span,
-): Promise<{ kitId: string; said: Level; children: string; child: string }[]> =>
+): Promise<{ kitId: string; familyId: string; said: Level; children: string; child: string }[]> =>
   all(
     at,
     sql`
-    select c.kit_id as "kitId", g.said, f.children, g.child
+    select c.kit_id as "kitId", f.id as "familyId", g.said, f.children, g.child
     from answer_game g
     join answer a on a.school_id = g.school_id and a.id = g.answer_id
     join loan l on l.school_id = a.school_id and l.id = a.loan_id and l.lent_on between ${from} and ${to}

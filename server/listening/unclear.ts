@@ -1,4 +1,4 @@
-/** Steps that families found unclear, and how they come to the words desk. */
+/** Steps that families found unclear: they stand on their line at the words desk until somebody has seen to them. */
 import { onPhone } from '~/core/pack/phone';
 import { open } from '~/core/own/open';
 import { count } from '~/core/words/numbers';
@@ -52,7 +52,21 @@ export async function unclearNow(at: SchoolHandle): Promise<Unclear[]> {
   return [...lines.values()].sort((a, b) => b.times - a.times);
 }
 
-/** Settles an unclear step; with `doubt` it stands at the words desk as a doubt on its line. False when it was settled before. */
+/** Of one game in one language: how many families did not understand each step. */
+export async function unclearIn(
+  at: SchoolHandle,
+  gameId: string,
+  language: string,
+): Promise<Readonly<Record<string, number>>> {
+  const all = await unclearNow(at);
+  return Object.fromEntries(
+    all
+      .filter((one) => one.gameId === gameId && one.language === language)
+      .map(({ messageId, times }) => [messageId, times]),
+  );
+}
+
+/** Settles an unclear step; with `doubt` its line is no longer checked, for this reason. False when it was settled before. */
 export async function seeToUnclear(
   at: SchoolHandle,
   key: { gameId: string; messageId: string; language: string },

@@ -1,19 +1,21 @@
 /** What looking back shows, put together from what the school has written down. */
-import { AGE_BANDS, type AgeBand } from '~/core/games/kit/types';
+import { AGE_BANDS } from '~/core/games/kit/types';
 import { pieceCents } from '~/core/kits/cost';
 import { whoOf } from '~/core/listening/meaning';
-import { wilson, type Share } from '~/core/chance/intervals';
 import { daysBetween } from '~/core/lending/due';
 import { supplyOf } from '~/core/looking/copies';
-import { playedOf } from '~/core/looking/played';
+import { mean, median, playedOf } from '~/core/looking/played';
 import { daysOf, monthsOf, periodIn, periods, weeksOf, type Period } from '~/core/looking/period';
 import {
   byMonth,
   closing,
+  countedBy,
   DIMENSIONS,
   MEASURES,
   sharesBy,
+  sharesOf,
   sharesSentence,
+  type Counted,
   type Dimension,
   type Measure,
 } from '~/core/looking/reached';
@@ -75,6 +77,8 @@ export async function reachedIn(at: SchoolHandle, period: Period) {
   ) as Record<Dimension, Record<Measure, ReturnType<typeof of>>>;
   return {
     by,
+    /** Who had a bag, one by one, for figures that put groups together. */
+    counted: (dimension: Dimension) => countedBy(families, dimension, MEASURES.reached),
     months: byMonth(families, monthsOf(period)),
     families: families.length,
     lent: families.filter(({ lent }) => lent > 0).length,
@@ -249,16 +253,35 @@ export async function playedIn(at: SchoolHandle, period: Period, withCost: boole
       });
     }),
   );
-  const grades = (Object.keys(AGE_BANDS) as AgeBand[]).flatMap(
-    (band): (Share & { id: string; label: string; n: number; of: number })[] => {
-      const mine = words.filter(({ children, child }) => whoOf('', children, child).band === band);
-      const n = mine.filter(({ said }) => said === 'justRight').length;
-      return mine.length
-        ? [{ id: band, label: AGE_BANDS[band], n, of: mine.length, ...wilson(n, mine.length) }]
-        : [];
+  // Each word counts in the grade of the child it speaks of.
+  const said = words.map((one, i): Counted => {
+    const { band } = whoOf(one.familyId, one.children, one.child);
+    return {
+      group: band,
+      label: AGE_BANDS[band],
+      unit: String(i),
+      family: one.familyId,
+      is: one.said === 'justRight',
+    };
+  });
+  const bands = Object.keys(AGE_BANDS);
+  const familiesThat = (list: readonly { familyId: string }[]): number =>
+    new Set(list.map(({ familyId }) => familyId)).size;
+  return {
+    kits,
+    said,
+    grades: sharesOf(said).sort((a, b) => bands.indexOf(a.id) - bands.indexOf(b.id)),
+    words: words.length,
+    /** Over all loans that were told of. */
+    playsPerLoan: mean(times.flatMap((one) => one.times ?? [])),
+    minutes: median(times.flatMap((one) => one.minutes ?? [])),
+    /** So many families told of each. */
+    families: {
+      said: familiesThat(words),
+      times: familiesThat(times.filter((one) => one.times !== null)),
+      minutes: familiesThat(times.filter((one) => one.minutes !== null)),
     },
-  );
-  return { kits, grades, words: words.length };
+  };
 }
 
 async function loanCents(at: SchoolHandle, kitId: string): Promise<number | undefined> {

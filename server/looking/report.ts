@@ -1,8 +1,7 @@
 /** What the report of two pages says of a school and a period. */
 import type { Period } from '~/core/looking/period';
-import { median } from '~/core/looking/played';
 import type { ReportFacts } from '~/core/looking/report';
-import { closing, SMALL } from '~/core/looking/reached';
+import { SMALL } from '~/core/looking/reached';
 import { showDay } from '~/core/lending/due';
 import { count, money } from '~/core/words/numbers';
 import type { SchoolHandle } from '~/data/db';
@@ -24,11 +23,7 @@ export async function reportOf(
     playedIn(at, period, false),
   ]);
   const right = played.grades.reduce((sum, { n }) => sum + n, 0);
-  const plays = played.kits.filter(({ playsPerLoan }) => playsPerLoan !== undefined);
-  const answers = plays.reduce((sum, one) => sum + one.answers, 0);
-  const minutes = median(
-    played.kits.flatMap(({ minutesSaid }) => (minutesSaid === undefined ? [] : [minutesSaid])),
-  );
+  const { families: told, playsPerLoan, minutes } = played;
   const lost = wear.parts.filter((one) => one.lost > 0);
   return {
     school,
@@ -38,20 +33,13 @@ export async function reportOf(
     reached: reach.lent,
     loans: reach.loans,
     answered: reach.answered,
-    languages: reach.by.language.reached.shares,
-    grades: reach.by.grade.reached.shares,
+    languages: reach.counted('language'),
+    grades: reach.counted('grade'),
     months: reach.months,
-    rightByGrade: played.grades.map((one) => ({ ...one, small: one.of < SMALL })),
-    // What would close a gap names its group: only where the group is not small.
-    closing: closing(
-      reach.by.language.reached.shares.filter(({ small }) => !small),
-      'language',
-    ),
-    ...(played.words >= SMALL ? { right: { n: right, of: played.words } } : {}),
-    ...(answers >= SMALL
-      ? { playsPerLoan: plays.reduce((sum, one) => sum + one.playsPerLoan! * one.answers, 0) / answers }
-      : {}),
-    ...(minutes === undefined || answers < SMALL ? {} : { minutes: Math.round(minutes) }),
+    rightByGrade: played.said,
+    ...(told.said >= SMALL ? { right: { n: right, of: played.words } } : {}),
+    ...(playsPerLoan === undefined || told.times < SMALL ? {} : { playsPerLoan }),
+    ...(minutes === undefined || told.minutes < SMALL ? {} : { minutes: Math.round(minutes) }),
     lost: {
       parts: lost
         .slice(0, MOST_PARTS)

@@ -41,7 +41,7 @@ import { pictureGoesOn, pictureIn } from '~/server/listening/pictures';
 import { keepSlip, slipBag } from '~/server/listening/slip';
 import { receive } from '~/server/listening/texts';
 import { sayTo } from '~/server/listening/thanks';
-import { seeToUnclear, unclearNow } from '~/server/listening/unclear';
+import { seeToUnclear, unclearIn, unclearNow } from '~/server/listening/unclear';
 import { today as todayAt } from '~/server/today';
 import { everything } from '../owner';
 import { answersOf, aWord, lendOut, printedCopies, smallSchool, type SmallSchool } from '../world';
@@ -291,7 +291,7 @@ describe('where a child is', () => {
 });
 
 describe('a step that was unclear', () => {
-  it('stands at the words desk as a doubt on its line when somebody takes it there, once', async () => {
+  it('stands on its line at the words desk, and makes it doubtful when somebody says so, once', async () => {
     const game = gameOf('two-tone-spill');
     for (const [copy, family] of [
       [0, 0],
@@ -305,6 +305,9 @@ describe('a step that was unclear', () => {
     expect(rest).toEqual([]);
     expect(one).toMatchObject({ gameId: 'two-tone-spill', language: 'es', times: 2, own: false });
     expect(await asksNow(world.at)).toMatchObject({ unclear: 2 });
+    expect(await unclearIn(world.at, 'two-tone-spill', 'es')).toEqual({ [aStep()]: 2 });
+    expect(await unclearIn(world.at, 'two-tone-spill', 'en')).toEqual({});
+    expect(await unclearIn(world.at, 'leaf-twins', 'es')).toEqual({});
     expect(await seeToUnclear(world.at, one!, me(), true)).toBe(true);
     expect(await seeToUnclear(world.at, one!, me(), true)).toBe(false);
     const states = await lineStates(world.at, game, 'es');

@@ -6,6 +6,7 @@ import { closeDatabase } from '~/data/db';
 import { mend } from '~/data/queries/counts';
 import { familyFields, forgetFamily, updateFamily } from '~/data/queries/families';
 import { askFor, withdrawHold } from '~/data/queries/holds';
+import { undoLoan } from '~/data/queries/lending';
 import { addAnswer } from '~/data/queries/listening';
 import { inBags, kitUses, losses, timesPlayed, wordsSaid } from '~/data/queries/looking';
 import {
@@ -81,13 +82,17 @@ describe('losses', () => {
 });
 
 describe('what is asked for', () => {
-  it('is loans and wishes that came to nothing; a bag that is out counts until today', async () => {
+  it('is loans and wishes that came to nothing; a bag that is out counts until it is due, or until today', async () => {
     await back(await out(0, 0), 0, full());
-    await out(1, 1, -10);
+    const soon = await out(1, 1, -10);
+    const late = await out(2, 2, -30);
+    expect((await kitUses(world.at, span(), day))[0]).toMatchObject({ loans: 3, daysOut: 14 + 14 + 30 });
+    await undoLoan(world.at, late, me());
+    expect(soon).not.toBe(late);
     const wait = { familyId: world.families[2]!.id, kitId: world.kitId, personId: null, today: day };
     await askFor(world.at, wait);
     const [use] = await kitUses(world.at, span(), day);
-    expect(use).toMatchObject({ copies: 3, loans: 2, daysOut: 14 + 10, asks: 3 });
+    expect(use).toMatchObject({ copies: 3, loans: 2, daysOut: 14 + 14, asks: 3 });
     const { rows } = await everything().execute<{ id: string }>(sql`select id from hold`);
     await withdrawHold(world.at, rows[0]!.id, day, world.families[2]!.id);
     // Given up, it was still asked for.
@@ -111,7 +116,9 @@ describe('a period looked back on', () => {
     );
     await addAnswer(world.at, aWord(one, { games: [{ ...silent(0), said: 'tooEasy', times: 2 }] }));
     // One loan counts once, with the most that was told of it.
-    expect(await timesPlayed(world.at, span())).toEqual([{ kitId: world.kitId, times: 4, minutes: 12 }]);
+    expect(await timesPlayed(world.at, span())).toEqual([
+      { kitId: world.kitId, familyId: world.families[0]!.id, times: 4, minutes: 12 },
+    ]);
     expect((await wordsSaid(world.at, span())).map(({ said }) => said).sort()).toEqual([
       'justRight',
       'tooEasy',
@@ -129,6 +136,21 @@ describe('a period looked back on', () => {
     expect(grades).toMatchObject([{ id: 'g1', n: 1, of: 2 }]);
     await forgetFamily(world.at, world.families[0]!.id);
     expect(await reachedIn(world.at, period())).toMatchObject({ families: 2, lent: 1, forgotten: 1 });
+  });
+
+  it('leaves out families that joined later, month by month too, unless they had a bag before', async () => {
+    await back(await out(0, 0, -70), 0, full(), -60);
+    const then = { id: 'own', name: 'then', from: daysAfter(day, -90), to: daysAfter(day, -50) };
+    // All were written down today; one had a bag before that.
+    expect(await reachedIn(world.at, then)).toMatchObject({ families: 1, lent: 1, nothing: [] });
+    const wide = await reachedIn(world.at, { ...then, to: day });
+    expect(wide).toMatchObject({ families: 3, lent: 1 });
+    expect(wide.months.at(-1)).toMatchObject({ of: 3 });
+    expect(wide.months.find(({ n }) => n > 0)).toMatchObject({ n: 1, of: 1 });
+    await everything().execute(
+      sql`update family set created_at = now() - interval '80 days' where name = 'Family Auk'`,
+    );
+    expect(await reachedIn(world.at, then)).toMatchObject({ families: 2, nothing: [{ name: 'Family Auk' }] });
   });
 
   it('gives every table as a file that reads again, with its days, and no other', async () => {

@@ -1,27 +1,9 @@
 import { useState } from 'react';
 import { data, Form, redirect } from 'react-router';
-import { checkForm, checkJson, type FieldErrors } from '~/core/check/check';
-import { visible } from '~/core/check/keepable';
-import {
-  clockTime,
-  groupsOf,
-  MOST,
-  planSchema,
-  readHelpers,
-  shortfalls,
-  startFrom,
-  swapped,
-  timesOf,
-  turned,
-  whenSchema,
-  withPin,
-  writeHelpers,
-  type EveningPlan,
-} from '~/core/evening/plan';
-import { AGE_BANDS, type AgeBand } from '~/core/games/kit/types';
+import { checkJson, type FieldErrors } from '~/core/check/check';
+import { clockTime, planSchema, shortfalls, startFrom, timesOf, writeHelpers } from '~/core/evening/plan';
 import { ALL } from '~/core/lending/choices';
 import { daysAfter, daysBetween, showDay } from '~/core/lending/due';
-import { languageNamed } from '~/core/words/languages';
 import { count } from '~/core/words/numbers';
 import {
   countBack,
@@ -34,17 +16,15 @@ import {
 import { doorOf } from '~/data/queries/gatherings';
 import { createRound } from '~/data/queries/rounds';
 import { catalogueNow } from '~/data/queries/materials';
-import { readDay } from '~/server/days';
+import { PLAN_CHANGES, type PlanAsked, type PlanChange } from '~/server/evening-changes';
 import {
   expectedOf,
-  gamesFor,
   heldOf,
   invitedOf,
   missingOf,
   openDoor,
   partsFor,
   solvedOf,
-  tableGame,
   tableGames,
 } from '~/server/evenings';
 import { byIntent, UNKNOWN_VERSION, versionIn } from '~/server/forms';
@@ -122,123 +102,22 @@ export async function action({ request, params }: Route.ActionArgs) {
       { '': 'Somebody else has changed this evening meanwhile. Load it again; nothing was changed.' },
       409,
     );
-  const keep = async (
-    change: Partial<EveningPlan>,
-    about: Partial<Pick<typeof found, 'name' | 'onDay' | 'startsAt'>> = {},
-  ) => {
-    const checked = checkJson(planSchema, { ...plan, ...change });
+  const change = (read: (asked: PlanAsked) => PlanChange | Promise<PlanChange>) => async () => {
+    const changed = await read({ at, form, plan, rotation: solved?.rotation });
+    if (changed === 'stale') return stale();
+    if (!changed.ok) return refuse(changed.errors);
+    const checked = checkJson(planSchema, { ...plan, ...changed.plan });
     if (!checked.ok) return refuse({ '': Object.values(checked.errors).join(' ') });
     const saved = await saveEvening(at, id, openedOn, {
-      ...about,
+      ...changed.about,
       plan: checked.value,
       solved: await solvedOf(checked.value, await rehearsals(at)),
     });
     if (!saved) return stale();
     throw redirect(`/lend/evenings/${id}`);
   };
-  const word = (name: string): string => visible(String(form.get(name) ?? '')).trim();
-  const number = (name: string, min: number, max: number): number | undefined => {
-    const value = Number(word(name));
-    return Number.isInteger(value) && value >= min && value <= max ? value : undefined;
-  };
   return byIntent(form, {
-    when: async () => {
-      const checked = checkForm(whenSchema, form);
-      const onDay = readDay(form.get('onDay'));
-      const errors: FieldErrors = checked.ok ? {} : { ...checked.errors };
-      if (!onDay || Math.abs(daysBetween(todayAtSchool(at), onDay)) > 366)
-        errors.onDay = 'Choose a day within a year.';
-      if (!checked.ok || Object.keys(errors).length) return refuse(errors);
-      const { name, startsAt, ...times } = checked.value;
-      return keep(times, { name, startsAt, onDay: onDay! });
-    },
-    groups: async () => {
-      const [come, spread, seats] = [number('come', 1, 100), number('spread', 0, 40), number('seats', 2, 40)];
-      if (!come) return refuse({ come: 'Of 100 families so many come: 1 to 100.' });
-      if (spread === undefined) return refuse({ spread: 'It may be off by 0 to 40 of 100.' });
-      if (!seats) return refuse({ seats: 'A table has 2 to 40 seats.' });
-      const groups = groupsOf(await invitedOf(at), come, seats);
-      if (groups.length > MOST.groups)
-        return refuse({
-          seats: `That would be ${groups.length} groups, and there is room for ${MOST.groups}: larger tables would help.`,
-        });
-      return keep({
-        come,
-        spread,
-        seats,
-        groups,
-        pins: [],
-        tables: plan.tables.map((one) => ({ ...one, seats })),
-      });
-    },
-    addGroup: async () => {
-      const [name, size, band] = [word('group'), number('size', 1, 60), word('band')];
-      const language = languageNamed(word('language'))?.tag;
-      if (!name || name.length > 60 || plan.groups.some((one) => one.id === name))
-        return refuse({ group: 'A group needs a name of its own.' });
-      if (!size) return refuse({ size: 'A group has 1 to 60 people.' });
-      if (!language) return refuse({ language: 'This is no language that is known here.' });
-      if (!Object.hasOwn(AGE_BANDS, band)) return refuse({ band: 'Choose a grade.' });
-      return keep({
-        groups: [...plan.groups, { id: name, size, languages: [language], band: band as AgeBand }],
-      });
-    },
-    removeGroup: () => keep({ groups: plan.groups.filter((one) => one.id !== word('group')) }),
-    tables: async () => {
-      const tables = number('tables', 1, MOST.tables);
-      if (!tables) return refuse({ tables: `An evening has 1 to ${MOST.tables} tables.` });
-      if (plan.groups.length === 0)
-        return refuse({ tables: 'Say who comes first: the games follow from it.' });
-      try {
-        const { tables: chosen } = await gamesFor(plan, tables);
-        return await keep({
-          pins: [],
-          hosts: [],
-          tables: chosen.map(({ game }, i) => ({
-            id: `Table ${i + 1}`,
-            seats: plan.seats,
-            game: tableGame(game.id)!,
-          })),
-        });
-      } catch (error) {
-        if (error instanceof RangeError) return refuse({ tables: error.message });
-        throw error;
-      }
-    },
-    setTable: async () => {
-      const seats = number('seats', 1, 60);
-      const game = tableGame(word('game'));
-      if (!seats) return refuse({ '': 'A table has 1 to 60 seats.' });
-      return keep({
-        tables: plan.tables.map((one) =>
-          one.id !== word('table')
-            ? one
-            : {
-                ...one,
-                seats,
-                ...(game ? { game } : {}),
-              },
-        ),
-      });
-    },
-    helpers: async () => {
-      const read = readHelpers(visible(String(form.get('helpers') ?? ''), true));
-      return read.ok ? keep({ helpers: read.helpers, hosts: [] }) : refuse({ helpers: read.problem });
-    },
-    pin: () => {
-      const [group, round, table] = [word('group'), number('round', 1, MOST.rounds), word('table')];
-      return round && table ? keep(withPin(plan, { group, round, table })) : stale();
-    },
-    swap: () => {
-      const round = number('round', 1, MOST.rounds);
-      const change =
-        round && solved?.rotation
-          ? swapped(plan, solved.rotation, { round, group: word('group'), with: word('other') })
-          : undefined;
-      return change ? keep(change) : stale();
-    },
-    turn: () => (solved?.rotation ? keep(turned(plan, solved.rotation)) : stale()),
-    hallRules: () => keep({ hallRules: visible(String(form.get('hallRules') ?? ''), true).trim() }),
+    ...Object.fromEntries(Object.entries(PLAN_CHANGES).map(([intent, read]) => [intent, change(read)])),
     invite: async () => {
       if (daysBetween(todayAtSchool(at), onDay) < 0)
         return refuse({ '': 'The day is over: nobody is asked any more.' });
@@ -279,12 +158,6 @@ export async function action({ request, params }: Route.ActionArgs) {
       });
       throw redirect(`/lend/evenings/${made}#when`);
     },
-    host: () => {
-      const [table, helper] = [word('table'), word('helper')];
-      const others = plan.hosts.filter((one) => one.table !== table && one.helper !== helper);
-      return keep({ hosts: helper ? [...others, { table, helper }] : others });
-    },
-    anew: () => keep({ pins: [], hosts: [] }),
     setAside: async () => {
       const { wanted } = await partsFor(at, { plan, rotation: solved?.rotation, setAside });
       if (Object.keys(wanted).length === 0)
@@ -300,7 +173,11 @@ export async function action({ request, params }: Route.ActionArgs) {
     countBack: async () => {
       if (!setAside) return stale();
       const catalogue = await catalogueNow(at);
-      const read = missingOf(setAside, (material) => word(`back ${material}`), catalogue);
+      const read = missingOf(
+        setAside,
+        (material) => String(form.get(`back ${material}`) ?? '').trim(),
+        catalogue,
+      );
       if (!read.ok) return refuse(read.errors);
       const done = await countBack(at, id, openedOn, read.missing, personId);
       if (done === 'stale') return stale();

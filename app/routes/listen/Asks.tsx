@@ -87,7 +87,7 @@ export function Asks({ asks, unclear }: { asks: Counted; unclear: readonly Uncle
                           {/* English is the source: it is worded anew, not doubted. */}
                           {one.language !== 'en' && (
                             <Button type="submit" quiet name="intent" value="doubt" isPending={busy}>
-                              Take it to the words desk
+                              Mark its line as in doubt
                             </Button>
                           )}
                           <Button type="submit" quiet name="intent" value="setAside" isPending={busy}>

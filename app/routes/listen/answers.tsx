@@ -95,7 +95,9 @@ export async function action({ request }: Route.ActionArgs) {
     const [gameId = '', messageId = '', language = ''] = String(form.get('line') ?? '').split(' ');
     return (await seeToUnclear(at, { gameId, messageId, language }, personId, doubt))
       ? data<Told>({
-          said: doubt ? 'It stands at the words desk as a doubt on that line.' : 'It is set aside.',
+          said: doubt
+            ? 'Its line at the words desk is in doubt until it is read or worded anew.'
+            : 'It is set aside.',
         })
       : refuse('Somebody has seen to this already. Nothing was changed.');
   };

@@ -127,12 +127,12 @@ export default function Overview({ loaderData, actionData }: Route.ComponentProp
               title="Families that had a bag, month by month"
               sentence={
                 reached.months.length > 1
-                  ? `Between ${Math.min(...reached.months.map(({ n }) => n))} and ${Math.max(...reached.months.map(({ n }) => n))} of ${reached.families} families in a month.`
+                  ? `Between ${Math.min(...reached.months.map(({ n }) => n))} and ${Math.max(...reached.months.map(({ n }) => n))} families in a month.`
                   : `${reached.months[0]?.n ?? 0} of ${reached.families} families.`
               }
               csv={tableFile('months', period)}
               shares={reached.months}
-              how="The first and the last month may be partly outside the period."
+              how="Of the families that were known by the end of the month. The first and the last month may be partly outside the period."
             />
             <Panel aria-labelledby="nothing">
               <Stack $gap="0.6rem">
@@ -171,7 +171,7 @@ export default function Overview({ loaderData, actionData }: Route.ComponentProp
           <Entered
             label="Families reached"
             number={`${reached.lent} of ${reached.families}`}
-            reason={`They had at least one bag in this period; ${count(reached.loans, 'loan')} in all.`}
+            reason={`They had at least one bag in this period; ${count(reached.loans, 'loan')} in all. Families that joined later are not counted.`}
           />
           <Entered
             label="Answered"

@@ -31,6 +31,8 @@ export interface Shown extends Read {
   saidBy?: string[];
   /** Who says it aloud. */
   voices: Voice[];
+  /** So many families did not understand it. */
+  unclear: number;
 }
 
 const Chips = styled.p`
@@ -195,6 +197,9 @@ export function DeskLine({ sourceId, line, number, target, mayWord, decides }: P
             </TickBox>
           )}
           <Stands state={state} />
+          {line.unclear > 0 && (
+            <State tone="hand">unclear to {count(line.unclear, 'family', 'families')}</State>
+          )}
         </div>
         <TextBox
           name={`note ${id}`}

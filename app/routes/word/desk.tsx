@@ -24,6 +24,7 @@ import { lineStates, saveLineWords } from '~/data/queries/words';
 import { changesOf } from '~/server/changes';
 import { requireWorded } from '~/server/games/find';
 import { isId } from '~/server/ids';
+import { unclearIn } from '~/server/listening/unclear';
 import { requireRole } from '~/server/people/session';
 import { Button, useSending } from '~/app/ui/Button';
 import { Changes, type FieldWords } from '~/app/ui/Changes';
@@ -53,11 +54,12 @@ export async function loader({ request, params }: Route.LoaderArgs) {
   const game = await requireWorded(at, params.gameId);
   const target = languageIn(request, school.languages);
   const { args, ref } = game;
-  const [reading, states, changes, voices, variant] = await Promise.all([
+  const [reading, states, changes, voices, unclear, variant] = await Promise.all([
     readingAt(at, target),
     lineStates(at, game, target),
     changesOf(at, 'wording', game.id),
     voicesOf(at, target, [game.id, SHARED.id]),
+    unclearIn(at, game.id, target),
     ref && settingsOf(at, ref, new URL(request.url).searchParams.get('kit')),
   ]);
   const groups: { part: DeskGroup['part'] | 'all'; lines: ReadLine[] }[] = variant
@@ -85,6 +87,7 @@ export async function loader({ request, params }: Route.LoaderArgs) {
             : {}),
           state: states[line.id]!,
           voices: voices.filter(({ messageId }) => messageId === line.id),
+          unclear: unclear[line.id] ?? 0,
         };
       }),
     })),

@@ -5,6 +5,7 @@ import { count } from '~/core/words/numbers';
 import { linesIn } from '~/core/words/needs';
 import { needsAt } from '~/data/queries/needs';
 import { uncheckedLines } from '~/data/queries/words';
+import { unclearNow } from '~/server/listening/unclear';
 import { requireRole } from '~/server/people/session';
 import { ButtonLink } from '~/app/ui/Button';
 import { Faint, Heading, Row, Stack, State, Wide } from '~/app/ui/Page';
@@ -15,8 +16,8 @@ export const meta: Route.MetaFunction = () => [{ title: 'Word · Fern Basket' }]
 
 export async function loader({ request }: Route.LoaderArgs) {
   const { at, role } = await requireRole(request, 'coordinator', 'reader');
-  const [needs, games] = await Promise.all([needsAt(at), uncheckedLines(at)]);
-  return { needs, games, mayInvite: role === 'coordinator' };
+  const [needs, games, unclear] = await Promise.all([needsAt(at), uncheckedLines(at), unclearNow(at)]);
+  return { needs, games, unclear, mayInvite: role === 'coordinator' };
 }
 
 const Needs = styled.ol`
@@ -99,6 +100,23 @@ export default function Games({ loaderData }: Route.ComponentProps) {
               );
             })}
           </Needs>
+        )}
+        {loaderData.unclear.length > 0 && (
+          <>
+            <h2>What families did not understand</h2>
+            <ul>
+              {loaderData.unclear.map(({ gameId, gameName, own, messageId, language, text, times }) => (
+                <li key={`${gameId} ${messageId} ${language}`}>
+                  {own ? (
+                    gameName
+                  ) : (
+                    <Link to={`/word/${gameId}/${messageId}?language=${language}`}>{gameName}</Link>
+                  )}
+                  , in {aboutLanguage(language).name}: “{text}” ({count(times, 'family', 'families')})
+                </li>
+              ))}
+            </ul>
+          </>
         )}
         <h2>Everything there is</h2>
         <Table

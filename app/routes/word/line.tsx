@@ -6,11 +6,13 @@ import { argumentsIn } from '~/core/words/inspect';
 import { aboutLanguage } from '~/core/words/languages';
 import { faultsOfLine } from '~/core/words/line';
 import type { Args } from '~/core/words/message';
+import { count } from '~/core/words/numbers';
 import { lineHistory, lineNow, writeLine } from '~/data/queries/wording';
 import { showTime } from '~/server/changes';
 import { byIntent } from '~/server/forms';
 import { requireWorded } from '~/server/games/find';
 import { isId } from '~/server/ids';
+import { seeToUnclear, unclearIn } from '~/server/listening/unclear';
 import { requireRole } from '~/server/people/session';
 import { fitOf, type Fit } from '~/server/print/fit';
 import { notFound } from '~/server/refusals';
@@ -48,9 +50,10 @@ async function lineOf(
 export async function loader({ request, params }: Route.LoaderArgs) {
   const { at, school } = await requireRole(request, 'coordinator', 'reader');
   const { of, language, messageId } = await lineOf(at, request, params, school.languages);
-  const [now, history] = await Promise.all([
+  const [now, history, unclear] = await Promise.all([
     lineNow(at, of, messageId, language),
     lineHistory(at, of.id, messageId, language),
+    unclearIn(at, of.id, language),
   ]);
   return {
     id: of.id,
@@ -60,6 +63,7 @@ export async function loader({ request, params }: Route.LoaderArgs) {
     target: language,
     now,
     args: of.args[messageId] ?? {},
+    unclear: unclear[messageId] ?? 0,
     history: history.map((one) => ({ ...one, at: showTime(at, one.at) })),
   };
 }
@@ -93,9 +97,12 @@ export async function action({ request, params }: Route.ActionArgs) {
         },
         written.now,
       );
+    // What families did not understand was the line as it stood.
+    await seen();
     if (form.has('inPlace')) return done();
     throw redirect(`/word/${of.id}/${messageId}?language=${language}&saved=1`);
   };
+  const seen = () => seeToUnclear(at, { gameId: of.id, messageId, language }, person.id, false);
   const typed = visible(String(form.get('message') ?? ''), true).trim();
   return byIntent(form, {
     // What would become of the sheets and the page with the line as it is typed; nothing is written.
@@ -119,6 +126,10 @@ export async function action({ request, params }: Route.ActionArgs) {
       });
     },
     back: () => write(null),
+    setAside: async () => {
+      await seen();
+      return done();
+    },
     '': async () => {
       const { english } = await lineNow(at, of, messageId, language);
       const faults = faultsOfLine(typed, english, language);
@@ -141,7 +152,7 @@ export default function Line({ loaderData, actionData }: Route.ComponentProps) {
 }
 
 function OneLine({ loaderData, actionData }: Pick<Route.ComponentProps, 'loaderData' | 'actionData'>) {
-  const { id, title, messageId, target: language, now, args, history } = loaderData;
+  const { id, title, messageId, target: language, now, args, history, unclear } = loaderData;
   const [search] = useSearchParams();
   const busy = useSending();
   const [message, setMessage] = useState(now.message ?? '');
@@ -164,6 +175,18 @@ function OneLine({ loaderData, actionData }: Pick<Route.ComponentProps, 'loaderD
         {search.has('saved') && !actionData && (
           <Said kind="done" word="Saved" live>
             Sheets, labels and pages say it so from now on. It has to be checked anew.
+          </Said>
+        )}
+        {unclear > 0 && (
+          <Said kind="mind" word={`${count(unclear, 'family', 'families')} did not understand this step`}>
+            <Form method="post">
+              <Row $gap="0.8rem">
+                <span>It is settled when you word it anew.</span>
+                <Button type="submit" quiet name="intent" value="setAside" isPending={busy}>
+                  Leave it as it is
+                </Button>
+              </Row>
+            </Form>
           </Said>
         )}
         <Panel aria-labelledby="english">
