@@ -34,6 +34,8 @@ describe('an answer by text', () => {
       [0, 'tooHard', undefined],
       [1, 'justRight', 10],
     ]);
+    // Ornamental digits stand in rows without a gap between them.
+    expect(read('𝟚 ok 𝟠')).toEqual([[1, 'justRight', 8]]);
   });
   it('is never guessed: what is not said exactly so is put before a person', () => {
     for (const [text, games, why] of [

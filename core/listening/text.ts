@@ -19,9 +19,9 @@ export type TextReading =
 const MOST = 300;
 const MOST_MINUTES = 180;
 
-/** Digits of any script as 0 to 9: each begins its row of ten. */
+/** Digits of any script as 0 to 9: each begins its row of ten. Ornamental ones, of which several rows adjoin, first become plain. */
 function digits(text: string): string {
-  return text.replace(/\p{Nd}/gu, (digit) => {
+  return text.normalize('NFKC').replace(/\p{Nd}/gu, (digit) => {
     const code = digit.codePointAt(0)!;
     let zero = code;
     while (/\p{Nd}/u.test(String.fromCodePoint(zero - 1)) && code - (zero - 1) < 10) zero--;

@@ -63,6 +63,19 @@ export const answerSentAs = async (at: SchoolHandle, sendKey: string): Promise<s
       .where(and(ours(at, answer), eq(answer.sendKey, sendKey)))
   )[0]?.id;
 
+/** Of several keys one under which an answer was sent. */
+export const firstSentAs = async (
+  at: SchoolHandle,
+  sendKeys: readonly string[],
+): Promise<string | undefined> =>
+  (
+    await at
+      .select({ sendKey: answer.sendKey })
+      .from(answer)
+      .where(and(ours(at, answer), inArray(answer.sendKey, [...sendKeys])))
+      .limit(1)
+  )[0]?.sendKey;
+
 /** Takes an answer back that was typed in just now. Answers false when it is read already, or gone. */
 export const removeAnswer = async (at: SchoolHandle, id: string, personId: string): Promise<boolean> =>
   transaction(at, async (tx) => {

@@ -3,18 +3,22 @@ import { createHash } from 'node:crypto';
 import { isEmpty, readAnswer, type Via, type WholeAnswer } from '~/core/listening/answer';
 import type { FieldErrors } from '~/core/check/check';
 import type { KitPlan } from '~/core/kits/recipe';
+import { daysAfter } from '~/core/lending/due';
 import { open } from '~/core/own/open';
 import type { SchoolHandle } from '~/data/db';
-import { addAnswer } from '~/data/queries/listening';
+import { addAnswer, firstSentAs } from '~/data/queries/listening';
 import { today } from '../today';
 
-/** The key of an answer: the same words about the same loan on the same day are one answer. */
-export const sendKeyOf = (at: SchoolHandle, loanId: string, said: WholeAnswer): string =>
+/** What was typed on a phone is kept there for so many days: sent again in that time it is the same answer. */
+const SAME_DAYS = 14;
+
+/** The key of an answer that comes on a day. */
+const sendKeyOf = (loanId: string, day: string, said: WholeAnswer): string =>
   createHash('sha256')
     .update(
       JSON.stringify([
         loanId,
-        today(at),
+        day,
         Object.entries(said.answer).sort(),
         said.games.map((one) => Object.entries(one).sort()),
       ]),
@@ -24,7 +28,7 @@ export const sendKeyOf = (at: SchoolHandle, loanId: string, said: WholeAnswer): 
 export type Kept =
   { ok: true; id: string | undefined; sendKey: string } | { ok: false; errors: FieldErrors; empty: boolean };
 
-/** Reads and keeps an answer about a bag. An `id` that is missing says that it was kept before, or the loan is gone. */
+/** Reads and keeps an answer about a bag; the same words about the same loan within two weeks are one answer. An `id` that is missing says that it was kept before, or the loan is gone. */
 export async function keepAnswer(
   at: SchoolHandle,
   form: FormData,
@@ -48,6 +52,8 @@ export async function keepAnswer(
   };
   // A picture is an answer too.
   if (isEmpty(said) && !alone) return { ok: false, errors: {}, empty: true };
-  const sendKey = sendKeyOf(at, about.loanId, said);
+  const day = today(at);
+  const keys = Array.from({ length: SAME_DAYS }, (_, i) => sendKeyOf(about.loanId, daysAfter(day, -i), said));
+  const sendKey = (await firstSentAs(at, keys)) ?? keys[0]!;
   return { ok: true, sendKey, id: await addAnswer(at, { ...said, ...rest, sendKey }) };
 }

@@ -1,6 +1,6 @@
 import { eq, sql } from 'drizzle-orm';
 import sharp from 'sharp';
-import { afterAll, beforeEach, describe, expect, it } from 'vitest';
+import { afterAll, beforeEach, describe, expect, it, vi } from 'vitest';
 import { gameOf } from '~/core/games/shelf';
 import { daysAfter } from '~/core/lending/due';
 import { silent } from '~/core/listening/answer';
@@ -104,6 +104,18 @@ describe('an answer', () => {
     expect(await answersOf(world.at)).toMatchObject([
       { games: [{ position: 0, said: 'tooHard', how: ['pieces'] }], answer: { via: 'page', language: 'es' } },
     ]);
+    // A phone that kept what was typed sends it again when it has found its network.
+    const after = async (days: number) => {
+      vi.useFakeTimers({ toFake: ['Date'], now: Date.now() + days * 86_400_000 });
+      try {
+        const again = await keepAnswer(world.at, form, about);
+        return again.ok && again.id !== undefined;
+      } finally {
+        vi.useRealTimers();
+      }
+    };
+    expect([await after(1), await after(12), await after(20)]).toEqual([false, false, true]);
+    expect(await answersOf(world.at)).toHaveLength(2);
     form.set('g0.child', 'two words');
     expect(await keepAnswer(world.at, form, about)).toMatchObject({ ok: false, empty: false });
     expect(await keepAnswer(world.at, new FormData(), about)).toMatchObject({ ok: false, empty: true });
