@@ -10,6 +10,7 @@ import {
   whenSchema,
   withPin,
   type EveningPlan,
+  type Times,
 } from '~/core/evening/plan';
 import type { Rotation } from '~/core/evening/rotation';
 import { AGE_BANDS, type AgeBand } from '~/core/games/kit/types';
@@ -28,11 +29,7 @@ export interface PlanAsked {
 }
 /** `stale` where the form speaks of what is no longer so. */
 export type PlanChange =
-  | {
-      ok: true;
-      plan: Partial<EveningPlan>;
-      about?: { name: string; onDay: string; startsAt: string };
-    }
+  | { ok: true; plan: Partial<EveningPlan>; about?: { name: string; onDay: string; startsAt: string } }
   | { ok: false; errors: FieldErrors }
   | 'stale';
 
@@ -46,14 +43,27 @@ function number(form: FormData, name: string, min: number, max: number): number 
   return Number.isInteger(value) && value >= min && value <= max ? value : undefined;
 }
 
-function when({ at, form }: PlanAsked): PlanChange {
+export type When =
+  | {
+      ok: true;
+      about: { name: string; onDay: string; startsAt: string };
+      times: Times;
+    }
+  | { ok: false; errors: FieldErrors };
+/** When an evening is, as its form says. */
+export function whenIn(at: SchoolHandle, form: FormData): When {
   const checked = checkForm(whenSchema, form);
   const onDay = readDay(form.get('onDay'));
   const errors: FieldErrors = checked.ok ? {} : { ...checked.errors };
   if (!onDay || Math.abs(daysBetween(today(at), onDay)) > 366) errors.onDay = 'Choose a day within a year.';
-  if (!checked.ok || Object.keys(errors).length) return refuse(errors);
+  if (!checked.ok || !onDay || Object.keys(errors).length) return { ok: false, errors };
   const { name, startsAt, ...times } = checked.value;
-  return { ok: true, plan: times, about: { name, startsAt, onDay: onDay! } };
+  return { ok: true, about: { name, startsAt, onDay }, times };
+}
+
+function when({ at, form }: PlanAsked): PlanChange {
+  const read = whenIn(at, form);
+  return read.ok ? { ok: true, plan: read.times, about: read.about } : read;
 }
 
 async function groups({ at, form, plan }: PlanAsked): Promise<PlanChange> {

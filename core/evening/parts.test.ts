@@ -9,7 +9,7 @@ import type { Rotation } from './rotation';
 const game = SHELF.find(({ id }) => id === 'two-tone-spill')!;
 const preset = game.presets[0]!;
 const plan = (tables: number, seats: number, rounds = 2): EveningPlan => ({
-  ...emptyPlan({ name: 'x', startsAt: '17:30', rounds, roundMinutes: 12, changeMinutes: 3 }),
+  ...emptyPlan({ rounds, roundMinutes: 12, changeMinutes: 3 }),
   groups: [
     { id: 'A', size: 5, languages: ['en'], band: 'K' },
     { id: 'B', size: 4, languages: ['es'], band: 'K' },

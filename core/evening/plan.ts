@@ -30,6 +30,8 @@ export const whenSchema = Type.Object({
   changeMinutes: Whole(0, 15, { title: 'Minutes to change', default: 3 }),
 });
 export type When = Static<typeof whenSchema>;
+/** How many rounds there are, and how long they take. */
+export type Times = Pick<When, 'rounds' | 'roundMinutes' | 'changeMinutes'>;
 
 const game = Type.Object({
   gameId: text(80, 'Game'),
@@ -88,7 +90,7 @@ export type EveningPlan = Static<typeof planSchema>;
 export const USUAL_SPREAD = 15;
 
 /** A plan that has just begun. */
-export const emptyPlan = ({ rounds, roundMinutes, changeMinutes }: When): EveningPlan => ({
+export const emptyPlan = ({ rounds, roundMinutes, changeMinutes }: Times): EveningPlan => ({
   rounds,
   roundMinutes,
   changeMinutes,

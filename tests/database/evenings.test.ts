@@ -43,7 +43,7 @@ const COUNTERS = 'two-colour-counter';
 const me = () => world.people.coordinator.id;
 
 const plan = {
-  ...emptyPlan({ name: 'x', startsAt: '17:30', rounds: 2, roundMinutes: 12, changeMinutes: 3 }),
+  ...emptyPlan({ rounds: 2, roundMinutes: 12, changeMinutes: 3 }),
   groups: [{ id: 'A', size: 6, languages: ['en'], band: 'K' as const }],
   tables: [
     { id: 'T1', seats: 6, game: tableGame('two-tone-spill 5-ordered')! },

@@ -176,7 +176,7 @@ describe('an evening', () => {
     const { page, complaints } = await visitor({ expected: /40[09]/ });
     await signIn(page);
     const plan = {
-      ...emptyPlan({ name: 'x', startsAt: '17:30', rounds: 2, roundMinutes: 12, changeMinutes: 3 }),
+      ...emptyPlan({ rounds: 2, roundMinutes: 12, changeMinutes: 3 }),
       groups: [
         { id: 'A', size: 6, languages: ['en'], band: 'K' as const },
         { id: 'B', size: 6, languages: ['es'], band: 'K' as const },

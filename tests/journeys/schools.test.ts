@@ -115,7 +115,7 @@ describe('a school of the district', () => {
           name: 'A secret game night',
           onDay: today(at),
           startsAt: '17:30',
-          plan: emptyPlan({ name: 'x', startsAt: '17:30', rounds: 2, roundMinutes: 10, changeMinutes: 2 }),
+          plan: emptyPlan({ rounds: 2, roundMinutes: 10, changeMinutes: 2 }),
           personId: maren,
         }),
       ],

@@ -9,6 +9,7 @@ import { Button, useSending } from '~/app/ui/Button';
 import { NumberBox, Pick as PickOne, TextBox } from '~/app/ui/fields';
 import { Panel, Row, Stack } from '~/app/ui/Page';
 import { Table } from '~/app/ui/Table';
+import { WhenFields } from './WhenFields';
 import type { Route } from './+types/evening';
 
 type Shown = Route.ComponentProps['loaderData'];
@@ -261,52 +262,11 @@ export function WhenItIs({
         {hidden}
         <Stack $gap="0.7rem">
           <h2 id="when">When it is</h2>
-          <Row>
-            <TextBox
-              name="name"
-              label="Name of the evening"
-              defaultValue={name}
-              maxLength={80}
-              error={errors.name}
-            />
-            <TextBox name="onDay" inputType="date" label="Day" defaultValue={onDay} error={errors.onDay} />
-            <TextBox
-              name="startsAt"
-              label="Start"
-              defaultValue={startsAt}
-              maxLength={5}
-              error={errors.startsAt}
-            />
-          </Row>
-          <Row>
-            <NumberBox
-              name="rounds"
-              label="Rounds"
-              min={1}
-              max={MOST.rounds}
-              defaultValue={plan.rounds}
-              error={errors.rounds}
-            />
-            <NumberBox
-              name="roundMinutes"
-              label="Minutes of a round"
-              min={5}
-              max={60}
-              defaultValue={plan.roundMinutes}
-              error={errors.roundMinutes}
-            />
-            <NumberBox
-              name="changeMinutes"
-              label="Minutes to change"
-              min={0}
-              max={15}
-              defaultValue={plan.changeMinutes}
-              error={errors.changeMinutes}
-            />
+          <WhenFields {...{ name, onDay, startsAt, errors }} times={plan}>
             <Button type="submit" quiet name="intent" value="when" isPending={busy}>
               Keep these times
             </Button>
-          </Row>
+          </WhenFields>
         </Stack>
       </Form>
     </Panel>
