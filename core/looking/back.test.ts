@@ -128,8 +128,15 @@ describe('who is reached', () => {
   });
   it('counts a family in the grade of each child, and answers among those that had a bag', () => {
     expect(sharesBy(SCHOOL, 'grade', MEASURES.reached).map(({ id, of }) => [id, of])).toEqual([
-      ['g1', 27],
+      // In the order of years.
       ['K', 27],
+      ['g1', 27],
+    ]);
+    const unknown = [{ ...family('en', 1), children: '' }, ...SCHOOL];
+    expect(sharesBy(unknown, 'grade', MEASURES.reached).map(({ label }) => label)).toEqual([
+      'kindergarten',
+      'grade 1',
+      'no grade known',
     ]);
     expect(sharesBy(SCHOOL, 'language', MEASURES.answered).map(({ id, n, of }) => [id, n, of])).toEqual([
       ['en', 18, 18],
@@ -307,6 +314,9 @@ describe('what plays', () => {
     const of = (minutes: number[]) => playedOf({ ...kit, times: [], minutes });
     expect(playedSentence([of([20, 20])])).toMatch(/^Too few/);
     expect(playedSentence([of([20, 20, 20])])).toBe('Kit takes longer than reckoned.');
+    expect(playedSentence([of([20, 20, 20]), { ...of([20, 20, 20]), name: 'Bag' }])).toBe(
+      'Kit and Bag take longer than reckoned.',
+    );
     expect(playedSentence([of([5, 5, 5])])).toBe('Kit is shorter than reckoned.');
     expect(playedSentence([of([10, 10, 11])])).toMatch(/about as long/);
   });

@@ -1,6 +1,7 @@
 /** What plays: minutes said against minutes reckoned, plays in a loan, what a play costs, kits side by side. */
 import { wilson, type Share } from '~/core/chance/intervals';
 import type { Level } from '~/core/pack/questions';
+import { listed } from '~/core/words/numbers';
 
 /** What was said of a kit in a period. */
 export interface KitWords {
@@ -79,12 +80,8 @@ export function playedSentence(kits: readonly KitPlayed[]): string {
   const longer = known.filter(({ ratio }) => ratio! > 1 + OFF).map(({ name }) => name);
   const shorter = known.filter(({ ratio }) => ratio! < 1 - OFF).map(({ name }) => name);
   const parts = [
-    longer.length
-      ? `${longer.join(', ')} ${longer.length === 1 ? 'takes' : 'take'} longer than reckoned.`
-      : '',
-    shorter.length
-      ? `${shorter.join(', ')} ${shorter.length === 1 ? 'is' : 'are'} shorter than reckoned.`
-      : '',
+    longer.length ? `${listed(longer)} ${longer.length === 1 ? 'takes' : 'take'} longer than reckoned.` : '',
+    shorter.length ? `${listed(shorter)} ${shorter.length === 1 ? 'is' : 'are'} shorter than reckoned.` : '',
   ].filter(Boolean);
   return parts.length ? parts.join(' ') : 'The kits take about as long as reckoned.';
 }

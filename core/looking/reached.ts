@@ -113,6 +113,11 @@ export function shareOf(id: string, label: string, list: readonly Counted[]): Gr
 /** The largest group first, groups of a size by their names. */
 export const bySize = (a: GroupShare, b: GroupShare): number => b.of - a.of || (a.label < b.label ? -1 : 1);
 
+const YEARS = Object.keys(AGE_BANDS);
+/** Grades in the order of years; those of whom no grade is known come last. */
+export const byYear = (a: GroupShare, b: GroupShare): number => yearIn(a) - yearIn(b);
+const yearIn = ({ id }: GroupShare): number => (YEARS.indexOf(id) + YEARS.length + 1) % (YEARS.length + 1);
+
 /** Those that are counted, by their group. */
 export function byGroup(list: readonly Counted[]): Map<string, Counted[]> {
   const groups = new Map<string, Counted[]>();
@@ -120,14 +125,17 @@ export function byGroup(list: readonly Counted[]): Map<string, Counted[]> {
   return groups;
 }
 
-/** Shares of the groups, the largest group first; groups of whom nothing can be said are left out. */
+/** Shares of the groups, the largest group first, grades in their order; groups of whom nothing can be said are left out. */
 export const sharesOf = (list: readonly Counted[]): GroupShare[] =>
   [...byGroup(list)].map(([id, mine]) => shareOf(id, mine[0]!.label, mine)).sort(bySize);
 export const sharesBy = <F extends Grouped>(
   families: readonly F[],
   by: Dimension,
   counting: Counting<F>,
-): GroupShare[] => sharesOf(countedBy(families, by, counting));
+): GroupShare[] => {
+  const shares = sharesOf(countedBy(families, by, counting));
+  return by === 'grade' ? shares.sort(byYear) : shares;
+};
 
 export interface Gap {
   less: GroupShare;

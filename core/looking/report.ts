@@ -12,7 +12,7 @@ import {
 } from '~/core/paper/sheet';
 import { line, paragraph } from '~/core/paper/text';
 import { count } from '~/core/words/numbers';
-import { byGroup, closing, shareOf, sharesOf, SMALL, type Counted, type GroupShare } from './reached';
+import { byGroup, byYear, closing, shareOf, sharesOf, SMALL, type Counted, type GroupShare } from './reached';
 
 /** Groups that are put together. */
 const TOGETHER = '';
@@ -134,7 +134,7 @@ export function reportSheets(
     first.text('Families that had a bag, by home language', { grey: true });
     first.bars(byLanguage);
   }
-  const byGrade = forOthers(facts.grades, 'other grades');
+  const byGrade = forOthers(facts.grades, 'other grades').sort(byYear);
   if (byGrade.length) {
     first.text('Families that had a bag, by the grade of their children', { grey: true });
     first.bars(byGrade);
@@ -164,7 +164,7 @@ export function reportSheets(
   second.text(
     [
       right
-        ? `Of ${count(right.of, 'word')} that families gave on a game, ${right.n} (${inHundred(right.n, right.of)} in 100) said that it was just right for the child.`
+        ? `Of ${count(right.of, 'answer')} about a game, ${right.n} (${inHundred(right.n, right.of)} in 100) said that it was just right for the child.`
         : 'No family has said yet whether a game was just right.',
       facts.playsPerLoan
         ? `A bag was played ${facts.playsPerLoan.toFixed(1)} times in a loan, as families tell.`
@@ -174,7 +174,7 @@ export function reportSheets(
       .filter(Boolean)
       .join(' '),
   );
-  const rightByGrade = forOthers(facts.rightByGrade, 'other grades');
+  const rightByGrade = forOthers(facts.rightByGrade, 'other grades').sort(byYear);
   if (rightByGrade.length) {
     second.text('Games said to be just right, by the grade of the child', { grey: true });
     second.bars(rightByGrade);

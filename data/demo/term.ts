@@ -126,6 +126,7 @@ const SMALL_HANDS = { name: 'Small hands', copies: 4 };
 const WEEKS_AGO = [22, 20, 18, 16, 9, 7, 5, 3];
 /** So many families came later. */
 const LATE = { families: 4, weeksAgo: 6 };
+const LATECOMERS: ReadonlySet<string> = new Set(MORE.slice(-LATE.families).map(([name]) => name));
 /** Which share of the bags stays at school on such a day. */
 const STAY = 0.3;
 /** What is lost often, and the rest seldom. */
@@ -174,11 +175,10 @@ async function knownSince(at: SchoolHandle, day: string): Promise<void> {
     .update(family)
     .set(came(WEEKS_AGO[0]! + 1))
     .where(ours(at, family));
-  const late = MORE.slice(-LATE.families).map(([name]) => name);
   await at
     .update(family)
     .set(came(LATE.weeksAgo))
-    .where(and(ours(at, family), inArray(family.name, late)));
+    .where(and(ours(at, family), inArray(family.name, [...LATECOMERS])));
 }
 
 /** Copies of kits, printed. Their games are read in some languages. */
@@ -274,9 +274,10 @@ async function lendAndReturn(
     family.allergens === '' &&
     !had.get(family.id)?.has(copy.kitId);
   let turn = 0;
-  const next = (copy: CopyRow, taken: ReadonlySet<string>): FamilyRow | undefined => {
+  const next = (copy: CopyRow, taken: ReadonlySet<string>, weeksAgo: number): FamilyRow | undefined => {
     for (let i = 0; i < families.length; i++) {
       const family = families[(turn + i) % families.length]!;
+      if (LATECOMERS.has(family.name) && weeksAgo >= LATE.weeksAgo) continue;
       // A language that is reached less than the others.
       if (family.language === 'pt' && random.chance(0.9)) continue;
       if (!taken.has(family.id) && may(copy, family)) {
@@ -301,7 +302,7 @@ async function lendAndReturn(
     const now = new Set<string>();
     for (const copy of copies) {
       if (random.chance(STAY)) continue;
-      const family = next(copy, new Set([...now, ...(weeks === WEEKS_AGO.at(-1) ? busy : [])]));
+      const family = next(copy, new Set([...now, ...(weeks === WEEKS_AGO.at(-1) ? busy : [])]), weeks);
       if (!family) continue;
       now.add(family.id);
       const lentOn = daysAfter(day, -7 * weeks);
@@ -327,7 +328,7 @@ async function lendAndReturn(
   const out = new Set(busy);
   for (const [i, copy] of copies.entries()) {
     if (i % 5 > 1) continue;
-    const family = next(copy, out);
+    const family = next(copy, out, 0);
     if (!family) continue;
     out.add(family.id);
     const lentOn = daysAfter(day, i === 0 ? -19 : -(2 + (i % 9)));

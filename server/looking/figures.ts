@@ -8,6 +8,7 @@ import { mean, median, playedOf } from '~/core/looking/played';
 import { daysOf, monthsOf, periodIn, periods, weeksOf, type Period } from '~/core/looking/period';
 import {
   byMonth,
+  byYear,
   closing,
   countedBy,
   DIMENSIONS,
@@ -87,13 +88,15 @@ export async function reachedIn(at: SchoolHandle, period: Period) {
     forgotten,
     nothing: families
       .filter(({ lent }) => lent === 0)
-      .map(({ id, name, language, lastOn }) => ({
+      .map(({ id, name, language, lastOn, knownOn }) => ({
         id,
         name,
         language,
         weeks: lastOn === null ? null : Math.floor(daysBetween(lastOn, now) / 7),
+        /** Weeks that it has been known here. */
+        here: Math.floor(daysBetween(knownOn, now) / 7),
       }))
-      .sort((a, b) => (b.weeks ?? 1e9) - (a.weeks ?? 1e9)),
+      .sort((a, b) => (b.weeks ?? 1e9) - (a.weeks ?? 1e9) || b.here - a.here),
   };
 }
 
@@ -264,13 +267,12 @@ export async function playedIn(at: SchoolHandle, period: Period, withCost: boole
       is: one.said === 'justRight',
     };
   });
-  const bands = Object.keys(AGE_BANDS);
   const familiesThat = (list: readonly { familyId: string }[]): number =>
     new Set(list.map(({ familyId }) => familyId)).size;
   return {
     kits,
     said,
-    grades: sharesOf(said).sort((a, b) => bands.indexOf(a.id) - bands.indexOf(b.id)),
+    grades: sharesOf(said).sort(byYear),
     words: words.length,
     /** Over all loans that were told of. */
     playsPerLoan: mean(times.flatMap((one) => one.times ?? [])),

@@ -42,6 +42,8 @@ export async function reportOf(
     ...(minutes === undefined || told.minutes < SMALL ? {} : { minutes: Math.round(minutes) }),
     lost: {
       parts: lost
+        // One loss in a loan or two says nothing of a hundred.
+        .filter(({ loans }) => loans >= SMALL)
         .slice(0, MOST_PARTS)
         .map(({ plural, perLoan }) => `${plural}, ${(perLoan * 100).toFixed(0)} in 100 loans`),
       pieces: lost.reduce((sum, one) => sum + one.lost, 0),

@@ -44,7 +44,8 @@ export async function loader({ request }: Route.LoaderArgs) {
   return { games, tenths: words.meaning.tenths };
 }
 
-const shift = (years: number): string => `${years > 0 ? '+' : '−'}${Math.abs(years).toFixed(1)}`;
+const minus = (years: number): string => years.toFixed(1).replace('-', '−');
+const shift = (years: number): string => `${years > 0 ? '+' : ''}${minus(years)}`;
 
 export default function Games({ loaderData }: Route.ComponentProps) {
   const { games, tenths } = loaderData;
@@ -80,7 +81,7 @@ export default function Games({ loaderData }: Route.ComponentProps) {
                       </div>
                     ),
                   },
-                  { head: 'Reckoned', cell: ({ demand }) => demand.toFixed(1) },
+                  { head: 'Reckoned', cell: ({ demand }) => minus(demand) },
                   {
                     head: 'Moved by',
                     cell: ({ correction, moved }) =>
@@ -96,7 +97,7 @@ export default function Games({ loaderData }: Route.ComponentProps) {
                     head: 'Now',
                     cell: ({ asks }) => (
                       <>
-                        {asks.toFixed(1)}
+                        {minus(asks)}
                         <br />
                         <Faint as="span">{yearName(asks)}</Faint>
                       </>

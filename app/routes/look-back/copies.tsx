@@ -89,7 +89,7 @@ export default function HowManyCopies({ loaderData }: Route.ComponentProps) {
                   share: chanceNoneHome,
                   low: chanceNoneHome,
                   high: chanceNoneHome,
-                  told: `${count(copies, 'copy', 'copies')}, ${copiesNeeded} enough`,
+                  told: `${share(chanceNoneHome)}; ${count(copies, 'copy', 'copies')}, ${copiesNeeded} enough`,
                 }))}
               />
             </Figure>

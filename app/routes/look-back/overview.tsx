@@ -153,7 +153,10 @@ export default function Overview({ loaderData, actionData }: Route.ComponentProp
                         { head: 'Language', cell: ({ language }) => aboutLanguage(language).name },
                         {
                           head: 'Last bag',
-                          cell: ({ weeks }) => (weeks === null ? 'never' : `${count(weeks, 'week')} ago`),
+                          cell: ({ weeks, here }) =>
+                            weeks === null
+                              ? `never, and here for ${count(here, 'week')}`
+                              : `${count(weeks, 'week')} ago`,
                         },
                       ]}
                     />
