@@ -14,10 +14,13 @@ type Shown = Route.ComponentProps['loaderData'];
 
 /** What became of telling many families, in a sentence or two. */
 function toldSentence({ now, paper, held, later, never }: ToldMany): string {
+  const told = now - held;
   return [
-    now === 0 ? 'Nobody was left to be told now.' : `${count(now, 'family is', 'families are')} told.`,
-    paper > 0 && `${paper} of them on paper: print the strips under Messages.`,
-    held > 0 && `${held} held back until a fluent reader has checked the wording.`,
+    now === 0 && 'Nobody was left to be told now.',
+    told > 0 &&
+      `${count(told, 'family is', 'families are')} told${paper > 0 ? `, ${paper} of them on paper: print the strips under Messages` : ''}.`,
+    held > 0 &&
+      `${count(held, 'message waits', 'messages wait')} until a fluent reader has checked the wording.`,
     later > 0 &&
       `${count(later, 'family was', 'families were')} written to already: press once more on another day.`,
     never > 0 && `${never} would rather not be written to: ask them when you see them.`,
