@@ -13,6 +13,7 @@ import { addAnswer } from '~/data/queries/listening';
 import { takeBack } from '~/data/queries/returns';
 import { addLineChecks } from '~/data/queries/words';
 import { school, workPicture } from '~/data/schema';
+import { unclearNow } from '~/server/listening/unclear';
 import { today as todayAt } from '~/server/today';
 import { everything } from '../owner';
 import { answersOf, aWord, lendOut, printedCopies } from '../world';
@@ -151,6 +152,40 @@ describe('listening', () => {
     await page.getByText('Nobody said so').waitFor();
     expect([...complaints, ...phone.complaints.filter((one) => !/ERR_INTERNET/.test(one))]).toEqual([]);
   }, 90_000);
+
+  it('to what was unclear stands on its line at the words desk until it is worded anew', async () => {
+    await lendOut(world, { copy: 0, family: 0, lentOn: daysAfter(day(), -3), dueOn: daysAfter(day(), 9) });
+    const phone = await visitor({ width: 360, height: 740 });
+    await phone.page.goto(`/p/${world.copies[0]!.linkKey}/answer?lang=es`);
+    await unfolded(phone.page);
+    const step = phone.page.getByLabel('¿Hubo un paso poco claro?');
+    await step.selectOption({ index: 1 });
+    const said = await step.locator('option:checked').innerText();
+    await phone.page.getByRole('button', { name: 'Enviar la respuesta' }).click();
+    await phone.page.getByRole('heading', { name: 'Gracias' }).waitFor();
+
+    const { page, complaints } = await visitor();
+    await signIn(page);
+    await open(page, '/word');
+    await page.getByRole('heading', { name: 'What families did not understand' }).waitFor();
+    await expectAccessible(page);
+    await page.getByRole('link', { name: 'Two-Tone Spill' }).first().waitFor();
+    await open(page, '/word/two-tone-spill?language=es');
+    const line = page.getByRole('listitem').filter({ hasText: 'unclear to 1 family' });
+    await line.getByText(said, { exact: false }).first().waitFor();
+    await line.getByRole('link', { name: /^How line \d+ was worded/ }).click();
+    await page.getByText('1 family did not understand this step').waitFor();
+    await expectAccessible(page);
+    const field = page.getByRole('group', { name: 'The line in Spanish' }).getByRole('textbox').last();
+    await field.fill(`${await field.inputValue()} Así.`);
+    await page.getByRole('button', { name: 'Save this line' }).click();
+    await page.getByText('Sheets, labels and pages say it so from now on.').waitFor();
+    expect(await page.getByText('did not understand this step').count()).toBe(0);
+    expect(await unclearNow(world.at)).toEqual([]);
+    await open(page, '/word');
+    expect(await page.getByText('What families did not understand').count()).toBe(0);
+    expect([...complaints, ...phone.complaints]).toEqual([]);
+  });
 
   it('to twenty slips takes the keyboard alone', async () => {
     const { helper } = world.people;

@@ -197,9 +197,6 @@ export function DeskLine({ sourceId, line, number, target, mayWord, decides }: P
             </TickBox>
           )}
           <Stands state={state} />
-          {line.unclear > 0 && (
-            <State tone="hand">unclear to {count(line.unclear, 'family', 'families')}</State>
-          )}
         </div>
         <TextBox
           name={`note ${id}`}
@@ -209,6 +206,11 @@ export function DeskLine({ sourceId, line, number, target, mayWord, decides }: P
           defaultValue={note}
           maxLength={500}
         />
+        {line.unclear > 0 && (
+          <div style={{ gridColumn: '1 / -1' }}>
+            <State tone="hand">unclear to {count(line.unclear, 'family', 'families')}</State>
+          </div>
+        )}
       </div>
     </li>
   );
