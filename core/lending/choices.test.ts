@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { seeded } from '~/core/chance/random';
-import { ALL, firstCome, gainsOf, withPin, withVeto, withoutPin, withoutVeto } from './choices';
+import { ALL, firstCome, gainsOf, meantBy, withPin, withVeto, withoutPin, withoutVeto } from './choices';
 import { round, scoreOf, USUAL_WEIGHTS, wallWords, type RoundAsked } from './round';
 
 const random = seeded(99);
@@ -84,6 +84,16 @@ describe('what counts how much', () => {
       expect(turned.score).toBeGreaterThanOrEqual(byTurned);
     }
     expect(USUAL_WEIGHTS).toEqual({ wait: 2, wish: 10, fit: 10, languages: true });
+  });
+});
+
+describe('whom a hand-out is for', () => {
+  it('is said where it is not for all', () => {
+    expect(meantBy(ALL)).toBe('');
+    expect(meantBy(ALL, 'Game night')).toBe('who came to Game night');
+    expect(meantBy({ groups: ['Room 1', 'Room 2'], bands: ['K', 'g1'] }, 'Game night')).toBe(
+      'who came to Game night, in Room 1 and Room 2, with a child in kindergarten or grade 1',
+    );
   });
 });
 

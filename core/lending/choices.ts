@@ -2,6 +2,7 @@
 import { Type, type Static } from '@sinclair/typebox';
 import { AGE_BANDS, type AgeBand } from '~/core/games/kit/types';
 import { OneOf } from '~/core/check/schema';
+import { listed } from '~/core/words/numbers';
 import {
   fairnessOf,
   scoreOf,
@@ -43,6 +44,19 @@ export const ALL: RoundChoices = {
   pins: [],
   vetoes: [],
 };
+
+/** Which families a hand-out is for, as far as it is not for all: "who came to Game night, in Room 3, with a child in kindergarten". */
+export const meantBy = (
+  { groups, bands }: Pick<RoundChoices, 'groups' | 'bands'>,
+  gathering?: string,
+): string =>
+  [
+    gathering && `who came to ${gathering}`,
+    groups.length && `in ${listed(groups)}`,
+    bands.length && `with a child in ${bands.map((band) => AGE_BANDS[band]).join(' or ')}`,
+  ]
+    .filter(Boolean)
+    .join(', ');
 
 /** A family keeps this copy, and nobody else gets it: pins that stand against it give way, and a veto of it. */
 export const withPin = (choices: RoundChoices, family: string, copy: string, kit: string): RoundChoices => ({

@@ -71,8 +71,8 @@ export function Planning({
             )
           }
         >
-          {showDay(round.onDay)}: {count(plan.families.length, 'family', 'families')},{' '}
-          {count(plan.copies.length, 'bag')}. Nothing is promised yet.
+          {showDay(round.onDay)}: {count(plan.families.length, 'family', 'families')}
+          {plan.meant && ` ${plan.meant}`}, {count(plan.copies.length, 'bag')}. Nothing is promised yet.
         </Heading>
         {wrong && (
           <div ref={told}>

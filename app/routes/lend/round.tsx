@@ -2,6 +2,7 @@ import { data, redirect } from 'react-router';
 import { checkJson } from '~/core/check/check';
 import {
   choicesSchema,
+  meantBy,
   withPin,
   withVeto,
   withoutPin,
@@ -10,6 +11,7 @@ import {
 } from '~/core/lending/choices';
 import { wallWords } from '~/core/lending/round';
 import { endRound, findRound, promiseRound, promisesOf, saveChoices, undoRound } from '~/data/queries/rounds';
+import { findGathering } from '~/data/queries/gatherings';
 import { undoLoan } from '~/data/queries/lending';
 import { byIntent, versionIn } from '~/server/forms';
 import { isId } from '~/server/ids';
@@ -37,9 +39,14 @@ export async function loader({ request, params }: Route.LoaderArgs) {
   const frame = { coordinates, today, round: { id, name, onDay, state, version } };
   if (state !== 'planned') return { ...frame, plan: undefined, promises: await promisesOf(at, round.id) };
   const weights = weightsIn(new URL(request.url).searchParams, round.choices.weights);
-  const input = await roundInput(at, { ...round.choices, weights }, today);
+  const { gathering } = round.choices;
+  const [input, cameTo] = await Promise.all([
+    roundInput(at, { ...round.choices, weights }, today),
+    gathering ? findGathering(at, gathering) : undefined,
+  ]);
   const shown = shownOf(input);
-  const plan = { ...shown, weights, kept: round.choices.weights, vetoes: round.choices.vetoes };
+  const meant = meantBy(round.choices, cameTo?.name);
+  const plan = { ...shown, meant, weights, kept: round.choices.weights, vetoes: round.choices.vetoes };
   // What takes longer is solved while it is told how far it has come.
   if (isLarge(input.asked)) return { ...frame, plan: { ...plan, solved: undefined, problem: undefined } };
   try {
