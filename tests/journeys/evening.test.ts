@@ -299,7 +299,7 @@ describe('an evening', () => {
     await page.getByRole('table', { name: 'What families said of the tables' }).waitFor();
     await expectAccessible(page);
     await page.getByRole('button', { name: 'Match bags to those who are there' }).click();
-    await page.getByText('2 families').first().waitFor();
+    await page.getByText('2 families who came to Game night').waitFor();
     await open(page, `/lend/evenings/${id}`);
     await page.getByRole('button', { name: 'Thank 2 families' }).click();
     // Who was written to today already is thanked on another day.

@@ -44,8 +44,19 @@ export async function loader({ request }: Route.LoaderArgs) {
   return { games, tenths: words.meaning.tenths };
 }
 
-const minus = (years: number): string => years.toFixed(1).replace('-', '−');
-const shift = (years: number): string => `${years > 0 ? '+' : ''}${minus(years)}`;
+/** Years to a tenth; what rounds to nothing has no sign. */
+const years = new Intl.NumberFormat('en-US', {
+  minimumFractionDigits: 1,
+  maximumFractionDigits: 1,
+  signDisplay: 'negative',
+});
+const shifts = new Intl.NumberFormat('en-US', {
+  minimumFractionDigits: 1,
+  maximumFractionDigits: 1,
+  signDisplay: 'exceptZero',
+});
+const tenths = (n: number): string => years.format(n).replace('-', '−');
+const shift = (n: number): string => shifts.format(n).replace('-', '−');
 
 export default function Games({ loaderData }: Route.ComponentProps) {
   const { games, tenths } = loaderData;
@@ -81,7 +92,7 @@ export default function Games({ loaderData }: Route.ComponentProps) {
                       </div>
                     ),
                   },
-                  { head: 'Reckoned', cell: ({ demand }) => minus(demand) },
+                  { head: 'Reckoned', cell: ({ demand }) => tenths(demand) },
                   {
                     head: 'Moved by',
                     cell: ({ correction, moved }) =>
@@ -97,7 +108,7 @@ export default function Games({ loaderData }: Route.ComponentProps) {
                     head: 'Now',
                     cell: ({ asks }) => (
                       <>
-                        {minus(asks)}
+                        {tenths(asks)}
                         <br />
                         <Faint as="span">{yearName(asks)}</Faint>
                       </>
