@@ -55,7 +55,7 @@ const shifts = new Intl.NumberFormat('en-US', {
   maximumFractionDigits: 1,
   signDisplay: 'exceptZero',
 });
-const tenths = (n: number): string => years.format(n).replace('-', '−');
+const inYears = (n: number): string => years.format(n).replace('-', '−');
 const shift = (n: number): string => shifts.format(n).replace('-', '−');
 
 export default function Games({ loaderData }: Route.ComponentProps) {
@@ -92,7 +92,7 @@ export default function Games({ loaderData }: Route.ComponentProps) {
                       </div>
                     ),
                   },
-                  { head: 'Reckoned', cell: ({ demand }) => tenths(demand) },
+                  { head: 'Reckoned', cell: ({ demand }) => inYears(demand) },
                   {
                     head: 'Moved by',
                     cell: ({ correction, moved }) =>
@@ -108,7 +108,7 @@ export default function Games({ loaderData }: Route.ComponentProps) {
                     head: 'Now',
                     cell: ({ asks }) => (
                       <>
-                        {tenths(asks)}
+                        {inYears(asks)}
                         <br />
                         <Faint as="span">{yearName(asks)}</Faint>
                       </>
