@@ -1,11 +1,9 @@
 import { redirect } from 'react-router';
-import { listKits } from '~/data/queries/kits';
 import { requireRole } from '~/server/people/session';
 import type { Route } from './+types/home';
 
-/** Everybody begins with the day; a school that has no kit yet begins with the games. */
+/** Everybody begins with the day; it also says with what a new school begins. */
 export async function loader({ request }: Route.LoaderArgs) {
-  const { at, role } = await requireRole(request, 'coordinator', 'helper', 'reader');
-  const begins = role === 'coordinator' && (await listKits(at)).length === 0;
-  throw redirect(begins ? '/choose' : '/today');
+  await requireRole(request, 'coordinator', 'helper', 'reader');
+  throw redirect('/today');
 }

@@ -21,6 +21,10 @@ const NOTHING: DayFacts = {
   failed: 0,
   lines: 0,
   languages: 0,
+  kits: 1,
+  copies: 1,
+  families: 1,
+  schoolDays: 0,
 };
 const bag = { tag: 'K7M4W', family: 'Family Dunlin' };
 const FULL: DayFacts = {
@@ -50,6 +54,15 @@ describe('the work of a day', () => {
       expect(dayWork(NOTHING, role)).toEqual([]);
       expect(Object.values(waitingOf(NOTHING, role)).every((n) => n === 0)).toBe(true);
     }
+  });
+  it('begins with what a school cannot lend without, one after the other', () => {
+    const ids = (more: Partial<DayFacts>) =>
+      dayWork({ ...NOTHING, kits: 0, copies: 0, families: 0, ...more }, 'coordinator').map(({ id }) => id);
+    expect(ids({})).toEqual(['first kit', 'first families', 'first days']);
+    expect(ids({ kits: 1, schoolDays: 3 })).toEqual(['first bags', 'first families']);
+    expect(ids({ kits: 1, families: 9, runs: [{ id: 'm', copies: 2 }] })).toEqual(['run m', 'first days']);
+    expect(ids({ kits: 1, copies: 2, families: 9 })).toEqual([]);
+    expect(dayWork({ ...NOTHING, kits: 0 }, 'helper')).toEqual([]);
   });
   it('has for each thing one act, a sentence, and the first of what it is about', () => {
     const tasks = dayWork(FULL, 'coordinator');

@@ -42,6 +42,12 @@ export interface DayFacts {
   /** Lines that families read at home now and that nobody has found right, and in how many languages. */
   lines: number;
   languages: number;
+  /** What the school has of what it cannot lend without. */
+  kits: number;
+  copies: number;
+  families: number;
+  /** Terms and days off that are written down. */
+  schoolDays: number;
 }
 
 export interface DayTask {
@@ -69,6 +75,50 @@ const bags = (all: readonly BagOf[]): string[] => [
   ...all.slice(0, MOST_NAMED).map(({ tag, family }) => `${showTag(tag)}, ${family}`),
   ...(all.length > MOST_NAMED ? [`and ${all.length - MOST_NAMED} more`] : []),
 ];
+
+/** What a school begins with: until it has bags and families there is nothing to lend. */
+function firstTasks({ kits, copies, families, schoolDays, runs }: DayFacts): DayTask[] {
+  const about = { count: 1, about: [], roles: COORDINATOR };
+  const beginning = copies === 0 || families === 0;
+  const tasks: (DayTask | false)[] = [
+    kits === 0 && {
+      ...about,
+      id: 'first kit',
+      station: 'choose',
+      title: 'Choose games for a first kit',
+      why: 'A kit says what lies in a bag: a few games, and the parts they are played with.',
+      act: { label: 'Choose games', to: '/choose' },
+    },
+    kits > 0 &&
+      copies === 0 &&
+      runs.length === 0 && {
+        ...about,
+        id: 'first bags',
+        station: 'fill',
+        title: 'Make the first bags',
+        why: 'A build run says what to buy, print, cut and count, and goes on where it was left.',
+        act: { label: 'Plan a build run', to: '/fill/runs/new' },
+      },
+    families === 0 && {
+      ...about,
+      id: 'first families',
+      station: 'lend',
+      title: 'Write down your families',
+      why: 'A name to call them by and the language they read are enough; a list can be brought in.',
+      act: { label: 'Bring in a list', to: '/lend/families/import' },
+    },
+    beginning &&
+      schoolDays === 0 && {
+        ...about,
+        id: 'first days',
+        station: 'lend',
+        title: 'Say when there is school',
+        why: 'Bags are due on school days only; breaks and days off are known once they are written down.',
+        act: { label: 'Open the calendar', to: '/lend/calendar' },
+      },
+  ];
+  return tasks.filter((task) => task !== false);
+}
 
 /** All that can be done today, whoever does it. */
 function allTasks(day: DayFacts): DayTask[] {
@@ -253,7 +303,7 @@ function allTasks(day: DayFacts): DayTask[] {
       roles: ['coordinator', 'reader'],
     },
   ];
-  return tasks.filter((task) => task !== false);
+  return [...tasks.filter((task) => task !== false), ...firstTasks(day)];
 }
 
 /** The work of a day for somebody of a role, in the order in which it is best done. */

@@ -33,6 +33,10 @@ interface Counted {
   strips: number;
   held: number;
   failed: number;
+  kits: number;
+  copies: number;
+  families: number;
+  schoolDays: number;
 }
 async function counted(at: SchoolHandle): Promise<Counted> {
   const { rows } = await at.execute<Counted & Record<string, unknown>>(sql`
@@ -43,7 +47,11 @@ async function counted(at: SchoolHandle): Promise<Counted> {
       (select count(*)::int from text_reply where school_id = ${at.schoolId} and state = 'waiting') as texts,
       (select count(*)::int from message where school_id = ${at.schoolId} and state = 'paper') as strips,
       (select count(*)::int from message where school_id = ${at.schoolId} and state = 'held') as held,
-      (select count(*)::int from message where school_id = ${at.schoolId} and state = 'failed') as failed`);
+      (select count(*)::int from message where school_id = ${at.schoolId} and state = 'failed') as failed,
+      (select count(*)::int from kit where school_id = ${at.schoolId}) as kits,
+      (select count(*)::int from copy where school_id = ${at.schoolId} and moved_at is null) as copies,
+      (select count(*)::int from family where school_id = ${at.schoolId} and forgotten_at is null) as families,
+      (select count(*)::int from calendar_entry where school_id = ${at.schoolId}) as "schoolDays"`);
   return rows[0]!;
 }
 

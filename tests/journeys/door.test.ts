@@ -360,7 +360,10 @@ describe('the door', () => {
     await page.getByLabel('The password again').fill(PASSWORD);
     await page.getByText('A4').click();
     await page.getByRole('button', { name: 'Set up the school' }).click();
-    await page.getByRole('heading', { name: 'Choose a game' }).waitFor();
+    // A school that has nothing yet is told with what it begins.
+    await page.getByRole('heading', { name: 'Choose games for a first kit' }).waitFor();
+    await page.getByRole('heading', { name: 'Write down your families' }).waitFor();
+    await expectAccessible(page);
     const [made] = await everything().select().from(school);
     expect(made).toMatchObject({
       name: 'Skua Point School',
@@ -368,7 +371,9 @@ describe('the door', () => {
       languages: ['en', 'es'],
     });
     await open(page, '/set-up');
-    await page.waitForURL('**/choose');
+    await page.waitForURL('**/today');
+    await page.getByRole('link', { name: /^Choose games/ }).click();
+    await page.getByRole('heading', { name: 'Choose a game' }).waitFor();
     // Designed empty states on the way.
     for (const [path, title] of [
       ['/fill', 'No kit yet'],

@@ -1,7 +1,7 @@
 import { data, Form, Link, useSearchParams } from 'react-router';
 import { visible } from '~/core/check/keepable';
 import { aboutLanguage } from '~/core/words/languages';
-import { count, share } from '~/core/words/numbers';
+import { count, listed, share } from '~/core/words/numbers';
 import { wilson } from '~/core/chance/intervals';
 import { FAMILY_WORDS } from '~/core/words/family';
 import { say } from '~/core/words/reading';
@@ -150,6 +150,7 @@ export async function action({ request }: Route.ActionArgs) {
 
 export default function Answers({ loaderData, actionData }: Route.ComponentProps) {
   const { voices, found, asked, first, asks, themes, unclear, thanks, rated, right, moved } = loaderData;
+  const spoken = [...new Set(voices.map(({ language }) => aboutLanguage(language).name))];
   const [search] = useSearchParams();
   const fresh = voices.filter((one) => one.isNew);
   const narrowed = [...search.keys()].some((key) => key !== 'page');
@@ -246,12 +247,9 @@ export default function Answers({ loaderData, actionData }: Route.ComponentProps
             number={found.toLocaleString('en-US')}
             unit={found === 1 ? 'answer' : 'answers'}
             reason={
-              <>
-                In {count(new Set(voices.map(({ language }) => language)).size, 'language')} on this page:{' '}
-                {[...new Set(voices.map(({ language }) => aboutLanguage(language).name))].join(', ') ||
-                  'none'}
-                .
-              </>
+              spoken.length
+                ? `On this page in ${listed(spoken)}.`
+                : 'By the page, on paper, by text or by phone.'
             }
           />
           {right && (
