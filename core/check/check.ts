@@ -35,18 +35,20 @@ function validator(ajv: Ajv, schema: TSchema): ValidateFunction {
   return check;
 }
 
+/** The first sentence of each field, whatever a field is called. */
+export function firstOfEach(told: readonly (readonly [field: string, sentence: string])[]): FieldErrors {
+  const errors = new Map<string, string>();
+  for (const [field, said] of told) if (!errors.has(field)) errors.set(field, said);
+  return Object.fromEntries(errors);
+}
+
 function checkWith<S extends TSchema>(ajv: Ajv, schema: S, input: unknown): Checked<Static<S>> {
   const unfit = unkeepable(input);
   if (unfit) return { ok: false, errors: { [unfit.path]: unfit.sentence } };
   const value: unknown = structuredClone(input);
   const check = validator(ajv, schema);
   if (check(value)) return { ok: true, value: value as Static<S> };
-  const errors: FieldErrors = {};
-  for (const error of check.errors ?? []) {
-    const field = fieldOf(error);
-    errors[field] ??= sentence(error);
-  }
-  return { ok: false, errors };
+  return { ok: false, errors: firstOfEach((check.errors ?? []).map((one) => [fieldOf(one), sentence(one)])) };
 }
 
 /** Checks JSON: types must be right as they are. Missing fields take their defaults. */

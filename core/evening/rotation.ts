@@ -5,6 +5,7 @@
  * differ, both together.
  */
 import { Type, type Static } from '@sinclair/typebox';
+import { sharedId } from '~/core/check/ids';
 import { Whole } from '~/core/check/schema';
 import { solveFor, valueOf, type Condition, type Terms } from '~/core/solver/milp';
 import { count } from '~/core/words/numbers';
@@ -86,8 +87,8 @@ function refusal({
     ['table', tables],
     ['helper', helpers],
   ] as const) {
-    const twice = list.find(({ id }, i) => list.findIndex((other) => other.id === id) !== i);
-    if (twice) return `Each ${what} needs an id of its own: ${twice.id}.`;
+    const shared = sharedId(what, list);
+    if (shared) return shared;
   }
   if (groups.length === 0) return undefined;
   if (rounds > tables.length)

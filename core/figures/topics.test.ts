@@ -97,4 +97,57 @@ describe('what the stations compute, asked from outside', () => {
     expect(said).toMatch(/^[A-Za-z0-9“][^\n]*\.$/);
     expect(said).not.toMatch(/undefined|NaN|\[object/);
   });
+
+  it('takes any name for a thing, also one that every object has', async () => {
+    for (const id of ['constructor', '__proto__', 'toString', 'a b', '7'])
+      for (const other of ['hasOwnProperty', 'b']) {
+        const named = (n: unknown) => JSON.parse(`{${JSON.stringify(id)}: ${JSON.stringify(n)}}`) as object;
+        expect(
+          await answerTo('buy', { need: 5, onHand: 0, offers: [{ id, size: 3, priceCents: 10 }] }),
+        ).toEqual({ short: 5, packs: named(2), costCents: 20, leftover: 1 });
+        // What is not named is not there.
+        expect(
+          await answerTo('most-copies', {
+            kits: [{ id, parts: named(2) }],
+            onHand: JSON.parse(`{${JSON.stringify(other)}: 9}`) as object,
+          }),
+        ).toEqual({ copies: named(0), worth: 0, costCents: 0 });
+        expect(
+          await answerTo('most-copies', {
+            kits: [{ id, parts: named(2) }],
+            onHand: named(9),
+            atMost: named(3),
+          }),
+        ).toEqual({ copies: named(3), worth: 3, costCents: 0 });
+        expect(
+          await answerTo('run-plan', {
+            stages: [{ id, after: [], batches: 3, secondsEach: 10, machine: id }],
+            helpers: 3,
+          }),
+        ).toMatchObject({ makespanSeconds: 30, lowerBoundSeconds: 30 });
+        expect(await answerTo('reach', { groups: [{ id, reached: 1, of: 2 }] })).toMatchObject({
+          groups: named({ share: 0.5 }),
+        });
+        expect(
+          await refusal('verdict', {
+            variants: [{ game: 'two-tone-spill', params: named(1) }],
+            players: 2,
+            held: {},
+          }),
+        ).toBe(`two-tone-spill: There is no setting called “${id}”.`);
+      }
+  });
+
+  it('refuses two things with one id wherever things have ids', async () => {
+    const [id, twice] = ['x', <T>(one: T): T[] => [one, one]];
+    for (const [topic, question] of [
+      ['buy', { need: 5, onHand: 0, offers: twice({ id, size: 3, priceCents: 10 }) }],
+      ['most-copies', { kits: twice({ id, parts: { a: 1 } }), onHand: { a: 4 } }],
+      ['run-plan', { stages: twice({ id, after: [], batches: 1, secondsEach: 1 }), helpers: 1 }],
+      ['reach', { groups: twice({ id, reached: 1, of: 2 }) }],
+      ['round', { copies: twice({ id, kit: 'k' }), kits: [], families: [] }],
+      ['evening', { groups: twice({ id, size: 2, languages: [] }), tables: [], rounds: 1, helpers: [] }],
+    ] as const)
+      expect(await refusal(topic, question), topic).toMatch(/needs an id of its own: x\.$/);
+  });
 });

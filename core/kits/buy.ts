@@ -1,5 +1,6 @@
 /** Packs that cover what is short, as cheaply as they can. */
 import { Type, type Static } from '@sinclair/typebox';
+import { ownIds } from '~/core/check/ids';
 import { Whole } from '~/core/check/schema';
 
 /** More pieces than any school is short of. */
@@ -54,8 +55,10 @@ const greatestCommon = (a: number, b: number): number => (b === 0 ? a : greatest
 /**
  * The cheapest packs that cover what is short; of equal ones those with the least left over, then the fewest. Exact, by
  * dynamic programming over the pieces that are still to be covered: every cover ends with a pack that covers the rest.
+ * Throws RangeError for two offers with one id.
  */
 export function buy({ need, onHand, offers }: Wanted): Bought | NotSold {
+  ownIds('offer', offers);
   const short = Math.max(0, need - onHand);
   if (short > 0 && offers.length === 0)
     return { short, why: `${short} are missing, and there is no offer to buy them from.` };
@@ -80,12 +83,17 @@ export function buy({ need, onHand, offers }: Wanted): Bought | NotSold {
     best.push(found!);
     last.push(by);
   }
-  const packs: Record<string, number> = {};
+  const packs = new Map<string, number>();
   for (let rest = units; rest > 0;) {
     const { id, size } = offers[last[rest]!]!;
-    packs[id] = (packs[id] ?? 0) + 1;
+    packs.set(id, (packs.get(id) ?? 0) + 1);
     rest = Math.max(0, rest - size / unit);
   }
   // What the whole units cover beyond the pieces that are short is left over, too.
-  return { short, packs, costCents: best[units]![0], leftover: best[units]![1] + units * unit - short };
+  return {
+    short,
+    packs: Object.fromEntries(packs),
+    costCents: best[units]![0],
+    leftover: best[units]![1] + units * unit - short,
+  };
 }

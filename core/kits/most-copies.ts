@@ -1,5 +1,6 @@
 /** How many copies of which kits can be built from what is there, and from what a budget buys. */
 import { Type, type Static } from '@sinclair/typebox';
+import { ownIds } from '~/core/check/ids';
 import { Whole } from '~/core/check/schema';
 import { solve, valueOf, type Condition, type Programme, type Solved, type Terms } from '~/core/solver/milp';
 import { offerSchema } from './buy';
@@ -78,6 +79,11 @@ export async function mostCopies({
   budgetCents = 0,
   atMost = {},
 }: Buildable): Promise<Built> {
+  // Names are anybody's: they are looked up among what was named, and nowhere else.
+  ownIds('kit', kits);
+  const [stock, limits] = [new Map(Object.entries(onHand)), new Map(Object.entries(atMost))];
+  const recipe = new Map(kits.map(({ id, parts }) => [id, new Map(Object.entries(parts))]));
+  const partsOf = (id: string, material: string): number => recipe.get(id)!.get(material) ?? 0;
   const copy = (id: string): string => `copies of ${id}`;
   const pack = (material: string, i: number): string => `packs of ${material} ${i}`;
   const sold = Object.entries(offers).flatMap(([material, list]) =>
@@ -85,7 +91,7 @@ export async function mostCopies({
   );
   /** The most of a material that can be there. */
   const reach = (material: string): number =>
-    (onHand[material] ?? 0) +
+    (stock.get(material) ?? 0) +
     sold
       .filter((offer) => offer.material === material)
       .reduce(
@@ -96,7 +102,7 @@ export async function mostCopies({
   const whole = new Map<string, number>();
   for (const { id, parts } of kits) {
     const most = Math.min(
-      atMost[id] ?? Infinity,
+      limits.get(id) ?? Infinity,
       ...Object.entries(parts).flatMap(([material, n]) =>
         n > 0 ? [Math.floor(reach(material) / n + 1e-9)] : [],
       ),
@@ -106,7 +112,7 @@ export async function mostCopies({
     whole.set(copy(id), Math.min(most, MOST));
   }
   const needed = (material: string): number =>
-    kits.reduce((total, { id, parts }) => total + (parts[material] ?? 0) * whole.get(copy(id))!, 0);
+    kits.reduce((total, { id }) => total + partsOf(id, material) * whole.get(copy(id))!, 0);
   for (const { name, material, size, priceCents } of sold)
     whole.set(
       name,
@@ -120,13 +126,13 @@ export async function mostCopies({
   const conditions: Condition[] = [
     ...[...materials].map((material): Condition => ({
       terms: new Map([
-        ...kits.map(({ id, parts }) => [copy(id), parts[material] ?? 0] as const),
+        ...kits.map(({ id }) => [copy(id), partsOf(id, material)] as const),
         ...sold
           .filter((offer) => offer.material === material)
           .map(({ name, size }) => [name, -size] as const),
       ]),
       is: '<=',
-      bound: onHand[material] ?? 0,
+      bound: stock.get(material) ?? 0,
     })),
     {
       terms: new Map(sold.map(({ name, priceCents }) => [name, priceCents] as const)),

@@ -147,7 +147,7 @@ describe('an afternoon of making', () => {
       /comes after x, which is not there/,
     );
     expect(unplannable({ helpers: 1, stages: [stage('a', [], 2)] })).toMatch(/takes 2 people at once/);
-    expect(unplannable({ helpers: 1, stages: [stage('a', []), stage('a', [])] })).toMatch(/same name/);
+    expect(unplannable({ helpers: 1, stages: [stage('a', []), stage('a', [])] })).toMatch(/id of its own/);
     expect(runPlan({ helpers: 2, stages: [] })).toEqual({
       makespanSeconds: 0,
       lowerBoundSeconds: 0,

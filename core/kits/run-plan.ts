@@ -1,6 +1,7 @@
 /** An afternoon of making: who does which batch of which stage when, with so many helpers and machines. */
 import { Type, type Static } from '@sinclair/typebox';
 import { seeded, shuffled, type Random } from '~/core/chance/random';
+import { sharedId } from '~/core/check/ids';
 import { Whole } from '~/core/check/schema';
 
 const MOST_TASKS = 5000;
@@ -77,7 +78,8 @@ interface Job {
 /** One sentence on what cannot be planned; undefined when all can. */
 export function unplannable({ stages, helpers }: Afternoon): string | undefined {
   const ids = new Set(stages.map(({ id }) => id));
-  if (ids.size < stages.length) return 'Two stages have the same name.';
+  const shared = sharedId('stage', stages);
+  if (shared) return shared;
   for (const { id, after, people = 1 } of stages) {
     const unknown = after.find((one) => !ids.has(one));
     if (unknown !== undefined) return `The stage ${id} comes after ${unknown}, which is not there.`;
@@ -139,11 +141,7 @@ function jobsOf(stages: readonly Stage[]): Job[] {
 }
 
 /** No plan is shorter: all work shared out, the work of each machine, the longest chain. */
-function lowerBound(
-  jobs: readonly Job[],
-  helpers: number,
-  machines: Readonly<Record<string, number>>,
-): number {
+function lowerBound(jobs: readonly Job[], helpers: number, machines: ReadonlyMap<string, number>): number {
   const work = jobs.reduce((total, { seconds, people }) => total + seconds * people, 0);
   const onMachine = new Map<string, number>();
   for (const { machine, seconds } of jobs)
@@ -151,7 +149,7 @@ function lowerBound(
   return Math.max(
     0,
     work / helpers,
-    ...[...onMachine].map(([machine, seconds]) => seconds / (machines[machine] ?? 1)),
+    ...[...onMachine].map(([machine, seconds]) => seconds / (machines.get(machine) ?? 1)),
     ...jobs.map(({ tail }) => tail),
   );
 }
@@ -168,7 +166,8 @@ const BRIEF_MS = 400;
 export function runPlan(afternoon: Afternoon): RunPlan {
   const wrong = unplannable(afternoon);
   if (wrong !== undefined) throw new RangeError(wrong);
-  const { stages, helpers, machines = {} } = afternoon;
+  const { stages, helpers } = afternoon;
+  const machines = new Map(Object.entries(afternoon.machines ?? {}));
   const jobs = jobsOf(stages);
   const bound = lowerBound(jobs, helpers, machines);
   const random = seeded(1);
@@ -187,14 +186,14 @@ export function runPlan(afternoon: Afternoon): RunPlan {
 /** Orders to try: smaller numbers are begun first. */
 function* ranks(
   jobs: readonly Job[],
-  machines: Readonly<Record<string, number>>,
+  machines: ReadonlyMap<string, number>,
   helpers: number,
   random: Random,
 ): Generator<readonly number[]> {
   const load = new Map<string, number>();
   for (const { machine, seconds } of jobs)
     if (machine !== undefined)
-      load.set(machine, (load.get(machine) ?? 0) + seconds / (machines[machine] ?? 1));
+      load.set(machine, (load.get(machine) ?? 0) + seconds / (machines.get(machine) ?? 1));
   const work = jobs.reduce((total, { seconds, people }) => total + seconds * people, 0) / helpers;
   /** What leads to a machine that is busy nearly all the time must not wait. */
   const pressing = jobs.map(() => 0);
@@ -228,7 +227,7 @@ function laidOut(
   jobs: readonly Job[],
   stages: readonly Stage[],
   helpers: number,
-  machines: Readonly<Record<string, number>>,
+  machines: ReadonlyMap<string, number>,
   rank: readonly number[],
 ): Task[] {
   const waits = jobs.map(({ before }) => before.length);
@@ -237,7 +236,7 @@ function laidOut(
   const ready = jobs.flatMap((_, i) => (waits[i] === 0 ? [i] : []));
   const busy = new Array<boolean>(helpers).fill(false);
   const free = new Map<string, number>();
-  for (const { machine } of jobs) if (machine !== undefined) free.set(machine, machines[machine] ?? 1);
+  for (const { machine } of jobs) if (machine !== undefined) free.set(machine, machines.get(machine) ?? 1);
   const running: { job: number; end: number; by: number[] }[] = [];
   const started = new Map<number, number>();
   const setUp = new Map<number, number>();

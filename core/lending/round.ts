@@ -4,6 +4,7 @@
  * an assignment with whole numbers, solved by HiGHS in three steps, each holding what the step before it reached.
  */
 import { Type, type Static } from '@sinclair/typebox';
+import { byId } from '~/core/check/ids';
 import { solve, type Condition, type Programme } from '~/core/solver/milp';
 import { count } from '~/core/words/numbers';
 
@@ -151,7 +152,7 @@ export function wallWords(
   kit: string,
   family: string,
 ): string | undefined {
-  const [one, whom] = [byId(kits, 'kit').get(kit), byId(families, 'family').get(family)];
+  const [one, whom] = [byId('kit', kits).get(kit), byId('family', families).get(family)];
   if (!one || !whom) throw new RangeError('This kit or this family is not in the hand-out.');
   const wall = wallBetween(one, whom, false);
   return wall && SENTENCES[wall];
@@ -183,13 +184,6 @@ export function fairnessOf(
   );
 }
 
-/** Things by their ids. Throws RangeError for an id that stands twice. */
-function byId<T extends { id: string }>(list: readonly T[], what: string): Map<string, T> {
-  const found = new Map(list.map((one) => [one.id, one]));
-  if (found.size < list.length) throw new RangeError(`Each ${what} needs an id of its own.`);
-  return found;
-}
-
 /**
  * The best hand-out. Throws RangeError for a pin that names what is not there, that stands against another one, or that
  * would go through a wall: no pin sends a bag where it is not safe.
@@ -200,7 +194,7 @@ export async function round(
   progress: (step: RoundStep) => void = () => undefined,
 ): Promise<Round> {
   const { copies, kits, families, pins = [], vetoes = [], weights = USUAL_WEIGHTS } = asked;
-  const [kitOf, familyOf, copyOf] = [byId(kits, 'kit'), byId(families, 'family'), byId(copies, 'copy')];
+  const [kitOf, familyOf, copyOf] = [byId('kit', kits), byId('family', families), byId('copy', copies)];
   for (const { id, kit } of copies)
     if (!kitOf.has(kit)) throw new RangeError(`Copy ${id} is of the kit ${kit}, which is not in the list.`);
   const vetoed = new Set(vetoes.map(({ family, kit }) => JSON.stringify([family, kit])));

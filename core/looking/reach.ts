@@ -1,6 +1,7 @@
 /** Who is reached: the share of each group with its interval, and each pair of groups with that of its difference. */
 import { Type, type Static } from '@sinclair/typebox';
 import { newcombe, wilson, type Difference, type Share } from '~/core/chance/intervals';
+import { ownIds } from '~/core/check/ids';
 import { Whole } from '~/core/check/schema';
 
 export const reachSchema = Type.Object(
@@ -29,10 +30,10 @@ export interface Pair extends Difference {
 
 /** Shares of groups, and each pair of them in the order of the input. Throws RangeError for more reached than there are. */
 export function reach({ groups }: ReachAsked): { groups: Record<string, Share>; pairs: Pair[] } {
+  ownIds('group', groups);
   const shares = new Map<string, Share>();
   for (const { id, reached, of } of groups) {
     if (reached > of) throw new RangeError(`${id}: ${reached} are reached, and there are only ${of}.`);
-    if (shares.has(id)) throw new RangeError(`Each group needs an id of its own: ${id}.`);
     shares.set(id, wilson(reached, of));
   }
   const ids = [...shares.keys()];

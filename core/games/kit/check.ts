@@ -1,7 +1,7 @@
 /** Parameters from outside, in whatever form: a form, a file, the command line, an address. */
 import type { TSchema } from '@sinclair/typebox';
 import { readCards } from '~/core/cards/deck';
-import { checkJson, type Checked, type FieldErrors } from '~/core/check/check';
+import { checkJson, firstOfEach, type Checked } from '~/core/check/check';
 import { faultsOf, settle, type Game, type Variant } from './game';
 import type { Params } from './types';
 
@@ -18,6 +18,8 @@ const KEYBOARD_SIGNS: Record<string, string> = { '-': '−', '*': '×', x: '×',
  */
 export function check(game: Game, input: unknown): Checked<Variant> {
   const properties = game.schema.properties as Record<string, TSchema>;
+  const known = (name: string): TSchema | undefined =>
+    Object.hasOwn(properties, name) ? properties[name] : undefined;
   const long = Object.entries(typeof input === 'object' && input !== null ? input : {}).find(
     ([, value]: [string, unknown]) =>
       (typeof value === 'string' && value.length > MOST_CHARS) ||
@@ -26,25 +28,24 @@ export function check(game: Game, input: unknown): Checked<Variant> {
   if (long)
     return {
       ok: false,
-      errors: { [long[0]]: `${properties[long[0]]?.title ?? 'This'} is too long to be read.` },
+      errors: { [long[0]]: `${known(long[0])?.title ?? 'This'} is too long to be read.` },
     };
   const eased =
     typeof input === 'object' && input !== null && !Array.isArray(input)
       ? Object.fromEntries(
-          Object.entries(input).map(([name, value]) => [
-            name,
-            properties[name] ? ease(properties[name], value) : value,
-          ]),
+          Object.entries(input).map(([name, value]) => {
+            const schema = known(name);
+            return [name, schema ? ease(schema, value) : value];
+          }),
         )
       : input;
   const checked = checkJson(game.schema, eased);
   if (!checked.ok) {
-    const errors: FieldErrors = {};
-    for (const [path, sentence] of Object.entries(checked.errors)) {
+    const errors = Object.entries(checked.errors).map(([path, sentence]) => {
       const field = path.split('.')[0]!;
-      errors[field] ??= wantsList(properties[field], (input as Params | null)?.[field]) ?? sentence;
-    }
-    return { ok: false, errors };
+      return [field, wantsList(known(field), (input as Params | null)?.[field]) ?? sentence] as const;
+    });
+    return { ok: false, errors: firstOfEach(errors) };
   }
   const params = checked.value as Params;
   const errors = faultsOf(game, params);
