@@ -128,7 +128,7 @@ export async function fillBig(client: pg.Client, sizes: BigSizes = BIG): Promise
     await run(
       `insert into part_count (school_id, copy_id, loan_id, cause, material, expected, counted, at)
        select l.school_id, l.copy_id, l.id, 'return', m.material, 6, case when m.nth = 1 and hashtext(l.id::text) % 12 = 0 then 5 else 6 end, l.returned_on::timestamptz
-       from loan l, unnest(array['two-colour-counter', 'mat', 'cup', 'pencil', 'zip-bag']) with ordinality m(material, nth)
+       from loan l, unnest(array['two-colour-counter', 'mat', 'cup', 'pencil', 'bag']) with ordinality m(material, nth)
        where l.school_id = $1 and l.returned_on is not null
          and not exists (select from part_count p where p.school_id = $1 and p.loan_id = l.id)
        order by l.returned_on`,

@@ -58,6 +58,7 @@ async function pagesOf(owner: string): Promise<{ staff: string[]; family: string
       `select copy_id from loan where ${ours} group by copy_id order by count(*) desc limit 1`,
     );
     const tag = await one(`select tag from copy where ${ours} and length(tag) = 5 limit 1`);
+    const evening = await one(`select id from evening where ${ours} limit 1`);
     const loan = await one(`select id from loan where ${ours} and closed_as is null limit 1`);
     const printed = await one(`select id from copy where ${ours} and printed_at is not null limit 1`);
     const link = await one(
@@ -70,7 +71,6 @@ async function pagesOf(owner: string): Promise<{ staff: string[]; family: string
         '/choose/five-to-mark',
         '/choose/compare',
         '/choose/deck',
-        '/choose/store',
         '/choose/own/new',
         `/choose/own/${own}`,
         '/fill',
@@ -91,6 +91,7 @@ async function pagesOf(owner: string): Promise<{ staff: string[]; family: string
         '/lend/rules',
         '/lend/tables',
         '/lend/evenings',
+        ...(evening ? [`/lend/evenings/${evening}`] : []),
         '/lend/rehearse',
         '/lend/rehearse/two-tone-spill',
         '/lend/families',
@@ -106,6 +107,9 @@ async function pagesOf(owner: string): Promise<{ staff: string[]; family: string
         '/listen',
         '/listen/games',
         '/listen/calls',
+        '/listen/slips',
+        '/listen/texts',
+        `/listen/families/${family}`,
         '/look-back',
         '/look-back/wear',
         '/look-back/copies',
@@ -261,8 +265,8 @@ function say(small: Map<string, Measured>, large: Map<string, Measured>): void {
   const cell = ({ ms, p95, cpu, kB }: Measured): string =>
     [ms.toFixed(0), p95.toFixed(0), cpu.toFixed(0), kB.toFixed(0)].map((text) => text.padStart(6)).join(' ');
   for (const [name, a] of small) {
-    const b = large.get(name)!;
-    if (b.kB === 0) continue;
+    const b = large.get(name);
+    if (!b || b.kB === 0) continue;
     const wanted = name === '/p/…' ? WANTED_FAMILY_MS : WANTED_MS;
     const bad = b.p95 > wanted || b.kB > MOST_KB;
     if (bad) miss();
