@@ -12,6 +12,7 @@ import {
   countedBy,
   gaps,
   MEASURES,
+  monthsSentence,
   sharesBy,
   sharesSentence,
   SMALL,
@@ -82,7 +83,7 @@ const family = (language: string, lent: number, answered = 0): FamilyFact => ({
   group: 'Room 1',
   lent,
   answered,
-  months: lent ? ['2026-10'] : [],
+  months: lent ? [{ month: '2026-10', lent, answered }] : [],
 });
 const many = (n: number, one: FamilyFact): FamilyFact[] => Array.from({ length: n }, () => one);
 const SCHOOL = [
@@ -143,11 +144,44 @@ describe('who is reached', () => {
       ['pt', 0, 2],
       ['ar', 0, 1],
     ]);
-    expect(byMonth(SCHOOL, ['2026-09', '2026-10']).map(({ n }) => n)).toEqual([0, 21]);
-    expect(byMonth([], ['2026-09'])).toEqual([]);
+    const { reached, answered, again } = MEASURES;
+    expect(byMonth(SCHOOL, ['2026-09', '2026-10'], reached).map(({ n }) => n)).toEqual([0, 21]);
+    expect(byMonth([], ['2026-09'], reached)).toEqual([]);
+    // Of a month in which nobody had a bag nothing can be said of answers.
+    expect(byMonth(SCHOOL, ['2026-09', '2026-10'], answered).map(({ id, n, of }) => [id, n, of])).toEqual([
+      ['2026-10', 18, 21],
+    ]);
+    const twice: FamilyFact = {
+      ...family('en', 2, 1),
+      months: [
+        { month: '2026-09', lent: 1, answered: 1 },
+        { month: '2026-11', lent: 1, answered: 0 },
+      ],
+    };
+    const both = [...many(3, twice), family('en', 1)];
+    const months = ['2026-09', '2026-10', '2026-11'];
+    expect(byMonth(both, months, again).map(({ n, of }) => [n, of])).toEqual([
+      [0, 3],
+      [0, 1],
+      [3, 3],
+    ]);
+    expect(byMonth(both, months, answered).map(({ n, of }) => [n, of])).toEqual([
+      [3, 3],
+      [0, 1],
+      [0, 3],
+    ]);
+    expect(monthsSentence(byMonth(both, months, reached), reached)).toBe(
+      'Fewest families had a bag in Oct 2026 (1 of 4), most in Nov 2026 (3 of 4).',
+    );
+    expect(monthsSentence(byMonth(both, months.slice(1, 2), reached), reached)).toBe(
+      '1 of 4 families had a bag.',
+    );
+    expect(monthsSentence([], reached)).toMatch(/nobody yet/);
     // Who came in October is not missing in September.
     const late = SCHOOL.map((one, i) => (i < 7 ? { ...one, knownOn: '2026-10-12' } : one));
-    expect(byMonth(late, ['2026-08', '2026-09', '2026-10']).map(({ of }) => of)).toEqual([20, 20, 27]);
+    expect(byMonth(late, ['2026-08', '2026-09', '2026-10'], reached).map(({ of }) => of)).toEqual([
+      20, 20, 27,
+    ]);
     const came = sharesBy(
       SCHOOL.map((one, i) => ({ ...one, came: i < 5 })),
       'language',
@@ -210,7 +244,7 @@ describe('what others may see', () => {
       answered: 18,
       languages: countedBy(SCHOOL, 'language', MEASURES.reached),
       grades: countedBy(SCHOOL, 'grade', MEASURES.reached),
-      months: byMonth(SCHOOL, ['2026-09', '2026-10', '2026-11']),
+      months: byMonth(SCHOOL, ['2026-09', '2026-10', '2026-11'], MEASURES.reached),
       rightByGrade: countedBy(SCHOOL, 'grade', MEASURES.answered),
       right: { n: 12, of: 30 },
       playsPerLoan: 3.2,

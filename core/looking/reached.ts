@@ -26,8 +26,16 @@ export interface FamilyFact extends Grouped {
   lent: number;
   /** Of them those that were answered. */
   answered: number;
-  /** Months of the period in which it was lent something: "2026-11". */
-  months: readonly string[];
+  /** Loans of the period before those that are looked at. */
+  before?: number;
+  /** The months of the period in which it was lent something, with what became of these loans. */
+  months: readonly OfMonth[];
+}
+export interface OfMonth {
+  /** "2026-11" */
+  month: string;
+  lent: number;
+  answered: number;
 }
 
 /** What is looked back on of families. */
@@ -35,7 +43,11 @@ export type Measure = 'reached' | 'answered' | 'again';
 export const MEASURES: Record<Measure, Counting<FamilyFact>> = {
   reached: { title: 'had a bag', of: () => true, is: (one) => one.lent > 0 },
   answered: { title: 'told how it went', of: (one) => one.lent > 0, is: (one) => one.answered > 0 },
-  again: { title: 'had a bag again', of: (one) => one.lent > 0, is: (one) => one.lent > 1 },
+  again: {
+    title: 'had a bag again',
+    of: (one) => one.lent > 0,
+    is: (one) => one.lent + (one.before ?? 0) > 1,
+  },
 };
 /** Who came to an evening, of those that could. */
 export const CAME: Counting<Grouped & { came: boolean }> = {
@@ -50,6 +62,9 @@ export const DIMENSIONS = {
   group: 'by class',
 } as const;
 export type Dimension = keyof typeof DIMENSIONS;
+/** What can be looked at: groups of families, or one month after the other. */
+export const VIEWS = { ...DIMENSIONS, month: 'by month' } as const;
+export type View = keyof typeof VIEWS;
 
 /** Groups smaller than this are said to be small, and are not broken out where others read it. */
 export const SMALL = 5;
@@ -209,20 +224,42 @@ const monthName = (month: string): string =>
     new Date(`${month}-01T00:00:00Z`),
   );
 
-/** How many families had a bag in each month, of those that were known by its end. */
-export const byMonth = (families: readonly FamilyFact[], months: readonly string[]): GroupShare[] =>
+/** A family as it is looked back on in one month of the period. */
+function inMonth(family: FamilyFact, month: string): FamilyFact {
+  const { lent = 0, answered = 0 } = family.months.find((one) => one.month === month) ?? {};
+  const before = family.months.filter((one) => one.month < month).reduce((sum, one) => sum + one.lent, 0);
+  return { ...family, lent, answered, before };
+}
+
+/** Shares of each month, of the families that were known by its end; months of which nothing can be said are left out. */
+export const byMonth = (
+  families: readonly FamilyFact[],
+  months: readonly string[],
+  { of, is }: Counting<FamilyFact>,
+): GroupShare[] =>
   months.flatMap((month) => {
-    const known = families.filter(({ knownOn }) => knownOn.slice(0, 7) <= month);
-    if (known.length === 0) return [];
-    const n = known.filter((one) => one.months.includes(month)).length;
-    return [
-      {
-        id: month,
+    const counted = families
+      .filter(({ knownOn }) => knownOn.slice(0, 7) <= month)
+      .map((one) => inMonth(one, month))
+      .filter(of)
+      .map((one, i) => ({
+        group: month,
         label: monthName(month),
-        n,
-        of: known.length,
-        ...wilson(n, known.length),
-        small: known.length < SMALL,
-      },
-    ];
+        unit: String(i),
+        family: String(i),
+        is: is(one),
+      }));
+    return counted.length ? [shareOf(month, monthName(month), counted)] : [];
   });
+
+/** What months show, in a sentence: the lowest and the highest. */
+export function monthsSentence(shares: readonly GroupShare[], { title }: { title: string }): string {
+  const sorted = [...shares].sort((a, b) => a.share - b.share);
+  const [low, high] = [sorted[0], sorted.at(-1)];
+  if (!low || !high) return 'There is nobody yet of whom something could be said.';
+  const told = ({ label, n, of }: GroupShare): string => `${label} (${n} of ${of})`;
+  if (shares.length === 1) return `${low.n} of ${count(low.of, 'family', 'families')} ${title}.`;
+  return low.share === high.share
+    ? `In every month ${Math.round(low.share * 100)} in 100 families ${title}.`
+    : `Fewest families ${title} in ${told(low)}, most in ${told(high)}.`;
+}

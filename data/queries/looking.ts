@@ -14,31 +14,42 @@ export interface Span {
 const all = async <T>(at: SchoolHandle, query: SQL): Promise<T[]> => (await at.execute(query)).rows as T[];
 
 /** Each family that was known by the end of the span and was not forgotten, with its loans in it. */
-export const familyFacts = (
+export async function familyFacts(
   at: SchoolHandle,
   { from, to }: Span,
-): Promise<(FamilyFact & { id: string; name: string; lastOn: string | null })[]> =>
-  all(
+): Promise<(FamilyFact & { id: string; name: string; lastOn: string | null })[]> {
+  const rows = await all<
+    Omit<FamilyFact, 'lent' | 'answered'> & { id: string; name: string; lastOn: string | null }
+  >(
     at,
     sql`
     with lent as (
       select * from loan where school_id = ${at.schoolId} and closed_as is distinct from 'undone'),
     ever as (
       select family_id, min(lent_on) as first, max(lent_on) as last from lent group by family_id),
+    monthly as (
+      select l.family_id, to_char(l.lent_on, 'YYYY-MM') as month, count(*)::int as lent,
+        count(*) filter (where exists (select from answer a where a.school_id = ${at.schoolId} and a.loan_id = l.id))::int as answered
+      from lent l where l.lent_on between ${from} and ${to} group by 1, 2),
+    of_family as (
+      select family_id, json_agg(json_build_object('month', month, 'lent', lent, 'answered', answered) order by month) as months
+      from monthly group by family_id),
     known as (
       select f.*, e.last, least((f.created_at at time zone ${at.timeZone})::date, e.first) as known_on
       from family f left join ever e on e.family_id = f.id
       where f.school_id = ${at.schoolId} and f.forgotten_at is null)
     select k.id, k.name, k.language, k.children, k."group", k.known_on as "knownOn", k.last as "lastOn",
-      count(l.id)::int as lent,
-      count(l.id) filter (where exists (select from answer a where a.school_id = ${at.schoolId} and a.loan_id = l.id))::int as answered,
-      coalesce(array_agg(distinct to_char(l.lent_on, 'YYYY-MM')) filter (where l.id is not null), '{}') as months
-    from known k
-    left join lent l on l.family_id = k.id and l.lent_on between ${from} and ${to}
+      coalesce(m.months, '[]') as months
+    from known k left join of_family m on m.family_id = k.id
     where k.known_on <= ${to}
-    group by k.id, k.name, k.search_name, k.language, k.children, k."group", k.known_on, k.last
     order by k.search_name`,
   );
+  return rows.map((row) => ({
+    ...row,
+    lent: row.months.reduce((sum, { lent }) => sum + lent, 0),
+    answered: row.months.reduce((sum, { answered }) => sum + answered, 0),
+  }));
+}
 
 /** How many loans of a span are of families that were forgotten since: they are missing among the families. */
 export const forgottenLoans = async (at: SchoolHandle, { from, to }: Span): Promise<number> => {
@@ -55,21 +66,28 @@ export const losses = (at: SchoolHandle, { from, to }: Span): Promise<Losses[]> 
   all(
     at,
     sql`
-    with counted as (
-      select loan_id, copy_id, material, cause, counted, cardinality(lacks) as lacks, serial,
-        lag(counted) over each as before, lag(cardinality(lacks)) over each as lacked, expected
-      from part_count where school_id = ${at.schoolId}
-      window each as (partition by copy_id, material order by serial)),
+    with home as (
+      select id, copy_id from loan
+      where school_id = ${at.schoolId} and closed_as = 'returned' and returned_on between ${from} and ${to}),
     last as (
-      select distinct on (loan_id, material) * from counted
-      where cause = 'return' and loan_id is not null order by loan_id, material, serial desc)
+      select distinct on (p.loan_id, p.material) p.loan_id, p.copy_id, p.material, p.expected, p.counted, cardinality(p.lacks) as lacks, p.serial
+      from part_count p join home h on h.id = p.loan_id
+      where p.school_id = ${at.schoolId} and p.cause = 'return'
+      order by p.loan_id, p.material, p.serial desc)
     select c.kit_id as "kitId", last.material,
-      -- A deck with cards missing is exchanged as a whole.
-      sum(greatest(greatest(0, coalesce(before, expected) - counted), (lacks > coalesce(lacked, 0))::int))::int as lost,
+      -- What it lacked before it went out was not lost again. A deck with cards missing is exchanged as a whole.
+      sum(case when counted < expected or lacks > 0
+        then greatest(greatest(0, least(coalesce(before.had, expected), expected) - counted), (lacks > coalesce(before.lacked, 0))::int)
+        else 0 end)::int as lost,
       count(*)::int as loans
     from last
-    join loan l on l.school_id = ${at.schoolId} and l.id = last.loan_id and l.closed_as = 'returned' and l.returned_on between ${from} and ${to}
-    join copy c on c.school_id = l.school_id and c.id = l.copy_id
+    -- Only of what lacks something it is asked how it was before.
+    left join lateral (
+      select b.counted as had, cardinality(b.lacks) as lacked from part_count b
+      where (last.counted < last.expected or last.lacks > 0)
+        and b.school_id = ${at.schoolId} and b.copy_id = last.copy_id and b.material = last.material and b.serial < last.serial
+      order by b.serial desc limit 1) before on true
+    join copy c on c.school_id = ${at.schoolId} and c.id = last.copy_id
     group by c.kit_id, last.material`,
   );
 

@@ -11,14 +11,16 @@ import {
   byYear,
   closing,
   countedBy,
-  DIMENSIONS,
   MEASURES,
+  monthsSentence,
   sharesBy,
   sharesOf,
   sharesSentence,
   type Counted,
   type Dimension,
   type Measure,
+  type View,
+  VIEWS,
 } from '~/core/looking/reached';
 import { wear } from '~/core/looking/wear';
 import { ahead, byPart, worn } from '~/core/looking/worn';
@@ -60,27 +62,30 @@ export async function periodOf(at: SchoolHandle, search: URLSearchParams) {
 export async function reachedIn(at: SchoolHandle, period: Period) {
   const [families, forgotten] = await Promise.all([familyFacts(at, period), forgottenLoans(at, period)]);
   const now = today(at);
-  const of = (by: Dimension, measure: Measure) => {
-    const shares = sharesBy(families, by, MEASURES[measure]);
+  const months = monthsOf(period);
+  const of = (by: View, measure: Measure) => {
+    const counting = MEASURES[measure];
+    if (by === 'month') {
+      const shares = byMonth(families, months, counting);
+      return { shares, sentence: monthsSentence(shares, counting), closing: [] };
+    }
+    const shares = sharesBy(families, by, counting);
     return {
       shares,
-      sentence: sharesSentence(shares, MEASURES[measure]),
+      sentence: sharesSentence(shares, counting),
       closing: measure === 'reached' ? closing(shares, by) : [],
     };
   };
   const by = Object.fromEntries(
-    (Object.keys(DIMENSIONS) as Dimension[]).map((dimension) => [
-      dimension,
-      Object.fromEntries(
-        (Object.keys(MEASURES) as Measure[]).map((measure) => [measure, of(dimension, measure)]),
-      ),
+    (Object.keys(VIEWS) as View[]).map((view) => [
+      view,
+      Object.fromEntries((Object.keys(MEASURES) as Measure[]).map((measure) => [measure, of(view, measure)])),
     ]),
-  ) as Record<Dimension, Record<Measure, ReturnType<typeof of>>>;
+  ) as Record<View, Record<Measure, ReturnType<typeof of>>>;
   return {
     by,
     /** Who had a bag, one by one, for figures that put groups together. */
     counted: (dimension: Dimension) => countedBy(families, dimension, MEASURES.reached),
-    months: byMonth(families, monthsOf(period)),
     families: families.length,
     lent: families.filter(({ lent }) => lent > 0).length,
     loans: families.reduce((sum, { lent }) => sum + lent, 0),

@@ -35,7 +35,7 @@ export async function reportOf(
     answered: reach.answered,
     languages: reach.counted('language'),
     grades: reach.counted('grade'),
-    months: reach.months,
+    months: reach.by.month.reached.shares,
     rightByGrade: played.said,
     ...(told.said >= SMALL ? { right: { n: right, of: played.words } } : {}),
     ...(playsPerLoan === undefined || told.times < SMALL ? {} : { playsPerLoan }),

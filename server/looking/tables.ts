@@ -1,5 +1,5 @@
 /** Every table of looking back as a file: a line of headings and the rows below it. */
-import { DIMENSIONS, type Dimension, type GroupShare } from '~/core/looking/reached';
+import { VIEWS, type GroupShare, type View } from '~/core/looking/reached';
 import type { Period } from '~/core/looking/period';
 import type { SchoolHandle } from '~/data/db';
 import { writeRows } from '../csv';
@@ -26,7 +26,7 @@ const shares = (measure: string, list: readonly GroupShare[]): Sheet['rows'] =>
 const SHARES = ['measure', 'group', 'families', 'of', 'share', 'low', 'high'];
 
 const reachedBy =
-  (by: Dimension) =>
+  (by: View) =>
   async (at: SchoolHandle, period: Period): Promise<Sheet> => {
     const found = (await reachedIn(at, period)).by[by];
     return {
@@ -42,12 +42,8 @@ const reachedBy =
 type Table = (at: SchoolHandle, period: Period, termEnds: string | undefined) => Promise<Sheet>;
 const TABLES: Readonly<Record<string, Table>> = {
   ...Object.fromEntries(
-    (Object.keys(DIMENSIONS) as Dimension[]).map((by): [string, Table] => [`reached-${by}`, reachedBy(by)]),
+    (Object.keys(VIEWS) as View[]).map((by): [string, Table] => [`reached-${by}`, reachedBy(by)]),
   ),
-  months: async (at, period) => ({
-    columns: SHARES,
-    rows: shares('had a bag', (await reachedIn(at, period)).months),
-  }),
   wear: async (at, period) => ({
     columns: ['part', 'lost', 'loans', 'perLoan', 'low', 'high', 'spares', 'lostCents', 'bagsCents'],
     rows: (await wearIn(at, period)).parts.map((one) => [

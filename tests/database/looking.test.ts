@@ -145,8 +145,10 @@ describe('a period looked back on', () => {
     expect(await reachedIn(world.at, then)).toMatchObject({ families: 1, lent: 1, nothing: [] });
     const wide = await reachedIn(world.at, { ...then, to: day });
     expect(wide).toMatchObject({ families: 3, lent: 1 });
-    expect(wide.months.at(-1)).toMatchObject({ of: 3 });
-    expect(wide.months.find(({ n }) => n > 0)).toMatchObject({ n: 1, of: 1 });
+    const { shares } = wide.by.month.reached;
+    expect(shares.at(-1)).toMatchObject({ of: 3 });
+    expect(shares.find(({ n }) => n > 0)).toMatchObject({ n: 1, of: 1 });
+    expect(wide.by.month.answered.shares).toMatchObject([{ n: 0, of: 1 }]);
     await everything().execute(
       sql`update family set created_at = now() - interval '80 days' where name = 'Family Auk'`,
     );
@@ -159,7 +161,7 @@ describe('a period looked back on', () => {
       'reached-language',
       'reached-grade',
       'reached-group',
-      'months',
+      'reached-month',
       'wear',
       'wear-kits',
       'wear-games',

@@ -1,5 +1,5 @@
 import { Link, data, useSearchParams } from 'react-router';
-import { DIMENSIONS, MEASURES, type Dimension, type Measure } from '~/core/looking/reached';
+import { VIEWS, MEASURES, type View, type Measure } from '~/core/looking/reached';
 import { aboutLanguage } from '~/core/words/languages';
 import { count } from '~/core/words/numbers';
 import { listShortages, mend, undoMend } from '~/data/queries/counts';
@@ -27,7 +27,7 @@ export async function loader({ request }: Route.LoaderArgs) {
   const search = new URL(request.url).searchParams;
   const first = firstOf(search, SIZE);
   const asked = search.get('by') ?? '';
-  const by: Dimension = Object.hasOwn(DIMENSIONS, asked) ? (asked as Dimension) : 'language';
+  const by: View = Object.hasOwn(VIEWS, asked) ? (asked as View) : 'language';
   const { period, offered } = await periodOf(at, search);
   const [reach, shortages, now, onHand] = await Promise.all([
     reachedIn(at, period),
@@ -76,10 +76,24 @@ export async function action({ request }: Route.ActionArgs) {
     '': async () => data<Mended>({ said: (await mend(at, copyId, id)) ? 'mended' : 'nothing', copyId }),
   });
 }
+const INTERVAL = 'The line is the interval that holds the share with 95 in 100 (Wilson)';
+/** How the shares of a view are reckoned. */
+function howOf(by: View, measure: Measure): string {
+  if (by === 'month')
+    return {
+      reached: `Of the families that were known by the end of the month. ${INTERVAL}. The first and the last month may be partly outside the period.`,
+      answered: 'Of the families that had a bag in the month. What is still at home may be answered yet.',
+      again: 'Of the families that had a bag in the month: those that had another one in this period before.',
+    }[measure];
+  return measure === 'reached'
+    ? `${INTERVAL}; a difference is spoken of only where its interval leaves out zero (Newcombe).${by === 'grade' ? ' A family counts in the grade of each of its children.' : ''}`
+    : 'Of the families that had a bag.';
+}
+
 export default function Overview({ loaderData, actionData }: Route.ComponentProps) {
   const { period, offered, by, shown, reached, nothing, unreached, shortages, first, short } = loaderData;
   const [search] = useSearchParams();
-  const of = (dimension: Dimension): string => {
+  const of = (dimension: View): string => {
     const next = new URLSearchParams(search);
     next.set('by', dimension);
     return `?${next}`;
@@ -96,9 +110,9 @@ export default function Overview({ loaderData, actionData }: Route.ComponentProp
         ) : (
           <>
             <Row $gap="1.2rem">
-              {(Object.keys(DIMENSIONS) as Dimension[]).map((dimension) => (
+              {(Object.keys(VIEWS) as View[]).map((dimension) => (
                 <Link key={dimension} to={of(dimension)} aria-current={dimension === by ? 'true' : undefined}>
-                  {dimension === by ? <strong>{DIMENSIONS[dimension]}</strong> : DIMENSIONS[dimension]}
+                  {dimension === by ? <strong>{VIEWS[dimension]}</strong> : VIEWS[dimension]}
                 </Link>
               ))}
             </Row>
@@ -111,29 +125,13 @@ export default function Overview({ loaderData, actionData }: Route.ComponentProp
               <ShareFigure
                 key={measure}
                 id={measure}
-                title={`Families that ${MEASURES[measure].title}, ${DIMENSIONS[by]}`}
+                title={`Families that ${MEASURES[measure].title}, ${VIEWS[by]}`}
                 sentence={shown[measure].sentence}
                 csv={tableFile(`reached-${by}`, period)}
                 shares={shown[measure].shares}
-                how={
-                  measure === 'reached'
-                    ? `The line is the interval that holds the share with 95 in 100 (Wilson); a difference is spoken of only where its interval leaves out zero (Newcombe).${by === 'grade' ? ' A family counts in the grade of each of its children.' : ''}`
-                    : `Of the families that had a bag.`
-                }
+                how={howOf(by, measure)}
               />
             ))}
-            <ShareFigure
-              id="months"
-              title="Families that had a bag, month by month"
-              sentence={
-                reached.months.length > 1
-                  ? `Between ${Math.min(...reached.months.map(({ n }) => n))} and ${Math.max(...reached.months.map(({ n }) => n))} families in a month.`
-                  : `${reached.months[0]?.n ?? 0} of ${reached.families} families.`
-              }
-              csv={tableFile('months', period)}
-              shares={reached.months}
-              how="Of the families that were known by the end of the month. The first and the last month may be partly outside the period."
-            />
             <Panel aria-labelledby="nothing">
               <Stack $gap="0.6rem">
                 <h2 id="nothing">Who has had nothing, and for how long</h2>
