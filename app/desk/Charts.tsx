@@ -72,6 +72,9 @@ export function Figure<R>({
   );
 }
 
+/** A letter beside a bar is about so wide, and there is room for so much at least. */
+const [LETTER, LEAST_BESIDE] = [8.2, 170];
+
 /** What stands beside each bar: an axis of its own, so that a bar of no length has its words too. */
 const Beside = ({ told }: { told: readonly string[] }) => (
   <YAxis
@@ -79,7 +82,7 @@ const Beside = ({ told }: { told: readonly string[] }) => (
     orientation="right"
     type="category"
     dataKey={(_: unknown) => ''}
-    width={170}
+    width={Math.max(LEAST_BESIDE, ...told.map((one) => one.length * LETTER))}
     axisLine={false}
     tickLine={false}
     interval={0}

@@ -89,7 +89,7 @@ export default function HowManyCopies({ loaderData }: Route.ComponentProps) {
                   share: chanceNoneHome,
                   low: chanceNoneHome,
                   high: chanceNoneHome,
-                  told: `${share(chanceNoneHome)}; ${count(copies, 'copy', 'copies')}, ${copiesNeeded} enough`,
+                  told: `${(chanceNoneHome * 100).toFixed(1)} in 100: ${count(copies, 'copy', 'copies')}, ${copiesNeeded} enough`,
                 }))}
               />
             </Figure>
