@@ -197,7 +197,10 @@ describe('an evening', () => {
     });
     await open(page, `/lend/evenings/${id}`);
     await page.getByRole('button', { name: 'Ask every family, each in its language' }).click();
-    await page.getByText(/families are told|messages? waits? until/).first().waitFor();
+    await page
+      .getByText(/families are told|messages? waits? until/)
+      .first()
+      .waitFor();
     await expectAccessible(page);
     const invited = async () => invitedTo(world.at, id);
     const all = (await invited()).length;
