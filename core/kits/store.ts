@@ -66,8 +66,8 @@ export type OnHand = AtHand;
 
 /** Whether the store has so many of a material; what nobody has counted is taken to be enough. */
 export const has = (onHand: OnHand, material: string, quantity: number): boolean => {
-  const there = onHand[material];
-  return there === null || (there !== undefined && there >= quantity);
+  const there = Object.hasOwn(onHand, material) ? onHand[material] : 0;
+  return there === null || (there ?? 0) >= quantity;
 };
 
 /** What the store lacks for so many copies of what one copy holds. Paper is printed, not stored. */
