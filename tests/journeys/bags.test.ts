@@ -65,9 +65,9 @@ describe('what bags need', () => {
     expect(await page.getByText('Se perdió una ficha.').count()).toBe(0);
     await page.getByText('a toy car').waitFor();
     await expectAccessible(page);
-    await page.getByRole('button', { name: `Cleaned: ${showTag(first!.tag)}` }).click();
+    await page.getByRole('button', { name: `It is clean: ${showTag(first!.tag)}` }).click();
     await page.getByText(`Noted for ${showTag(first!.tag)}.`).waitFor();
-    await page.getByRole('button', { name: /^Make .* whole$/ }).click();
+    await page.getByRole('button', { name: /^Make it whole/ }).click();
     await page.getByText('One copy is whole; what it was given is missing in the other.').waitFor();
     const after = await listShortages(world.at);
     expect(new Set(after.map(({ copyId }) => copyId)).size).toBe(1);

@@ -447,7 +447,7 @@ describe('the door', () => {
     const ruut = await visitor();
     await signIn(ruut.page, 'Ruut');
     await ruut.page.getByRole('heading', { name: /what there is to do, Ruut/ }).waitFor();
-    await page.getByRole('button', { name: 'End the access of Ruut' }).click();
+    await page.getByRole('button', { name: 'End this access: Ruut' }).click();
     await page.getByText('They can no longer sign in.').waitFor();
     await ruut.page.goto('/lend');
     await ruut.page.waitForURL('**/sign-in**');
@@ -456,7 +456,7 @@ describe('the door', () => {
     await page.getByLabel('Password').fill(PASSWORD);
     await page.getByRole('button', { name: 'Add this person' }).click();
     await page.getByText('ruut can sign in now.').waitFor();
-    await page.getByRole('button', { name: 'End the access of Coordinator' }).click();
+    await page.getByRole('button', { name: 'End this access: Coordinator' }).click();
     await page.getByText('A school needs a coordinator').waitFor();
     expect([...complaints, ...ruut.complaints]).toEqual([]);
   });

@@ -236,7 +236,7 @@ describe('one’s own sign-in', () => {
     const coordinator = await visitor();
     await signIn(coordinator.page);
     await open(coordinator.page, '/people');
-    await coordinator.page.getByRole('button', { name: 'Give Helper a one-time link' }).click();
+    await coordinator.page.getByRole('button', { name: 'One-time link for Helper' }).click();
     await coordinator.page.getByText('Give it to Helper in person').waitFor();
     const link = (await coordinator.page.locator('code').innerText()).trim();
     const { page, complaints } = await visitor({ expected: /400|404/ });

@@ -124,7 +124,7 @@ describe('the sign-in table', () => {
 
     await page.reload();
     await page.getByText('Here: 2 families of 4').waitFor();
-    await page.getByRole('button', { name: 'Tick Family Auk in' }).click();
+    await page.getByRole('button', { name: 'Tick in Family Auk' }).click();
     await page.getByText('Here: 3 families of 4').waitFor();
     // Somebody new is typed in from the paper: name and language, and nothing else.
     await page.getByText('Somebody new, from the paper').click();

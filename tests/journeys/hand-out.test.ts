@@ -38,7 +38,7 @@ describe('a hand-out', () => {
     const vetoed = (await rows.nth(3).locator('strong').first().innerText()).trim();
     await rows
       .nth(3)
-      .getByRole('button', { name: /^No First splits for/ })
+      .getByRole('button', { name: /^Not this: no First splits for/ })
       .click();
     await page.getByRole('heading', { name: 'Ruled out' }).waitFor();
     await expect.poll(() => rows.filter({ hasText: vetoed }).count()).toBe(0);

@@ -173,7 +173,7 @@ describe('listening', () => {
     await open(page, '/word/two-tone-spill?language=es');
     const line = page.getByRole('listitem').filter({ hasText: 'unclear to 1 family' });
     await line.getByText(said, { exact: false }).first().waitFor();
-    await line.getByRole('link', { name: /^How line \d+ was worded/ }).click();
+    await line.getByRole('link', { name: /^its story: line/ }).click();
     await page.getByText('1 family did not understand this step').waitFor();
     await expectAccessible(page);
     const field = page.getByRole('group', { name: 'The line in Spanish' }).getByRole('textbox').last();
@@ -298,7 +298,7 @@ describe('listening', () => {
     const { page, complaints } = await visitor();
     await signIn(page, 'Helper');
     await open(page, '/listen/calls');
-    await page.getByRole('link', { name: 'Ask Family Dunlin' }).click();
+    await page.getByRole('link', { name: 'Ask them: Family Dunlin' }).click();
     await page.getByText('555-0188').waitFor();
     await expectAccessible(page);
     await page.getByText('too easy', { exact: true }).click();

@@ -281,7 +281,7 @@ describe('a school of the district', () => {
     await page.getByLabel('Give First splits to').selectOption({ label: 'Skua Point Elementary' });
     await page
       .getByRole('row', { name: /First splits/ })
-      .getByRole('button', { name: 'Let that school follow First splits' })
+      .getByRole('button', { name: 'Let it follow First splits' })
       .click();
     await page.getByText('Skua Point Elementary has it now.').waitFor();
     const [ferry] = await listOwnGames(at);
@@ -311,7 +311,7 @@ describe('a school of the district', () => {
     const other = await context.newPage();
     await open(other, '/schools');
     await expectAccessible(other);
-    await other.getByRole('button', { name: 'Open Lantern Hill Elementary' }).click();
+    await other.getByRole('button', { name: 'Open this school: Lantern Hill Elementary' }).click();
     await other.waitForURL('**/today');
     await open(other, '/lend/families');
     await other.getByText('Family Larkspur').waitFor();

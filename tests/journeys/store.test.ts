@@ -148,13 +148,13 @@ describe('the store', () => {
     const { page, complaints } = await visitor();
     await signIn(page);
     await open(page, '/look-back');
-    expect(await page.getByRole('button', { name: `Put them into ${tag} from the store` }).count()).toBe(0);
+    expect(await page.getByRole('button', { name: `Put them in from the store: ${tag}` }).count()).toBe(0);
     await open(page, '/fill/store/count?of=two-colour-counter');
     await page.getByRole('textbox', { name: /as you counted them/ }).fill('5');
     await page.getByRole('button', { name: 'Note this count' }).click();
     await page.getByText('5 two-color counters, counted for the first time.').waitFor();
     await open(page, '/look-back');
-    await page.getByRole('button', { name: `Put them into ${tag} from the store` }).click();
+    await page.getByRole('button', { name: `Put them in from the store: ${tag}` }).click();
     await page.getByText('The copy counts as complete again.').waitFor();
     expect((await there())['two-colour-counter']).toBe(3);
     expect(await listShortages(world.at)).toEqual([]);

@@ -34,7 +34,7 @@ describe('wording', () => {
     await open(page, `/print?copy=${world.copies[0]!.id}&home=so`);
     await page.getByText(/There is no Somali wording yet for/).waitFor();
     await open(page, '/word/family?language=so');
-    await page.getByRole('link', { name: 'How line 1 was worded' }).click();
+    await page.getByRole('link', { name: /^its story: line 1$/ }).click();
     await page.getByRole('heading', { name: 'Family pages and slips in Somali' }).waitFor();
     await expectAccessible(page);
     await open(page, '/word/family/minutes?language=so');
@@ -93,11 +93,11 @@ describe('wording', () => {
     await expectAccessible(page);
 
     // The arguments are turned, never typed: both wordings follow.
-    await page.getByRole('button', { name: /^counters is 6; read line 3 with 1$/ }).click();
+    await page.getByRole('button', { name: /^counters 6: read line 3 with 1$/ }).click();
     await page.getByText('Pongan 1 ficha de dos colores en el vaso.').waitFor();
 
     // Worded in place: checked while it is typed, and kept.
-    await page.getByRole('button', { name: 'Word line 2 anew' }).click();
+    await page.getByRole('button', { name: /^Word it anew: line 2$/ }).click();
     const box = page.getByRole('textbox', { name: 'Line 2 in Spanish' });
     const before = await box.inputValue();
     await box.fill('Encuentren las 6 maneras.');

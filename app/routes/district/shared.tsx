@@ -212,7 +212,7 @@ export default function SharedThings({ loaderData, actionData }: Route.Component
                             clay
                             name="intent"
                             value="hide"
-                            aria-label={`Share ${one.name} no more`}
+                            aria-label={`Share no more: ${one.name}`}
                           >
                             Share no more
                           </Button>
@@ -254,7 +254,13 @@ function TakeButtons({ name, takenBefore }: { name: string; takenBefore: boolean
   return (
     <>
       <input type="hidden" name="intent" value="take" />
-      <Button type="submit" quiet name="how" value="copy" aria-label={`Take a copy of ${name}`}>
+      <Button
+        type="submit"
+        quiet
+        name="how"
+        value="copy"
+        aria-label={`${takenBefore ? 'Take another copy' : 'Take a copy'} of ${name}`}
+      >
         {takenBefore ? 'Take another copy' : 'Take a copy'}
       </Button>
       <Button type="submit" quiet name="how" value="follow" aria-label={`Follow ${name}`}>
@@ -287,7 +293,7 @@ function Give({
         <Button type="submit" quiet name="how" value="copy" aria-label={`Give a copy of ${name}`}>
           Give a copy
         </Button>
-        <Button type="submit" quiet name="how" value="follow" aria-label={`Let that school follow ${name}`}>
+        <Button type="submit" quiet name="how" value="follow" aria-label={`Let it follow ${name}`}>
           Let it follow
         </Button>
       </Row>

@@ -96,7 +96,7 @@ export function WhoComes({
                     quiet
                     name="intent"
                     value="removeGroup"
-                    aria-label={`Take ${one.id} out`}
+                    aria-label={`Take out ${one.id}`}
                   >
                     Take out
                   </Button>

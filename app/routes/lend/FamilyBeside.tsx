@@ -46,7 +46,7 @@ export function Waits({ wishes: { holds, open } }: { wishes: Wishes }) {
                   {expectedOn && `, around ${showDay(expectedOn)}`}
                 </span>
               )}
-              <Button type="submit" quiet aria-label={`They do not wait for ${kitName} any more`}>
+              <Button type="submit" quiet aria-label={`No more: they do not wait for ${kitName}`}>
                 No more
               </Button>
             </Row>

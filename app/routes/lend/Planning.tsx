@@ -161,7 +161,7 @@ export function Planning({
                             <Button
                               quiet
                               aria-label={
-                                pinned ? `Let the bag of ${whom.name} go` : `Pin this bag to ${whom.name}`
+                                pinned ? `Let go of the bag of ${whom.name}` : `Pin this bag to ${whom.name}`
                               }
                               onPress={() =>
                                 send(
@@ -175,7 +175,7 @@ export function Planning({
                             </Button>
                             <Button
                               quiet
-                              aria-label={`No ${bag.kitName} for ${whom.name}`}
+                              aria-label={`Not this: no ${bag.kitName} for ${whom.name}`}
                               onPress={() => send({ intent: 'veto', family: match.family, kit: bag.kitId })}
                             >
                               Not this

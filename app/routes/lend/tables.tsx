@@ -255,7 +255,7 @@ export default function Tables({ loaderData, actionData }: Route.ComponentProps)
                             quiet
                             name="intent"
                             value={at ? 'untick' : 'tick'}
-                            aria-label={at ? `${name} is not here` : `Tick ${name} in`}
+                            aria-label={at ? `${name} is not here` : `Tick in ${name}`}
                           >
                             {at ? 'Not here' : 'Tick in'}
                           </Button>

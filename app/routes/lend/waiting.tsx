@@ -110,7 +110,7 @@ export default function Waiting({ loaderData, actionData }: Route.ComponentProps
                           )}
                           <input type="hidden" name="intent" value="withdraw" />
                           <input type="hidden" name="hold" value={id} />
-                          <Button type="submit" quiet aria-label={`${familyName} does not wait any more`}>
+                          <Button type="submit" quiet aria-label={`No more: ${familyName} does not wait`}>
                             No more
                           </Button>
                         </Form>

@@ -73,7 +73,7 @@ export default function Calls({ loaderData }: Route.ComponentProps) {
                 {
                   head: 'Ask',
                   cell: ({ loanId, familyName }) => (
-                    <ButtonLink quiet href={`/listen/calls/${loanId}`} aria-label={`Ask ${familyName}`}>
+                    <ButtonLink quiet href={`/listen/calls/${loanId}`} aria-label={`Ask them: ${familyName}`}>
                       Ask them
                     </ButtonLink>
                   ),

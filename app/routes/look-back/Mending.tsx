@@ -117,7 +117,7 @@ export function Mending({
                             <Button
                               type="submit"
                               quiet
-                              aria-label={`Put them into ${showTag(tag)} from the store`}
+                              aria-label={`Put them in from the store: ${showTag(tag)}`}
                             >
                               Put them in from the store
                             </Button>

@@ -105,7 +105,7 @@ export default function Me({ loaderData, actionData }: Route.ComponentProps) {
                       type="submit"
                       quiet
                       clay
-                      aria-label={`End the session with ${session.browser} since ${session.since}`}
+                      aria-label={`End it: the session with ${session.browser} since ${session.since}`}
                     >
                       End it
                     </Button>

@@ -52,7 +52,7 @@ export default function Schools({ loaderData }: Route.ComponentProps) {
               ) : (
                 <Form method="post">
                   <input type="hidden" name="school" value={id} />
-                  <Button type="submit" aria-label={`Open ${name}`}>
+                  <Button type="submit" aria-label={`Open this school: ${name}`}>
                     Open this school
                   </Button>
                 </Form>

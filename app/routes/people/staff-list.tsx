@@ -182,14 +182,14 @@ export default function People({ loaderData, actionData }: Route.ComponentProps)
                     <Form method="post">
                       <input type="hidden" name="intent" value="link" />
                       <input type="hidden" name="person" value={person.id} />
-                      <Button type="submit" quiet aria-label={`Give ${person.name} a one-time link`}>
+                      <Button type="submit" quiet aria-label={`One-time link for ${person.name}`}>
                         One-time link
                       </Button>
                     </Form>
                     <Form method="post">
                       <input type="hidden" name="intent" value="end" />
                       <input type="hidden" name="person" value={person.id} />
-                      <Button type="submit" quiet clay aria-label={`End the access of ${person.name}`}>
+                      <Button type="submit" quiet clay aria-label={`End this access: ${person.name}`}>
                         End this access
                       </Button>
                     </Form>

@@ -132,7 +132,7 @@ export default function Out({ loaderData, actionData }: Route.ComponentProps) {
                 {
                   head: <span className="visually-hidden">Action</span>,
                   cell: ({ id, tag }) => (
-                    <Link to={`/take-back/${id}`} aria-label={`Count ${showTag(tag)}`}>
+                    <Link to={`/take-back/${id}`} aria-label={`Count it: ${showTag(tag)}`}>
                       Count it
                     </Link>
                   ),

@@ -217,7 +217,7 @@ export default function Tasks({ loaderData, actionData }: Route.ComponentProps) 
                       what="report"
                       copyId={copyId}
                       settles={answerId}
-                      label={`Settled: what was told of ${showTag(tag)}`}
+                      label={`It is settled: what was told of ${showTag(tag)}`}
                     >
                       It is settled
                     </DoneButton>
@@ -258,7 +258,7 @@ export default function Tasks({ loaderData, actionData }: Route.ComponentProps) 
                         type="submit"
                         quiet
                         isPending={busy}
-                        aria-label={`Make ${showTag(into.tag)} whole`}
+                        aria-label={`Make it whole: ${showTag(into.tag)}`}
                       >
                         Make it whole
                       </Button>
@@ -287,7 +287,7 @@ export default function Tasks({ loaderData, actionData }: Route.ComponentProps) 
                     <ButtonLink
                       quiet
                       href={`/print?copy=${copyId}&scope=lost`}
-                      aria-label={`Print only what ${showTag(tag)} lacks`}
+                      aria-label={`Print only these: what ${showTag(tag)} lacks`}
                     >
                       Print only these
                     </ButtonLink>
@@ -319,7 +319,7 @@ export default function Tasks({ loaderData, actionData }: Route.ComponentProps) 
                       what={kind === 'dirty' ? 'dirty' : 'found'}
                       copyId={copyId}
                       settles={id}
-                      label={`${kind === 'dirty' ? 'Cleaned' : 'Settled'}: ${showTag(tag)}`}
+                      label={`${kind === 'dirty' ? 'It is clean' : 'It is settled'}: ${showTag(tag)}`}
                     >
                       {kind === 'dirty' ? 'It is clean' : 'It is settled'}
                     </DoneButton>
@@ -341,7 +341,7 @@ export default function Tasks({ loaderData, actionData }: Route.ComponentProps) 
                 {
                   head: ACTION,
                   cell: ({ copyId, tag }) => (
-                    <DoneButton what="clean" copyId={copyId} label={`Cleaned: ${showTag(tag)}`}>
+                    <DoneButton what="clean" copyId={copyId} label={`It is clean: ${showTag(tag)}`}>
                       It is clean
                     </DoneButton>
                   ),
@@ -368,7 +368,7 @@ export default function Tasks({ loaderData, actionData }: Route.ComponentProps) 
                   {
                     head: ACTION,
                     cell: ({ copyId, tag }) => (
-                      <DoneButton what="worn" copyId={copyId} label={`Printed again: ${showTag(tag)}`}>
+                      <DoneButton what="worn" copyId={copyId} label={`It is in the bag: ${showTag(tag)}`}>
                         It is in the bag
                       </DoneButton>
                     ),

@@ -111,7 +111,7 @@ export function DeskLine({ sourceId, line, number, target, mayWord, decides }: P
               <button
                 key={name}
                 type="button"
-                aria-label={`${name} is ${now}; read line ${number} with ${next}`}
+                aria-label={`${name} ${now}: read line ${number} with ${next}`}
                 onClick={() => setTurned({ ...turned, [name]: next })}
               >
                 {name} <b>{now}</b>
@@ -167,21 +167,15 @@ export function DeskLine({ sourceId, line, number, target, mayWord, decides }: P
                 <Button
                   type="button"
                   quiet
-                  aria-label={`Word line ${number} anew`}
+                  aria-label={`Word it anew: line ${number}`}
                   onPress={() => setEditing(message ?? '')}
                 >
                   Word it anew
                 </Button>
-                <Link
-                  to={`/word/${home}/${id}?language=${target}`}
-                  aria-label={`How line ${number} was worded`}
-                >
+                <Link to={`/word/${home}/${id}?language=${target}`} aria-label={`its story: line ${number}`}>
                   its story
                 </Link>
-                <Link
-                  to={`/word/${home}/${id}?language=en`}
-                  aria-label={`Word the English of line ${number}`}
-                >
+                <Link to={`/word/${home}/${id}?language=en`} aria-label={`the English: line ${number}`}>
                   the English
                 </Link>
               </Small>
@@ -265,7 +259,7 @@ function Said({
           <Button
             type="button"
             quiet
-            aria-label={`Word line ${number} as ${by} says`}
+            aria-label={`${taken === undefined ? 'Word it so' : 'Take it'}: line ${number}, as ${by} says`}
             onPress={() => onTake(taken ?? message)}
           >
             {taken === undefined ? 'Word it so' : 'Take it'}
@@ -305,7 +299,7 @@ function Aloud({
             <Button
               type="button"
               quiet
-              aria-label={`Let families hear line ${number}`}
+              aria-label={`Let families hear it: line ${number}`}
               onPress={() => send('letOut')}
             >
               Let families hear it
@@ -314,7 +308,7 @@ function Aloud({
           <Button
             type="button"
             quiet
-            aria-label={`Take the voice of line ${number} away`}
+            aria-label={`Take it away: the voice of line ${number}`}
             onPress={() => send('end')}
           >
             Take it away

@@ -202,7 +202,7 @@ export default function Readers({ loaderData, actionData }: Route.ComponentProps
                       <Form method="post">
                         <input type="hidden" name="intent" value="close" />
                         <input type="hidden" name="reader" value={one.id} />
-                        <Button type="submit" quiet aria-label={`Close the link of ${one.reader}`}>
+                        <Button type="submit" quiet aria-label={`Close it: the link of ${one.reader}`}>
                           Close it
                         </Button>
                       </Form>
