@@ -79,14 +79,15 @@ export function TooLate<T extends object>({
                     <td>{words.show(field, theirs)}</td>
                     <td>{words.show(field, mine)}</td>
                     <td>
+                      {takesTheirs ? 'Theirs stands.' : 'Mine stands.'}{' '}
                       <Button
                         quiet
-                        aria-label={takesTheirs ? `${name}: take mine after all` : `${name}: take theirs`}
+                        aria-label={`${takesTheirs ? 'Take mine' : 'Take theirs'}: ${name}`}
                         onPress={() =>
                           draft.set((old) => ({ ...old, [field]: takesTheirs ? mine : theirs }) as T)
                         }
                       >
-                        {takesTheirs ? 'Theirs stands. Take mine' : 'Mine stands. Take theirs'}
+                        {takesTheirs ? 'Take mine' : 'Take theirs'}
                       </Button>
                     </td>
                   </tr>

@@ -57,7 +57,7 @@ describe('two people at one family', () => {
     await page.getByText('Helper also changed, and it stays: A child under three: yes.').waitFor();
     await expectAccessible(page);
     expect((await family()).reach).toBe('555-0100');
-    await row.getByRole('button', { name: 'How to reach them: take theirs' }).click();
+    await row.getByRole('button', { name: 'Take theirs: How to reach them' }).click();
     expect(await page.getByRole('textbox', { name: 'How to reach them' }).inputValue()).toBe('555-0100');
     await page.getByRole('button', { name: 'Save this family' }).click();
     await page.getByText('What changed is kept.').waitFor();
