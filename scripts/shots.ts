@@ -19,6 +19,7 @@ const { migrate } = await import('~/data/migrate.ts');
 const { loadDemoWhenEmpty, DEMO_PEOPLE } = await import('~/data/demo/load.ts');
 const { hashPassword } = await import('~/server/people/password.ts');
 const { listCopies } = await import('~/data/queries/copies.ts');
+const { copiesForRound } = await import('~/data/queries/rounds.ts');
 const { listKits } = await import('~/data/queries/kits.ts');
 const { listMakings } = await import('~/data/queries/making.ts');
 const { listFamilies } = await import('~/data/queries/families.ts');
@@ -26,6 +27,8 @@ const { listEvenings } = await import('~/data/queries/evenings.ts');
 await migrate();
 const { at } = (await loadDemoWhenEmpty(hashPassword))!;
 const copies = await listCopies(at);
+// Bags that nobody waits for.
+const [home] = (await copiesForRound(at)).filter(({ kitName }) => kitName === 'Market day');
 const kits = await listKits(at);
 const families = await listFamilies(at);
 const [run] = await listMakings(at);
@@ -38,7 +41,6 @@ const browser = await chromium.launch({ executablePath: chromiumPath(), args: CH
 try {
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
   const out = copies.find((copy) => copy.loan && copy.kitName === 'First splits')!;
-  const home = copies.find((copy) => !copy.loan && copy.printedAt)!;
   const free = copies.find((copy) => !copy.loan && copy.printedAt && copy.kitName === 'Market day')!;
   const shoot = async (
     name: string,
@@ -84,7 +86,7 @@ try {
   await shoot('fill-kit', `/fill/${kits.find((kit) => kit.name === 'Partners of ten')!.id}`);
   await shoot('word-desk', '/word/two-tone-spill');
   await shoot('print-pack', '/print', { full: true });
-  await shoot('lend-desk', `/lend?copy=${home.tag}&family=${families[0]!.id}`, {
+  await shoot('lend-desk', `/lend?copy=${home!.tag}&family=${families[0]!.id}`, {
     before: async () => {
       await page.getByRole('combobox', { name: /Scan or type/ }).focus();
     },
