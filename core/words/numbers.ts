@@ -64,6 +64,13 @@ export function centsIn(typed: string): number | undefined {
 export const listed = (words: readonly string[]): string =>
   words.length < 2 ? words.join('') : `${words.slice(0, -1).join(', ')} and ${words.at(-1)!}`;
 
+const oneDigit = { minimumFractionDigits: 1, maximumFractionDigits: 1 } as const;
+const plainTenths = new Intl.NumberFormat('en-US', { ...oneDigit, signDisplay: 'negative' });
+const signedTenths = new Intl.NumberFormat('en-US', { ...oneDigit, signDisplay: 'exceptZero' });
+/** A number to a tenth, and the same as a change; what rounds to nothing has no sign. */
+export const tenths = (n: number): string => plainTenths.format(n).replace('-', '−');
+export const change = (n: number): string => signedTenths.format(n).replace('-', '−');
+
 /** Whole numbers, neighbours drawn together: "1–4, 7". */
 export function ranges(numbers: readonly number[]): string {
   const sorted = [...new Set(numbers)].sort((a, b) => a - b);

@@ -1,5 +1,6 @@
 /** Two ways side by side over many years: each figure's mean with its interval, and the paired difference with its own. */
 import jstat from 'jstat';
+import { tenths } from '~/core/words/numbers';
 import type { Way, YearFigures } from './ways';
 
 export interface FigureAbout {
@@ -58,8 +59,8 @@ export const compared = (years: Readonly<Record<Way, readonly YearFigures[]>>): 
       Math.max(Math.abs(difference.low), Math.abs(difference.high)),
     ];
     const sentence = clear
-      ? `${about.label}: ${Math.abs(difference.mean).toFixed(1)} ${about.unit} ${more ? 'more' : 'less'} with hand-outs (${low.toFixed(1)} to ${high.toFixed(1)}): ${best === 'rounds' ? 'better' : 'worse'}.`
-      : `${about.label}: ${first!.length} years show no difference (${difference.low.toFixed(1)} to ${difference.high.toFixed(1)} ${about.unit}).`;
+      ? `${about.label}: ${Math.abs(difference.mean).toFixed(1)} ${about.unit} ${more ? 'more' : 'less'} with hand-outs (${tenths(low)} to ${tenths(high)}): ${best === 'rounds' ? 'better' : 'worse'}.`
+      : `${about.label}: ${first!.length} years show no difference (${tenths(difference.low)} to ${tenths(difference.high)} ${about.unit}).`;
     return {
       figure,
       ...about,

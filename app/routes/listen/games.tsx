@@ -1,6 +1,5 @@
 import { Link } from 'react-router';
-import { hundredths } from '~/core/words/numbers';
-import { count } from '~/core/words/numbers';
+import { change, count, hundredths, tenths as inTenths } from '~/core/words/numbers';
 import { correctionSentence } from '~/core/listening/correction';
 import { isOff } from '~/core/listening/calibration';
 import { yearName } from '~/core/listening/demand';
@@ -44,20 +43,6 @@ export async function loader({ request }: Route.LoaderArgs) {
   return { games, tenths: words.meaning.tenths };
 }
 
-/** Years to a tenth; what rounds to nothing has no sign. */
-const years = new Intl.NumberFormat('en-US', {
-  minimumFractionDigits: 1,
-  maximumFractionDigits: 1,
-  signDisplay: 'negative',
-});
-const shifts = new Intl.NumberFormat('en-US', {
-  minimumFractionDigits: 1,
-  maximumFractionDigits: 1,
-  signDisplay: 'exceptZero',
-});
-const inYears = (n: number): string => years.format(n).replace('-', '−');
-const shift = (n: number): string => shifts.format(n).replace('-', '−');
-
 export default function Games({ loaderData }: Route.ComponentProps) {
   const { games, tenths } = loaderData;
   const answers = tenths.reduce((sum, one) => sum + one.answers, 0);
@@ -92,23 +77,23 @@ export default function Games({ loaderData }: Route.ComponentProps) {
                       </div>
                     ),
                   },
-                  { head: 'Reckoned', cell: ({ demand }) => inYears(demand) },
+                  { head: 'Reckoned', cell: ({ demand }) => inTenths(demand) },
                   {
                     head: 'Moved by',
                     cell: ({ correction, moved }) =>
                       correction.answers === 0 ? (
                         '–'
                       ) : moved ? (
-                        <State tone="wait">{shift(correction.shift)}</State>
+                        <State tone="wait">{change(correction.shift)}</State>
                       ) : (
-                        shift(correction.shift)
+                        change(correction.shift)
                       ),
                   },
                   {
                     head: 'Now',
                     cell: ({ asks }) => (
                       <>
-                        {inYears(asks)}
+                        {inTenths(asks)}
                         <br />
                         <Faint as="span">{yearName(asks)}</Faint>
                       </>
