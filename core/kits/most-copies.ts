@@ -79,8 +79,8 @@ export async function mostCopies({
   budgetCents = 0,
   atMost = {},
 }: Buildable): Promise<Built> {
-  // Names are anybody's: they are looked up among what was named, and nowhere else.
   ownIds('kit', kits);
+  // Names are anybody's: they are looked up among what was named, and nowhere else.
   const [stock, limits] = [new Map(Object.entries(onHand)), new Map(Object.entries(atMost))];
   const recipe = new Map(kits.map(({ id, parts }) => [id, new Map(Object.entries(parts))]));
   const partsOf = (id: string, material: string): number => recipe.get(id)!.get(material) ?? 0;

@@ -136,7 +136,11 @@ const yearIn = ({ id }: GroupShare): number => (YEARS.indexOf(id) + YEARS.length
 /** Those that are counted, by their group. */
 export function byGroup(list: readonly Counted[]): Map<string, Counted[]> {
   const groups = new Map<string, Counted[]>();
-  for (const one of list) groups.set(one.group, [...(groups.get(one.group) ?? []), one]);
+  for (const one of list) {
+    const there = groups.get(one.group);
+    if (there) there.push(one);
+    else groups.set(one.group, [one]);
+  }
   return groups;
 }
 
