@@ -10,18 +10,25 @@ interface Limit {
   of: () => RateLimiterPostgres;
 }
 const limiter = (keyPrefix: string, points: number, minutes: number): Limit => {
-  let made: RateLimiterPostgres | undefined;
+  // One for each pool: after the database was closed there is another one.
+  const made = new WeakMap<object, RateLimiterPostgres>();
   return {
     points,
-    of: () =>
-      (made ??= new RateLimiterPostgres({
-        storeClient: connectionPool(),
+    of: () => {
+      const storeClient = connectionPool();
+      const known = made.get(storeClient);
+      if (known) return known;
+      const limit = new RateLimiterPostgres({
+        storeClient,
         tableName: 'rate_limit',
         tableCreated: true,
         keyPrefix,
         points,
         duration: minutes * 60,
-      })),
+      });
+      made.set(storeClient, limit);
+      return limit;
+    },
   };
 };
 

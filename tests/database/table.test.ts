@@ -1,6 +1,7 @@
 import { beforeEach, describe, expect, it } from 'vitest';
 import { emptyPlan } from '~/core/evening/plan';
 import { daysAfter } from '~/core/lending/due';
+import { closeDatabase } from '~/data/db';
 import { createEvening } from '~/data/queries/evenings';
 import { createFamily, findFamily, giveCards, listFamilies } from '~/data/queries/families';
 import { guestsOf, openGathering, tapsAt } from '~/data/queries/gatherings';
@@ -77,6 +78,12 @@ describe('the table at the door', () => {
     const late = newReaderKey();
     await table(late, -1000);
     expect(await visit(late)).toMatchObject({ refused: 'over', status: 410 });
+  });
+
+  it('counts its visits on whatever connections there are', async () => {
+    expect((await visit(key)).refused).toBeUndefined();
+    await closeDatabase();
+    expect((await visit(key)).refused).toBeUndefined();
   });
 
   it('shows a name only from three letters on, a few at a time, or by a card', async () => {
