@@ -2,7 +2,8 @@
 import { onPhone } from '~/core/pack/phone';
 import { open } from '~/core/own/open';
 import { count } from '~/core/words/numbers';
-import { ENGLISH, nameOf } from '~/core/words/reading';
+import { ENGLISH, isShared, nameOf } from '~/core/words/reading';
+import { SHARED } from '~/core/words/shared';
 import { type SchoolHandle, transaction } from '~/data/db';
 import { plansOf } from '~/data/queries/copies';
 import { settleUnclear, unclearSteps } from '~/data/queries/listening';
@@ -13,6 +14,8 @@ export interface Unclear {
   gameName: string;
   /** A game of the school's own, which is worded in itself. */
   own: boolean;
+  /** Said alike by several games, and worded once for all of them. */
+  shared: boolean;
   messageId: string;
   language: string;
   /** The step in English, with its numbers. */
@@ -42,6 +45,7 @@ export async function unclearNow(at: SchoolHandle): Promise<Unclear[]> {
         gameId: ref.gameId,
         gameName: nameOf(variant.game),
         own: ref.own !== undefined,
+        shared: isShared(ENGLISH, variant.game.words, messageId),
         messageId,
         language,
         text,
@@ -52,17 +56,36 @@ export async function unclearNow(at: SchoolHandle): Promise<Unclear[]> {
   return [...lines.values()].sort((a, b) => b.times - a.times);
 }
 
-/** Of one game in one language: how many families did not understand each step. */
+/** Whether an unclear step stands in a source of wording: in its game, or in what games say alike. */
+const standsIn = ({ gameId, shared }: Unclear, sourceId: string): boolean =>
+  gameId === sourceId || (shared && sourceId === SHARED.id);
+
+/** Of one source of wording in one language: how many families did not understand each step. */
 export async function unclearIn(
   at: SchoolHandle,
-  gameId: string,
+  sourceId: string,
   language: string,
 ): Promise<Readonly<Record<string, number>>> {
-  const all = await unclearNow(at);
-  return Object.fromEntries(
-    all
-      .filter((one) => one.gameId === gameId && one.language === language)
-      .map(({ messageId, times }) => [messageId, times]),
+  const counts = new Map<string, number>();
+  for (const one of await unclearNow(at))
+    if (one.language === language && standsIn(one, sourceId))
+      counts.set(one.messageId, (counts.get(one.messageId) ?? 0) + one.times);
+  return Object.fromEntries(counts);
+}
+
+/** What is said alike was worded anew, or left: the step is settled in every game that says it. */
+export async function settleIn(
+  at: SchoolHandle,
+  { gameId: sourceId, messageId, language }: { gameId: string; messageId: string; language: string },
+): Promise<void> {
+  const meant = (await unclearNow(at)).filter(
+    (one) => one.messageId === messageId && one.language === language && standsIn(one, sourceId),
+  );
+  await settleUnclear(
+    at,
+    meant.flatMap(({ runIds }) => runIds),
+    messageId,
+    language,
   );
 }
 

@@ -5,7 +5,9 @@ import { gameOf } from '~/core/games/shelf';
 import { daysAfter } from '~/core/lending/due';
 import { silent } from '~/core/listening/answer';
 import { open as openVariant } from '~/core/own/open';
+import { onPhone } from '~/core/pack/phone';
 import type { Level } from '~/core/pack/questions';
+import { ENGLISH, isShared } from '~/core/words/reading';
 import { closeDatabase } from '~/data/db';
 import {
   createFamily,
@@ -41,7 +43,7 @@ import { pictureGoesOn, pictureIn } from '~/server/listening/pictures';
 import { keepSlip, slipBag } from '~/server/listening/slip';
 import { receive } from '~/server/listening/texts';
 import { sayTo } from '~/server/listening/thanks';
-import { seeToUnclear, unclearIn, unclearNow } from '~/server/listening/unclear';
+import { seeToUnclear, settleIn, unclearIn, unclearNow } from '~/server/listening/unclear';
 import { today as todayAt } from '~/server/today';
 import { everything } from '../owner';
 import { answersOf, aWord, lendOut, printedCopies, smallSchool, type SmallSchool } from '../world';
@@ -327,6 +329,26 @@ describe('a step that was unclear', () => {
       kind: 'doubt',
       voices: [{ note: '2 families did not understand this step.', right: false }],
     });
+    expect(await unclearNow(world.at)).toEqual([]);
+  });
+  it('that games say alike is settled where it is worded for all of them', async () => {
+    const alike = gameOf('peek-and-say');
+    const { copies } = await anotherKit('Alike', alike.id, [alike.presets[0]!.id], 1);
+    const [copy] = copies;
+    const steps = onPhone(openVariant(copy!.plan.variants[0]!), ENGLISH).steps;
+    const shared = steps.find(({ id }) => isShared(ENGLISH, alike.words, id));
+    expect(shared).toBeDefined();
+    const loanId = await lendOut(
+      { ...world, copies: [copy!] },
+      { copy: 0, family: 0, lentOn: daysAfter(day, -3), dueOn: daysAfter(day, 5) },
+    );
+    await addAnswer(
+      world.at,
+      aWord(loanId, { language: 'es', games: [{ ...silent(0), unclear: shared!.id }] }),
+    );
+    expect(await unclearIn(world.at, 'shared', 'es')).toEqual({ [shared!.id]: 1 });
+    expect(await unclearIn(world.at, alike.id, 'es')).toEqual({ [shared!.id]: 1 });
+    await settleIn(world.at, { gameId: 'shared', messageId: shared!.id, language: 'es' });
     expect(await unclearNow(world.at)).toEqual([]);
   });
   const aStep = (): string =>

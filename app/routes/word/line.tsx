@@ -12,7 +12,7 @@ import { showTime } from '~/server/changes';
 import { byIntent } from '~/server/forms';
 import { requireWorded } from '~/server/games/find';
 import { isId } from '~/server/ids';
-import { seeToUnclear, unclearIn } from '~/server/listening/unclear';
+import { settleIn, unclearIn } from '~/server/listening/unclear';
 import { requireRole } from '~/server/people/session';
 import { fitOf, type Fit } from '~/server/print/fit';
 import { notFound } from '~/server/refusals';
@@ -102,7 +102,7 @@ export async function action({ request, params }: Route.ActionArgs) {
     if (form.has('inPlace')) return done();
     throw redirect(`/word/${of.id}/${messageId}?language=${language}&saved=1`);
   };
-  const seen = () => seeToUnclear(at, { gameId: of.id, messageId, language }, person.id, false);
+  const seen = () => settleIn(at, { gameId: of.id, messageId, language });
   const typed = visible(String(form.get('message') ?? ''), true).trim();
   return byIntent(form, {
     // What would become of the sheets and the page with the line as it is typed; nothing is written.
