@@ -69,6 +69,38 @@ describe('what can be built', () => {
     expect(found.costCents).toBe(10);
   });
 
+  it('keeps every hundredth of a worth, however far apart worths are', async () => {
+    const found = await mostCopies({
+      kits: [
+        { id: 'large', parts: { x: 1 }, worth: 1_000_000 },
+        { id: 'small', parts: { y: 2 }, worth: 7.25 },
+        { id: 'other', parts: { y: 1 }, worth: 1 },
+      ],
+      onHand: { x: 10, y: 2 },
+      offers: { y: [{ id: 'p', size: 1, priceCents: 30 }] },
+      budgetCents: 30,
+    });
+    expect(found).toEqual({
+      copies: { large: 10, small: 1, other: 1 },
+      worth: 10_000_008.25,
+      costCents: 30,
+    });
+    // The same worth from less money.
+    const cheap = await mostCopies({
+      kits: [
+        { id: 'a', parts: { x: 1, z: 1 }, worth: 999_999.999999 },
+        { id: 'b', parts: { y: 1, z: 1 }, worth: 999_999.999999 },
+      ],
+      onHand: { x: 0, y: 0, z: 3 },
+      offers: {
+        x: [{ id: 'x', size: 1, priceCents: 7 }],
+        y: [{ id: 'y', size: 1, priceCents: 5 }],
+      },
+      budgetCents: 100,
+    });
+    expect(cheap).toMatchObject({ copies: { a: 0, b: 3 }, costCents: 15 });
+  });
+
   it('does not go on without end', async () => {
     await expect(mostCopies({ kits: [{ id: 'air', parts: {}, worth: 1 }], onHand: {} })).rejects.toThrow(
       /Nothing limits how many copies of air/,

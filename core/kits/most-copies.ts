@@ -42,27 +42,61 @@ export interface Built {
 
 /** Whole numbers up to here are told apart by the solver. */
 const EXACT_UP_TO = 1e9;
+/** Worths are counted in these: numbers that the solver is given stay small however far apart the worths are. */
+const BLOCK = 10_000;
+/** No worth has more decimals that count. */
+const MOST_DECIMALS = 6;
 
-/** What makes whole numbers of all of these, at most a thousand; 0 where nothing does. */
-const scaleOf = (list: readonly number[]): number =>
-  [1, 10, 100, 1000].find((scale) => list.every((n) => Math.abs(n * scale - Math.round(n * scale)) < 1e-9)) ??
-  0;
+/** What makes whole numbers of all of these: a power of ten; undefined where they have more decimals than count. */
+const scaleOf = (list: readonly number[]): number | undefined =>
+  Array.from({ length: MOST_DECIMALS + 1 }, (_, i) => 10 ** i).find((scale) =>
+    list.every((n) => Math.abs(n * scale - Math.round(n * scale)) < 1e-9 * Math.max(1, n * scale)),
+  );
 
-/** The greatest worth first, and of all ways to it the cheapest. */
+/**
+ * The greatest worth first, and of all ways to it the cheapest; each step holds exactly what the one before it reached.
+ * A worth is told to the solver in blocks of ten thousand, the largest first, as a number is written in figures: whole
+ * numbers carry over from one block to the next.
+ */
 async function inTurn(
-  programme: Pick<Programme, 'conditions' | 'whole'>,
-  worth: Terms,
+  { conditions, whole }: Pick<Programme, 'conditions' | 'whole'>,
+  worth: ReadonlyMap<string, number>,
   cost: Terms,
 ): Promise<Solved> {
-  const most = await solve({ ...programme, direction: 'max', aim: worth });
-  if (most.status !== 'optimal' || cost.size === 0) return most;
-  const least = most.aim - 1e-7 * Math.max(1, most.aim);
-  return solve({
-    direction: 'min',
-    aim: cost,
-    conditions: [...programme.conditions, { terms: worth, is: '>=', bound: least }],
-    whole: programme.whole,
+  const blocks: Map<string, number>[] = [];
+  let left = worth;
+  do {
+    blocks.push(new Map([...left].map(([name, of]) => [name, of % BLOCK])));
+    left = new Map([...left].map(([name, of]) => [name, Math.floor(of / BLOCK)]));
+  } while ([...left.values()].some((of) => of > 0));
+  const bounds = new Map(whole);
+  const held: Condition[] = [...conditions];
+  // What block i comes to, and what is carried into it from the block below: together a digit and what is carried on.
+  let carried = 0;
+  blocks.forEach((block, i) => {
+    const most = [...block].reduce((total, [name, of]) => total + of * whole.get(name)!, carried);
+    bounds.set(`digit ${i}`, i === blocks.length - 1 ? most : Math.min(most, BLOCK - 1));
+    if (i < blocks.length - 1) bounds.set(`carry ${i}`, Math.floor(most / BLOCK));
+    held.push({
+      terms: new Map([
+        ...block,
+        ...(i > 0 ? ([[`carry ${i - 1}`, 1]] as const) : []),
+        [`digit ${i}`, -1],
+        ...(i < blocks.length - 1 ? ([[`carry ${i}`, -BLOCK]] as const) : []),
+      ]),
+      is: '=',
+      bound: 0,
+    });
+    carried = Math.floor(most / BLOCK);
   });
+  let best: Solved | undefined;
+  for (let i = blocks.length - 1; i >= 0; i--) {
+    const digit = new Map([[`digit ${i}`, 1]]);
+    best = await solve({ direction: 'max', aim: digit, conditions: held, whole: bounds });
+    if (best.status !== 'optimal') return best;
+    held.push({ terms: digit, is: '=', bound: best.aim });
+  }
+  return cost.size === 0 ? best! : solve({ direction: 'min', aim: cost, conditions: held, whole: bounds });
 }
 
 /** No bound on what is counted is larger. */
@@ -143,21 +177,22 @@ export async function mostCopies({
   const worth = new Map(kits.map(({ id, worth: of = 1 }) => [copy(id), of] as const));
   const cost = new Map(sold.map(({ name, priceCents }) => [name, priceCents] as const));
   const programme = { conditions, whole };
-  const scale = scaleOf(kits.map(({ worth: of = 1 }) => of));
-  const top = kits.reduce((total, { id, worth: of = 1 }) => total + of * whole.get(copy(id))!, 0);
-  // Worth before cost in one aim: a step of worth weighs more than the whole budget.
-  const step = scale * (budgetCents + 1);
+  // Worths with more decimals than count are rounded to the last that does.
+  const scale = scaleOf(kits.map(({ worth: of = 1 }) => of)) ?? 10 ** MOST_DECIMALS;
+  const counted = new Map([...worth].map(([name, of]) => [name, Math.round(of * scale)] as const));
+  const top = [...counted].reduce((total, [name, of]) => total + of * whole.get(name)!, 0);
+  // Worth before cost in one aim, where that stays small: a step of worth weighs more than the whole budget.
   const found =
-    scale > 0 && top * step < EXACT_UP_TO
+    top * (budgetCents + 1) < EXACT_UP_TO
       ? await solve({
           ...programme,
           direction: 'max',
           aim: new Map([
-            ...[...worth].map(([name, of]) => [name, Math.round(of * scale) * (budgetCents + 1)] as const),
+            ...[...counted].map(([name, of]) => [name, of * (budgetCents + 1)] as const),
             ...[...cost].map(([name, cents]) => [name, -cents] as const),
           ]),
         })
-      : await inTurn(programme, worth, cost);
+      : await inTurn(programme, counted, cost);
   if (found.status !== 'optimal') throw new RangeError('Nothing can be built from this.');
   return {
     copies: Object.fromEntries(kits.map(({ id }) => [id, found.values.get(copy(id))!])),

@@ -154,4 +154,38 @@ describe('an afternoon of making', () => {
       tasks: [],
     });
   });
+
+  it('lets helpers wait for a machine where that is shorter, and its bound knows what leads to a machine', () => {
+    const press = (id: string, after: string[], secondsEach: number): Stage => ({
+      id,
+      after,
+      batches: 1,
+      secondsEach,
+      machine: 'press',
+    });
+    // The press has 60 seconds of work; ten must pass before it and ten after it.
+    const one: Afternoon = {
+      helpers: 3,
+      stages: [
+        { id: 'cut', after: [], batches: 1, secondsEach: 10 },
+        press('one', ['cut'], 20),
+        press('two', ['cut'], 40),
+        { id: 'bag', after: ['one', 'two'], batches: 1, secondsEach: 10 },
+      ],
+    };
+    expect(runPlan(one)).toMatchObject({ makespanSeconds: 80, lowerBoundSeconds: 80 });
+    // Beginning the long stage at once keeps the one helper from what the press waits for.
+    const waits: Afternoon = {
+      helpers: 2,
+      stages: [
+        { id: 'long', after: [], batches: 1, secondsEach: 100, people: 2 },
+        { id: 'first', after: [], batches: 1, secondsEach: 10 },
+        press('soak', ['first'], 100),
+        { id: 'short', after: [], batches: 1, secondsEach: 100 },
+      ],
+    };
+    const plan = runPlan(waits);
+    expect(wrong(waits, plan)).toEqual([]);
+    expect(plan.makespanSeconds).toBe(210);
+  });
 });

@@ -140,23 +140,205 @@ function jobsOf(stages: readonly Stage[]): Job[] {
   return jobs;
 }
 
-/** No plan is shorter: all work shared out, the work of each machine, the longest chain. */
-function lowerBound(jobs: readonly Job[], helpers: number, machines: ReadonlyMap<string, number>): number {
-  const work = jobs.reduce((total, { seconds, people }) => total + seconds * people, 0);
-  const onMachine = new Map<string, number>();
-  for (const { machine, seconds } of jobs)
-    if (machine !== undefined) onMachine.set(machine, (onMachine.get(machine) ?? 0) + seconds);
-  return Math.max(
-    0,
-    work / helpers,
-    ...[...onMachine].map(([machine, seconds]) => seconds / (machines.get(machine) ?? 1)),
-    ...jobs.map(({ tail }) => tail),
-  );
+/** The earliest second at which each job can begin, were there helpers and machines without number. */
+function heads(jobs: readonly Job[], stages: readonly Stage[]): number[] {
+  const head: number[] = [];
+  const opened = new Map<number, number>();
+  // What a job waits for comes before it in the list.
+  jobs.forEach(({ before, stage, batch }, i) => {
+    const at = Math.max(
+      0,
+      batch === 1 ? 0 : opened.get(stage)!,
+      ...before.map((one) => head[one]! + jobs[one]!.seconds),
+    );
+    head[i] = at;
+    if (batch === 1) opened.set(stage, at + (stages[stage]!.setUpSeconds ?? 0));
+  });
+  return head;
+}
+
+/**
+ * No plan is shorter: the longest chain; and for the helpers, and for each machine, what leads to the first of a set of
+ * jobs, their work shared out, and what follows the last of them. The sets are those that begin no earlier than each of
+ * them, and those that have no less to follow.
+ */
+function lowerBound(
+  jobs: readonly Job[],
+  stages: readonly Stage[],
+  helpers: number,
+  machines: ReadonlyMap<string, number>,
+): number {
+  const head = heads(jobs, stages);
+  const places = new Map<string | undefined, number[]>([[undefined, jobs.map((_, i) => i)]]);
+  jobs.forEach(({ machine }, i) => {
+    if (machine !== undefined) places.set(machine, [...(places.get(machine) ?? []), i]);
+  });
+  let bound = Math.max(0, ...jobs.map(({ tail }, i) => head[i]! + tail));
+  for (const [machine, list] of places) {
+    const share = machine === undefined ? helpers : (machines.get(machine) ?? 1);
+    const after = (i: number): number => jobs[i]!.tail - jobs[i]!.seconds;
+    for (const of of [(i: number) => head[i]!, after]) {
+      let work = 0;
+      let [first, last] = [Infinity, Infinity];
+      for (const i of [...list].sort((x, y) => of(y) - of(x))) {
+        const { seconds, people } = jobs[i]!;
+        work += seconds * (machine === undefined ? people : 1);
+        [first, last] = [Math.min(first, head[i]!), Math.min(last, after(i))];
+        bound = Math.max(bound, first + work / share + last);
+      }
+    }
+  }
+  return bound;
 }
 
 /** Tries until a plan reaches the bound: the more the better, and none takes long. */
 const TRIES = 60;
 const BRIEF_MS = 400;
+
+/** Exchanges are tried where there are no more jobs than this, and so many of them that it takes no longer for many. */
+const MOST_EXCHANGED = 400;
+const EXCHANGES = 400;
+const STEPS_OF_EXCHANGES = 500_000;
+
+/**
+ * Looks for a shorter plan than `shortest` by changing the order of what comes first: jobs are exchanged or moved to the
+ * front, and an order is kept where its plan is no longer. Here a job may be put where helpers wait for it: an order
+ * lists the jobs, and each begins at the earliest second at which it fits beside those before it. Undefined where none
+ * is found.
+ */
+function exchanged(
+  jobs: readonly Job[],
+  stages: readonly Stage[],
+  helpers: number,
+  machines: ReadonlyMap<string, number>,
+  from: { order: readonly number[]; shortest: number; bound: number },
+  random: Random,
+): Task[] | undefined {
+  const place = placer(jobs, stages, helpers, machines);
+  const longest = Math.max(1e-9, ...jobs.map(({ tail }) => tail));
+  const begins = [from.order, jobs.map(({ tail }) => -tail / longest)];
+  const tries = Math.min(EXCHANGES, Math.ceil(STEPS_OF_EXCHANGES / (jobs.length * jobs.length)));
+  let found: { starts: number[]; end: number } | undefined;
+  for (const begin of begins) {
+    let rank = [...begin];
+    let now = place(rank);
+    for (let i = 0; i < tries; i++) {
+      if (now.end < (found?.end ?? from.shortest) - 1e-9) found = now;
+      if (now.end <= from.bound + 1e-6) break;
+      const other = [...rank];
+      const [a, b] = [random.whole(0, jobs.length - 1), random.whole(0, jobs.length - 1)];
+      if (i % 3 === 0) {
+        // All batches of a stage change places with those of another.
+        const [one, two] = [jobs[a]!.stage, jobs[b]!.stage];
+        const by = rank[b]! - rank[a]!;
+        jobs.forEach(({ stage }, k) => (other[k]! += stage === one ? by : stage === two ? -by : 0));
+      } else if (i % 3 === 1) [other[a], other[b]] = [rank[b]!, rank[a]!];
+      else other[a] = rank[b]! + (random.whole(0, 1) ? 1e-6 : -1e-6);
+      const tried = place(other);
+      if (tried.end <= now.end + 1e-9) [rank, now] = [other, tried];
+    }
+    if (now.end < (found?.end ?? from.shortest) - 1e-9) found = now;
+  }
+  return found && tasksOf(jobs, stages, helpers, found.starts);
+}
+
+/** Gives each job its earliest second, one after the other in the order of their ranks, none before what it waits for. */
+function placer(
+  jobs: readonly Job[],
+  stages: readonly Stage[],
+  helpers: number,
+  machines: ReadonlyMap<string, number>,
+): (rank: readonly number[]) => { starts: number[]; end: number } {
+  const follows = jobs.map((): number[] => []);
+  const firstOf = new Map<number, number>();
+  jobs.forEach(({ batch, stage }, i) => batch === 1 && firstOf.set(stage, i));
+  /** Those that must have their place before: what it waits for, and the set-up of its stage. */
+  const needs = jobs.map(({ before, batch, stage }) =>
+    batch === 1 ? before : [...before, firstOf.get(stage)!],
+  );
+  needs.forEach((list, i) => list.forEach((one) => follows[one]!.push(i)));
+  return (rank) => {
+    const waits = needs.map((list) => list.length);
+    const ready = jobs.flatMap((_, i) => (waits[i] === 0 ? [i] : []));
+    const starts = new Array<number>(jobs.length).fill(0);
+    const placed: number[] = [];
+    const until = new Array<number>(jobs.length).fill(0);
+    let end = 0;
+    /** Whether there are helpers and a machine for a job at a moment, beside those that are placed. */
+    const roomAt = (i: number, moment: number): boolean => {
+      const { people, machine } = jobs[i]!;
+      let busy = people;
+      let running = machine === undefined ? 0 : 1;
+      for (const one of placed) {
+        if (starts[one]! > moment + 1e-9 || until[one]! <= moment + 1e-9) continue;
+        busy += jobs[one]!.people;
+        if (machine !== undefined && jobs[one]!.machine === machine) running++;
+      }
+      return busy <= helpers && running <= (machine === undefined ? 0 : (machines.get(machine) ?? 1));
+    };
+    /** Whether a job fits from `at` on: at its beginning and wherever another one begins meanwhile. */
+    const fits = (i: number, at: number): boolean => {
+      const { seconds } = jobs[i]!;
+      if (seconds === 0) return true;
+      if (!roomAt(i, at)) return false;
+      for (const one of placed)
+        if (starts[one]! > at && starts[one]! < at + seconds - 1e-9 && !roomAt(i, starts[one]!)) return false;
+      return true;
+    };
+    while (ready.length > 0) {
+      let next = 0;
+      for (let k = 1; k < ready.length; k++)
+        if (
+          rank[ready[k]!]! < rank[ready[next]!]! ||
+          (rank[ready[k]!] === rank[ready[next]!] && ready[k]! < ready[next]!)
+        )
+          next = k;
+      const [i] = ready.splice(next, 1) as [number];
+      const { before, batch, stage } = jobs[i]!;
+      let at = batch === 1 ? 0 : starts[firstOf.get(stage)!]! + (stages[stage]!.setUpSeconds ?? 0);
+      for (const one of before) at = Math.max(at, until[one]!);
+      // On to the next moment at which something ends, until it fits.
+      while (!fits(i, at)) {
+        let next = Infinity;
+        for (const one of placed) if (until[one]! > at + 1e-9) next = Math.min(next, until[one]!);
+        at = next;
+      }
+      starts[i] = at;
+      until[i] = at + jobs[i]!.seconds;
+      placed.push(i);
+      end = Math.max(end, until[i]!);
+      for (const one of follows[i]!) if (--waits[one]! === 0) ready.push(one);
+    }
+    return { starts, end };
+  };
+}
+
+/** Jobs that begin at these seconds, each with helpers who are free then. */
+function tasksOf(
+  jobs: readonly Job[],
+  stages: readonly Stage[],
+  helpers: number,
+  starts: readonly number[],
+): Task[] {
+  const freeAt = new Array<number>(helpers).fill(0);
+  return jobs
+    .map((_, i) => i)
+    .sort((a, b) => starts[a]! - starts[b]! || jobs[a]!.seconds - jobs[b]!.seconds || a - b)
+    .map((i): Task => {
+      const { stage, batch, people, machine, seconds } = jobs[i]!;
+      const start = starts[i]!;
+      const by = freeAt.flatMap((at, helper) => (at <= start + 1e-9 ? [helper] : [])).slice(0, people);
+      for (const helper of by) freeAt[helper] = Math.max(freeAt[helper]!, start + seconds);
+      return {
+        stage: stages[stage]!.id,
+        batch,
+        helper: people === 1 ? by[0]! + 1 : by.map((helper) => helper + 1),
+        ...(machine === undefined ? {} : { machine }),
+        startSeconds: start,
+        endSeconds: start + seconds,
+      };
+    });
+}
 
 /**
  * A plan for the afternoon, at the latest at the end of the fewest seconds found: batches are begun as soon as a helper
@@ -169,16 +351,23 @@ export function runPlan(afternoon: Afternoon): RunPlan {
   const { stages, helpers } = afternoon;
   const machines = new Map(Object.entries(afternoon.machines ?? {}));
   const jobs = jobsOf(stages);
-  const bound = lowerBound(jobs, helpers, machines);
+  const bound = lowerBound(jobs, stages, helpers, machines);
   const random = seeded(1);
   let best: Task[] | undefined;
   let shortest = Infinity;
+  let order: readonly number[] = [];
   const began = Date.now();
+  const span = (tasks: readonly Task[]): number =>
+    tasks.reduce((end, { endSeconds }) => Math.max(end, endSeconds), 0);
+  const atBest = (): boolean => shortest <= bound + 1e-6;
   for (const rank of ranks(jobs, machines, helpers, random)) {
     const tasks = laidOut(jobs, stages, helpers, machines, rank);
-    const span = tasks.reduce((end, { endSeconds }) => Math.max(end, endSeconds), 0);
-    if (span < shortest - 1e-9) [best, shortest] = [tasks, span];
-    if (shortest <= bound + 1e-6 || (best && jobs.length > 400 && Date.now() - began > BRIEF_MS)) break;
+    if (span(tasks) < shortest - 1e-9) [best, shortest, order] = [tasks, span(tasks), rank];
+    if (atBest() || (best && jobs.length > 400 && Date.now() - began > BRIEF_MS)) break;
+  }
+  if (!atBest() && jobs.length <= MOST_EXCHANGED) {
+    const found = exchanged(jobs, stages, helpers, machines, { order, shortest, bound }, random);
+    if (found) [best, shortest] = [found, span(found)];
   }
   return { makespanSeconds: best ? shortest : 0, lowerBoundSeconds: bound, tasks: best ?? [] };
 }

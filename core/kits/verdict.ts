@@ -84,10 +84,6 @@ function there(material: MaterialId, { held, printed, swaps, catalogue = SHIPPED
   return held[inBagFor(material, { swaps })] ?? 0;
 }
 
-/** The chance that all parts suffice: what several needs have in common makes the scarcest decide. */
-const enoughOf = (parts: readonly PartNeed[], held: Bag): number =>
-  parts.reduce((least, need) => Math.min(least, suffices(need, there(need.material, held))), 1);
-
 interface State {
   enough: number;
   parts: readonly PartNeed[];
@@ -102,7 +98,7 @@ function stateOf(variant: Variant, held: Bag, ageBand: AgeBand): State {
   const lacks = held.deckLacks ?? [];
   const decks = parts.some(({ material }) => material === 'card-deck');
   return {
-    enough: enoughOf(parts, held),
+    enough: variant.suffices(ageBand, (material) => there(material, held)),
     parts,
     stopped,
     ...(decks && lacks.length > 0 && variant.game.audits ? { deck: variant.audit(deckWithout(lacks)) } : {}),
@@ -120,6 +116,11 @@ export function judge(variant: Variant, held: Bag, ageBand: AgeBand = 'g1'): Jud
   if (whole && (deck === undefined || deck.verdict === 'plays'))
     return { verdict: 'plays', enough, note: deck?.note ?? 'Everything is there.' };
   const shortage = missing(now.parts, held);
+  // Each part may nearly always be enough, and all of them together not.
+  if (shortage.length === 0 && enough < PLAYS)
+    shortage.push(
+      `Each part is nearly always enough; all of them together are in ${shareOf(enough, 'play')}.`,
+    );
   if (whole) {
     // The deck plays on with fewer cards: the nearest setting is the one that knows of it.
     const known = knowing(variant, held, ageBand);
@@ -208,33 +209,60 @@ function knowing(variant: Variant, held: Bag, ageBand: AgeBand): Variant | undef
 }
 const same = (a: Params, b: Params): boolean => JSON.stringify(a) === JSON.stringify(b);
 
-/** The nearest setting that plays with what is there: one knob turned as little as it takes, else the next easier ones. */
+/** So many settings are tried at most: somebody waits for the answer. */
+const MOST_TRIED = 250;
+/** A setting that differs in more knobs than this is another game to a family. */
+const MOST_KNOBS = 2;
+
+/** A knob turned in one direction. */
+interface Way {
+  knob: Knob;
+  values: readonly ParamValue[];
+  steps: number;
+}
+const farAt = ({ steps }: Way, step: number): number => (step + 1) / steps;
+
+/**
+ * The nearest setting that plays with what is there: as few knobs turned as possible, and these as little as it takes,
+ * measured by the sum of the shares of their ways. Else the next easier one that plays.
+ */
 function nearest(variant: Variant, held: Bag, ageBand: AgeBand): Variant | undefined {
   const from = (held.deckLacks?.length ? knowing(variant, held, ageBand) : undefined) ?? variant;
-  const plays = (one: Variant | undefined): boolean =>
-    one !== undefined && playsSo(stateOf(one, held, ageBand));
+  const known = new Map<Variant, boolean>();
+  const plays = (one: Variant | undefined): boolean => {
+    if (one === undefined) return false;
+    const before = known.get(one);
+    if (before !== undefined) return before;
+    if (known.size >= MOST_TRIED) return false;
+    const now = playsSo(stateOf(one, held, ageBand));
+    known.set(one, now);
+    return now;
+  };
   if (from !== variant && plays(from)) return from;
-  let best: { variant: Variant; far: number } | undefined;
+  const ways = from.game.knobs.flatMap((knob) =>
+    waysOf(knob, from.params[knob.name]!).flatMap((way) => (way.values.length > 0 ? [{ knob, ...way }] : [])),
+  );
+  /** Ways that change what is needed, by themselves or with the knob on which they hang. */
+  const telling = (): Way[] =>
+    ways.filter(
+      (way) =>
+        way.knob.when !== undefined ||
+        [0, way.values.length - 1].some((step) => {
+          const one = changedBy(from, { [way.knob.name]: way.values[step]! });
+          return one === undefined || needsText(one, ageBand) !== needsText(from, ageBand);
+        }),
+    );
   // A part of which none is there is needed less only by another way to play, not by less of the same.
   const gone = from.needs(ageBand).parts.some((need) => need.enough > 0 && there(need.material, held) === 0);
-  for (const knob of from.game.knobs.filter(({ kind }) => !gone || kind === 'choice' || kind === 'yes'))
-    for (const way of waysOf(knob, from.params[knob.name]!)) {
-      const at = (i: number): Variant | undefined => changedBy(from, { [knob.name]: way.values[i]! });
-      // A way that does not help at its end does not help at all; else it is halved until the first step that does.
-      let high = way.values.length - 1;
-      while (high >= 0 && at(high) === undefined) high--;
-      if (high < 0 || !plays(at(high))) continue;
-      let low = 0;
-      while (low < high) {
-        const middle = Math.floor((low + high) / 2);
-        if (plays(at(middle))) high = middle;
-        else low = middle + 1;
-      }
-      const found = at(high);
-      const far = (high + 1) / way.steps;
-      if (found && plays(found) && (!best || far < best.far - 1e-9)) best = { variant: found, far };
+  for (let many = 1; many <= MOST_KNOBS; many++) {
+    let best: { variant: Variant; far: number } | undefined;
+    for (const chosen of together(many === 1 ? ways : telling(), many)) {
+      if (gone && !chosen.some(({ knob: { kind } }) => kind === 'choice' || kind === 'yes')) continue;
+      const found = nearestAlong(from, chosen, plays, best?.far ?? Infinity);
+      if (found) best = found;
     }
-  if (best) return best.variant;
+    if (best) return best.variant;
+  }
   let now: Variant | undefined = from;
   for (let i = 0; now && i < 12; i++) {
     const easier: Params | undefined = now.needs(ageBand).easier;
@@ -242,6 +270,62 @@ function nearest(variant: Variant, held: Bag, ageBand: AgeBand): Variant | undef
     if (now && plays(now)) return now;
   }
   return undefined;
+}
+
+const needsText = (variant: Variant, ageBand: AgeBand): string => {
+  const { parts, stopped } = variant.needs(ageBand);
+  return JSON.stringify([stopped, parts.map(({ material, enough, pmf }) => [material, enough, pmf])]);
+};
+
+/** Every choice of so many ways, each of another knob. */
+function* together(ways: readonly Way[], many: number, from = 0): Generator<Way[]> {
+  if (many === 0) return yield [];
+  for (let i = from; i < ways.length; i++)
+    for (const others of together(ways, many - 1, i + 1))
+      if (!others.some(({ knob }) => knob.name === ways[i]!.knob.name)) yield [ways[i]!, ...others];
+}
+
+/**
+ * The nearest setting along these ways that plays and is nearer than `limit`; all of them are turned. The first ways are
+ * gone along step by step; the last is halved where its end plays, since what helps there helps from some step on, and
+ * gone along where it does not.
+ */
+function nearestAlong(
+  from: Variant,
+  ways: readonly Way[],
+  plays: (one: Variant | undefined) => boolean,
+  limit: number,
+): { variant: Variant; far: number } | undefined {
+  let best: { variant: Variant; far: number } | undefined;
+  const at = (steps: readonly number[]): Variant | undefined =>
+    changedBy(from, Object.fromEntries(ways.map((way, i) => [way.knob.name, way.values[steps[i]!]!])));
+  const last = ways.at(-1)!;
+  // What does not help where all are turned as far as they go does not help before.
+  if (ways.length > 1 && !plays(at(ways.map(({ values }) => values.length - 1)))) return undefined;
+  const look = (steps: readonly number[], far: number): void => {
+    const most = (): number => Math.min(limit, best?.far ?? Infinity) - 1e-9;
+    if (steps.length < ways.length - 1) {
+      const way = ways[steps.length]!;
+      for (let step = 0; step < way.values.length && far + farAt(way, step) < most(); step++)
+        look([...steps, step], far + farAt(way, step));
+      return;
+    }
+    let high = last.values.length - 1;
+    while (high >= 0 && (far + farAt(last, high) >= most() || at([...steps, high]) === undefined)) high--;
+    let low = 0;
+    if (high >= 0 && plays(at([...steps, high])))
+      while (low < high) {
+        const middle = Math.floor((low + high) / 2);
+        if (plays(at([...steps, middle]))) high = middle;
+        else low = middle + 1;
+      }
+    else if (ways.length === 1) while (low <= high && !plays(at([...steps, low]))) low++;
+    else return;
+    const found = low <= high ? at([...steps, low]) : undefined;
+    if (found && plays(found)) best = { variant: found, far: far + farAt(last, low) };
+  };
+  look([], 0);
+  return best;
 }
 
 /** Values of a knob away from where it stands, nearest first, in each direction; and how many steps the knob has. */

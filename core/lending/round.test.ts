@@ -151,3 +151,27 @@ describe('a hand-out', () => {
     await expect(round({ ...asked, copies: [asked.copies[0]!, asked.copies[0]!] })).rejects.toThrow(/own/);
   });
 });
+
+describe('a score', () => {
+  const kit = { id: 'k', underThree: true, allergens: [], languages: ['en'] };
+  const family = {
+    id: 'f',
+    language: 'en',
+    underThree: false,
+    allergens: [],
+    had: [],
+    weeksSince: 0,
+    wishes: [],
+  };
+  it.each([
+    // 5 · |1.2 − 0.9| is 1.5, of which a little less is stored; half is rounded up.
+    [1.2, 0.9, 8],
+    [0.9, 1.2, 8],
+    [2.3, 2, 8],
+    [1, 0.1, 5],
+    [1.29, 1, 9],
+    [4, 0, 0],
+  ])('of a kit at %d for a family at %d is %d', (kitLevel, familyLevel, score) => {
+    expect(scoreOf({ ...kit, level: kitLevel }, { ...family, level: familyLevel })).toBe(score);
+  });
+});

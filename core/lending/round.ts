@@ -109,6 +109,9 @@ export type RoundStep = 'families' | 'languages' | 'score';
 /** Weeks of waiting beyond which nobody waits longer; who never had anything waits so long. */
 const LONGEST_WAIT = 26;
 
+/** Half is rounded up, as it is written in decimals: 5 · |1.2 − 0.9| is 1.5, though a little less is stored. */
+const halfUp = (value: number): number => Math.floor(value + 0.5 + 1e-9);
+
 /** How well a kit suits a family now. What fits loses half of its weight for each school year beside it. */
 export function scoreOf(
   kit: RoundKit,
@@ -118,7 +121,7 @@ export function scoreOf(
   const waited = Math.min(family.weeksSince ?? LONGEST_WAIT, LONGEST_WAIT);
   const wished = family.wishes.includes(kit.id) ? wish : 0;
   const off = Math.abs(kit.level - family.level);
-  return wait * waited + wished + Math.max(0, fit - Math.round((fit / 2) * off));
+  return wait * waited + wished + Math.max(0, fit - halfUp((fit / 2) * off));
 }
 
 /** Why a family cannot get a kit; undefined where it can. */

@@ -1,5 +1,5 @@
 /** A game of building blocks as a game like any other. */
-import { entries, fromEntries, map, mean, quantile, sum } from '~/core/chance/pmf';
+import { entries, fromEntries, mean, quantile, type Pmf } from '~/core/chance/pmf';
 import type { Random } from '~/core/chance/random';
 import type { FieldErrors } from '~/core/check/check';
 import { Numbers, Whole } from '~/core/check/schema';
@@ -23,14 +23,24 @@ import {
   type Turn,
 } from '~/core/games/kit';
 import type { Game, GameWords, Knobs } from '~/core/games/kit/game';
-import { materialOf } from '~/core/materials/catalogue';
+import { materialOf, type MaterialId } from '~/core/materials/catalogue';
 import { literal, type Args } from '~/core/words/message';
 import type { Source } from '~/core/words/reading';
 import { tooMuch } from './cost';
 import type { Shape } from '~/core/paper/sheet';
 import { MAKES, RULES, type OwnGame } from './definition';
 import { draws, ownSheets } from './sheets';
-import { factsOf, outcomes, pieces, resultOf, results, turnsOf, type Setting } from './reckon';
+import {
+  factsOf,
+  mostPieces,
+  outcomes,
+  resultOf,
+  results,
+  turnsOf,
+  wholePlays,
+  type Setting,
+  type WholePlay,
+} from './reckon';
 
 /** Lines of a rehearsed play, and the caution that stands when the coordinator wrote none. */
 const PLAY_WORDS = {
@@ -183,6 +193,7 @@ export function ownGame(own: OwnGame, id: string): Game {
         ladder: ladderOf(params, end.when === 'covered' ? undefined : end.when),
       };
     },
+    suffices: (params: Params, have) => sufficesFor(own, setting(params), have),
     play: (params: Params, random) => playOf(own, setting(params), random),
     steps: (params: Params) => [
       ...own.steps.map(
@@ -221,44 +232,83 @@ function ladderOf(params: Params, name: 'turns' | 'reached' | undefined) {
   };
 }
 
-/** The parts by their quantity rules; parts named twice are added up. */
-function partsOf(own: OwnGame, set: Setting, turns: ReturnType<typeof turnsOf>): PartNeed[] {
-  const found = new Map<string, PartNeed>();
+/** How many of a material a play takes: so many, and so many more for each turn and for each piece that it asks for. */
+interface Rule {
+  always: number;
+  turn: number;
+  piece: number;
+  reasons: string[];
+}
+const quantity = ({ always, turn, piece }: Rule, play: Pick<WholePlay, 'turns' | 'pieces'>): number =>
+  always + turn * play.turns + piece * play.pieces;
+
+/** The rules of the parts; those of a part that is named twice are added up. */
+function rulesOf(own: OwnGame, { players }: Setting): Map<MaterialId, Rule> {
+  const rules = new Map<MaterialId, Rule>();
   for (const { material, times, each } of own.parts) {
-    const all = pieces(own, set);
-    const one: PartNeed =
-      each === 'game'
-        ? need(material, times, `${times} ${RULES.game}.`)
-        : each === 'player'
-          ? need(material, times * set.players, `${times} ${RULES.player}.`)
-          : each === 'turn'
-            ? needFrom(
-                material,
-                map(turns, (n) => n * times),
-                `${times} ${RULES.turn}.`,
-              )
-            : needFrom(
-                material,
-                map(all.pmf, (n) => n * times),
-                `As many as the results ask for${times > 1 ? `, ${times} each` : ''}.`,
-                all.worst * times,
-              );
-    const before = found.get(material);
-    found.set(
-      material,
-      before
-        ? {
-            material,
-            expected: before.expected + one.expected,
-            enough: before.enough + one.enough,
-            worst: before.worst + one.worst,
-            pmf: sum(before.pmf, one.pmf),
-            reason: `${before.reason} ${one.reason}`,
-          }
-        : one,
+    const rule = rules.get(material) ?? { always: 0, turn: 0, piece: 0, reasons: [] };
+    rules.set(material, rule);
+    if (each === 'game') rule.always += times;
+    else if (each === 'player') rule.always += times * players;
+    else if (each === 'turn') rule.turn += times;
+    else rule.piece += times;
+    const many = each === 'result' ? (times > 1 ? `, ${times} each` : '') : undefined;
+    rule.reasons.push(
+      many === undefined
+        ? `${times} ${RULES[each]}.`
+        : own.make === 'collect'
+          ? `As many as the results of a play ask for${many}.`
+          : `As many as the largest result of a play asks for${many}; they are taken up again.`,
     );
   }
-  return [...found.values()].filter((part) => part.worst > 0);
+  return rules;
+}
+
+/** Whole plays as far as these rules tell them apart; reckoned for the results only where a part follows them. */
+function playsFor(own: OwnGame, set: Setting, rules: Iterable<Rule>, turns: () => Pmf): WholePlay[] {
+  const list = [...rules];
+  if (list.some(({ piece }) => piece > 0))
+    return wholePlays(
+      own,
+      set,
+      list.some(({ turn }) => turn > 0),
+    );
+  if (list.every(({ turn }) => turn === 0)) return [{ turns: 0, pieces: 0, chance: 1 }];
+  return entries(turns()).map(([n, chance]) => ({ turns: n, pieces: 0, chance }));
+}
+
+/** The parts by their quantity rules. */
+function partsOf(own: OwnGame, set: Setting, turns: Pmf): PartNeed[] {
+  const rules = rulesOf(own, set);
+  const plays = playsFor(own, set, rules.values(), () => turns);
+  const most = { turns: entries(turns).at(-1)![0], pieces: mostPieces(own, set) };
+  return [...rules]
+    .map(([material, rule]): PartNeed => {
+      const reason = rule.reasons.join(' ');
+      if (rule.turn === 0 && rule.piece === 0) return need(material, rule.always, reason);
+      const pmf = fromEntries(plays.map((play) => [quantity(rule, play), play.chance] as const));
+      return needFrom(material, pmf, reason, quantity(rule, most));
+    })
+    .filter((part) => part.worst > 0);
+}
+
+/** The chance that a play takes no more of every part than there is. */
+function sufficesFor(own: OwnGame, set: Setting, have: (material: MaterialId) => number): number {
+  const rules = [...rulesOf(own, set)].map(([material, rule]) => ({ rule, there: have(material) + 1e-9 }));
+  const plays = playsFor(
+    own,
+    set,
+    rules.map(({ rule }) => rule),
+    () => turnsOf(own, set),
+  );
+  return Math.min(
+    1,
+    plays.reduce(
+      (total, play) =>
+        rules.every(({ rule, there }) => quantity(rule, play) <= there) ? total + play.chance : total,
+      0,
+    ),
+  );
 }
 
 function* playOf(

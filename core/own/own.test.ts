@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { Ajv } from 'ajv';
 import { mean } from '~/core/chance/pmf';
 import { seeded } from '~/core/chance/random';
-import { assume } from '~/core/games/kit/types';
+import { assume, type PartNeed } from '~/core/games/kit/types';
 import { gameFor, open } from '~/core/own/open';
 import { check } from '~/core/games/kit/check';
 import { settle, startOf } from '~/core/games/kit/game';
@@ -106,6 +106,59 @@ describe.each(KINDS)('an own game: %s', (_, change) => {
       expect.arrayContaining(['die', 'instruction-sheet', 'bag']),
     );
     expect(gameFor({ gameId: 'own-test', own }).words.en.name).toBe('Ferry Load');
+  });
+});
+
+describe('parts that follow the results of a play', () => {
+  const reached = { when: 'reached', number: 20 } as const;
+  const GAMES: [string, Partial<OwnGame>][] = [
+    ['collected until a number is reached', { make: 'collect', end: reached }],
+    ['collected in a number of turns', { make: 'collect', end: { when: 'turns', number: 4 } }],
+    ['laid for each turn of a path', { make: 'path', end: reached }],
+    ['laid for each of a number of turns', { make: 'sum', end: { when: 'turns', number: 6 } }],
+    [
+      'laid until every cell is covered',
+      { make: 'cover', cells: [2, 3, 5, 7], end: { when: 'covered', number: 1 } },
+    ],
+  ];
+  it.each(GAMES)('%s: enough in as many plays as it says', (_, change) => {
+    const own = fitted({
+      ...change,
+      turn: turn({ kind: 'roll', count: 2, from: 1, to: 4 }),
+      parts: [
+        { material: 'chip', times: 1, each: 'result' },
+        { material: 'pencil', times: 1, each: 'turn' },
+      ],
+    });
+    const variant = settle(ownGame(own, 'own-test'), { ...ownGame(own, 'own-test').presets[0]!.params });
+    const random = seeded(12);
+    const plays = Array.from({ length: 4000 }, () => {
+      const answers = [...variant.play(random)].map(({ args }) => (args as { answer: number }).answer);
+      const pieces =
+        own.make === 'collect' ? answers.reduce((all, one) => all + one, 0) : Math.max(...answers);
+      return { turns: answers.length, pieces };
+    });
+    const share = (fits: (play: (typeof plays)[number]) => boolean): number =>
+      plays.filter(fits).length / plays.length;
+    const [chips, pencils] = ['chip', 'pencil'].map((material) =>
+      variant.needs('K').parts.find((part) => part.material === material)!,
+    ) as [PartNeed, PartNeed];
+    expect(
+      Math.abs(mean(chips.pmf) - plays.reduce((all, { pieces }) => all + pieces, 0) / plays.length),
+    ).toBeLessThan(0.02 * chips.worst + 0.1);
+    expect(share(({ pieces }) => pieces <= chips.enough)).toBeGreaterThan(0.93);
+    expect(Math.max(...plays.map(({ pieces }) => pieces))).toBeLessThanOrEqual(chips.worst);
+    // Long plays ask for more: the chance of both is not the product of the two.
+    for (const [there, left] of [
+      [chips.enough, pencils.enough],
+      [Math.round(mean(chips.pmf)), Math.round(mean(pencils.pmf))],
+    ] as const)
+      expect(
+        Math.abs(
+          variant.suffices('K', (material) => (material === 'chip' ? there : left)) -
+            share(({ turns, pieces }) => pieces <= there && turns <= left),
+        ),
+      ).toBeLessThan(0.04);
   });
 });
 

@@ -3,7 +3,7 @@ import { fact, type Fact } from '~/core/cards/facts';
 import { binomial } from '~/core/chance/binomial';
 import { drawsToFill, type Needed } from '~/core/chance/coverage';
 import { turnsToEnd, turnsUntilFirst } from '~/core/chance/markov';
-import { fromEntries, nFold, point, type Pmf } from '~/core/chance/pmf';
+import { entries, fromEntries, nFold, point, type Pmf } from '~/core/chance/pmf';
 import { countValues } from '~/core/cards/deck';
 import type { OwnGame } from './definition';
 
@@ -114,14 +114,162 @@ export function turnsOf(own: OwnGame, { players, count, number, cells }: Setting
   return turnsUntilFirst(each, players);
 }
 
-/** Pieces that the results of a play ask for; for games that collect none, those of one turn. */
-export function pieces(own: OwnGame, { players, count, number }: Setting): { pmf: Pmf; worst: number } {
-  const turn = fromEntries(results(own, count));
-  const most = turn.from + turn.p.length - 1;
-  if (own.make !== 'collect') return { pmf: turn, worst: most };
-  if (own.end.when === 'turns') return { pmf: nFold(turn, number * players), worst: most * number * players };
-  // The first player who reaches the number ends it; enough for all to come there is surely enough.
-  return { pmf: point(players * (number - 1 + most)), worst: players * (number - 1 + most) };
+/** A whole play, by how many turns it takes and how many pieces its results ask for. */
+export interface WholePlay {
+  turns: number;
+  pieces: number;
+  chance: number;
+}
+
+/**
+ * Every whole play with its chance; the chances add up to 1. Where pieces are collected, a play asks for those of all
+ * players together; else they are laid for one turn and taken up again, and a play asks for those of its largest turn.
+ * Without `turns` plays that ask for as many pieces are one.
+ */
+export function wholePlays(own: OwnGame, set: Setting, turns: boolean): WholePlay[] {
+  const list = results(own, set.count);
+  const { players, number } = set;
+  if (own.make !== 'collect') return largestTurns(list, own, set);
+  if (own.end.when !== 'turns') return collectedUntil([...list], players, number, turns);
+  const all = number * players;
+  return entries(nFold(fromEntries(list), all)).map(([pieces, chance]) => ({ turns: all, pieces, chance }));
+}
+
+/** Chances smaller than this are left out. */
+const NOTHING = 1e-13;
+
+type Steps = readonly (readonly [result: number, chance: number])[];
+/** What one player may have after so many turns of their own without having come to the number, and what those have who come to it. */
+function* rounds(
+  list: Steps,
+  number: number,
+): Generator<{ before: Chances; after: Chances; done: Chances }, void> {
+  const most = Math.max(...list.map(([result]) => result));
+  let before: Chances = Float64Array.of(1);
+  for (;;) {
+    const after = new Float64Array(number);
+    const done = new Float64Array(number + most);
+    before.forEach((chance, has) => {
+      if (chance < NOTHING) return;
+      for (const [result, p] of list) {
+        const now = has + result;
+        if (now < number) after[now]! += chance * p;
+        else done[now]! += chance * p;
+      }
+    });
+    yield { before, after, done };
+    before = after;
+  }
+}
+/** Chances of 0, 1, 2 …; they need not add up to 1. */
+type Chances = Float64Array;
+const total = (chances: Chances): number => chances.reduce((all, chance) => all + chance, 0);
+/** Plays that are still on are left out when there are no more of them than this. */
+const STILL_ON = 1e-12;
+
+/**
+ * P(n turns, none asks for more than x): of plays with turns of up to x alone. What is more at x than at the result
+ * below it is at x.
+ */
+function largestTurns(list: ReadonlyMap<number, number>, own: OwnGame, set: Setting): WholePlay[] {
+  const plays: WholePlay[] = [];
+  let below: ReadonlyMap<number, number> = new Map();
+  let share = 0;
+  const least = own.end.when === 'covered' ? Math.max(...set.cells) : 0;
+  const sorted = [...list].sort(([a], [b]) => a - b);
+  sorted.forEach(([pieces, chance], i) => {
+    share = i === sorted.length - 1 ? 1 : share + chance;
+    // Without the largest cell, or with nothing but zeros, such a play never ends.
+    if (pieces < least || (own.end.when === 'reached' && pieces === 0)) return;
+    const now = turnsUpTo(sorted.slice(0, i + 1), share, own, set);
+    for (const [turns, all] of now) {
+      const more = all - (below.get(turns) ?? 0);
+      if (more > NOTHING) plays.push({ turns, pieces, chance: more });
+    }
+    below = now;
+  });
+  return plays;
+}
+
+/** The chance of a play of so many turns that all have these results, which are `share` of all. */
+function turnsUpTo(
+  list: Steps,
+  share: number,
+  own: OwnGame,
+  { players, number, cells }: Setting,
+): ReadonlyMap<number, number> {
+  if (own.end.when === 'turns') return new Map([[number * players, share ** (number * players)]]);
+  const found = new Map<number, number>();
+  if (own.end.when === 'covered') {
+    const alone = new Map(list.map(([result, p]) => [result, p / share] as const));
+    for (const [turns, p] of entries(drawsToFill(needed(alone, cells)))) found.set(turns, p * share ** turns);
+    return found;
+  }
+  let round = 0;
+  for (const { before, after, done } of rounds(list, number)) {
+    const [left, on, ended] = [total(before), total(after), total(done)];
+    for (let player = 1; player <= players && ended > NOTHING; player++)
+      found.set(round * players + player, ended * on ** (player - 1) * left ** (players - player));
+    round++;
+    if (on ** players < STILL_ON) return found;
+  }
+  return found;
+}
+
+/**
+ * Players collect in turns until the first of them has `number`: in a round, those before that player have had one turn
+ * more than those after.
+ */
+function collectedUntil(list: Steps, players: number, number: number, byTurns: boolean): WholePlay[] {
+  const plays: WholePlay[] = [];
+  const put = (turns: number, chances: Chances): void =>
+    chances.forEach((chance, pieces) => {
+      if (chance > NOTHING) plays.push({ turns, pieces, chance });
+    });
+  let all: Chances = new Float64Array(0);
+  let round = 0;
+  for (const { before, after, done } of rounds(list, number)) {
+    if (total(done) > NOTHING) {
+      const had = powers(after, players);
+      const have = powers(before, players);
+      for (let player = 1; player <= players; player++) {
+        const chances = convolved(done, convolved(had[player - 1]!, have[players - player]!));
+        if (byTurns) put(round * players + player, chances);
+        else all = added(all, chances);
+      }
+    }
+    round++;
+    if (total(after) ** players < STILL_ON) break;
+  }
+  put(0, all);
+  return plays;
+}
+/** What 0, 1 … `most` − 1 players have together. */
+function powers(chances: Chances, most: number): Chances[] {
+  const list: Chances[] = [Float64Array.of(1)];
+  while (list.length < most) list.push(convolved(list.at(-1)!, chances));
+  return list;
+}
+function added(a: Chances, b: Chances): Chances {
+  const [longer, shorter] = a.length < b.length ? [b, a] : [a, b];
+  const made = longer.slice();
+  shorter.forEach((chance, i) => (made[i]! += chance));
+  return made;
+}
+function convolved(a: Chances, b: Chances): Chances {
+  const made = new Float64Array(a.length + b.length - 1);
+  for (let i = 0; i < a.length; i++) {
+    const x = a[i]!;
+    if (x > NOTHING) for (let j = 0; j < b.length; j++) made[i + j]! += x * b[j]!;
+  }
+  return made;
+}
+
+/** The most pieces that a play can ask for. */
+export function mostPieces(own: OwnGame, { players, count, number }: Setting): number {
+  const most = Math.max(...results(own, count).keys());
+  if (own.make !== 'collect') return most;
+  return own.end.when === 'turns' ? most * number * players : (number - 1) * players + most;
 }
 
 /** The facts of one turn, each once, with how often it is met in a turn. */

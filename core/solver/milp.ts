@@ -120,7 +120,8 @@ export async function solveFor(programme: Programme, seconds: number): Promise<S
     [...names].map(([name, short]) => {
       const column = found.Columns[short] as { Primal?: number } | undefined;
       const value = column?.Primal ?? Number.NaN;
-      const near = Math.round(value);
+      // Nothing is nothing, without a sign.
+      const near = Math.round(value) + 0;
       if (!(Math.abs(value - near) < 1e-4)) {
         if (late) return [name, Number.NaN] as const;
         throw new RangeError(`programme: no whole number for ${name}`);

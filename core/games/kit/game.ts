@@ -15,7 +15,7 @@ import type { Source } from '~/core/words/reading';
 import { knobsOf, suits, type Knob } from './knobs';
 import { excesses } from './limits';
 import type { Pictures } from './pictures';
-import { reckoned, type Answers } from './reckoning';
+import { reckoned, suffices, type Answers } from './reckoning';
 import { coaching, stepsOf, type Lines } from './steps';
 import type {
   AgeBand,
@@ -64,6 +64,11 @@ interface Definition<P, M extends GameWords> {
   /** What no schema can say about the parameters: one sentence per parameter. */
   faults?(params: P): { readonly [K in keyof P]?: string };
   reckon(params: P, effort: Effort, ageBand: AgeBand): Answers;
+  /**
+   * The chance that one play takes no more of every part than `have` says is there. Wanted where several parts vary from
+   * play to play and hang together; else they are taken to vary each by itself.
+   */
+  suffices?(params: P, have: (material: MaterialId) => number): number;
   play(params: P, random: Random): Generator<Turn<keyof M & string>, Outcome | void>;
   steps(params: P): Lines<M>;
   /** Small drawings of its steps. */
@@ -116,6 +121,8 @@ export interface Variant {
   reckon(assumptions: Assumptions, effort?: Effort): Reckoning;
   /** Its parts, whether it cannot be played at all, and the next easier setting: what is asked of many settings at once. */
   needs(ageBand: AgeBand): Needs;
+  /** The chance that one play takes no more of every part than is there: of all parts together. */
+  suffices(ageBand: AgeBand, have: (material: MaterialId) => number): number;
   play(random: Random): Generator<Turn, Outcome | void>;
   steps(): Step[];
   /** The small drawing of a step, where there is one; it shows the numbers that the step says. */
@@ -225,9 +232,12 @@ function variantOf(game: Game, params: Params): Variant {
   const parts = DEFINITIONS.get(game)!;
   let said: Step[] | undefined;
   const needed = new Map<AgeBand, Needs>();
-  return {
+  const variant: Variant = {
     game,
     params,
+    suffices: (ageBand, have) =>
+      parts.suffices?.(params, have) ??
+      variant.needs(ageBand).parts.reduce((all, need) => all * suffices(need, have(need.material)), 1),
     reckon: (assumptions, effort = QUICK) => {
       const plays = (change: Params): boolean => Object.keys(faultsOf(game, change)).length === 0;
       const of = (change: Params, how: Effort): Reckoning =>
@@ -275,4 +285,5 @@ function variantOf(game: Game, params: Params): Variant {
     peek: (random) => may(parts.peek, 'show a card').call(parts, params, random),
     audit: (cards) => may(parts.audit, 'judge a deck').call(parts, params, cards),
   };
+  return variant;
 }
