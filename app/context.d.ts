@@ -7,6 +7,6 @@ declare module 'react-router' {
     nonce: string;
     clientAddress: string;
     /** Why a page of the application failed, when the server can say it better. */
-    trouble?: { status: 400 | 503; kind: 'away' | 'empty' | 'unreadable' };
+    trouble?: { status: 400 | 503; kind: 'away' | 'busy' | 'empty' | 'unreadable' };
   }
 }

@@ -57,12 +57,17 @@ export default async function handleRequest(
   }
 }
 
+const givenUp = (error: unknown): boolean =>
+  error instanceof Error && (error.name === 'AbortError' || error.name === 'TimeoutError');
+
 /** Errors of loaders and actions become structured lines; a person never sees them. */
 export const handleError: HandleErrorFunction = (error, { request, context }) => {
   const load = context as unknown as AppLoadContext;
   // A database that is away is no fault of the page: the server says so.
   const database = databaseTrouble(error);
   if (database) load.trouble = { status: 503, kind: database === 'empty' ? 'empty' : 'away' };
+  // A figure that was given up, because its time was over or its reader left, is no fault of the page either.
+  else if (givenUp(error)) load.trouble = { status: 503, kind: 'busy' };
   // Characters that the database cannot keep, or a value that no field of it takes: what was sent is at fault.
   else if (sqlState(error)?.startsWith('22')) load.trouble = { status: 400, kind: 'unreadable' };
   if (request.signal.aborted) return;

@@ -3,10 +3,12 @@
  * that is bound to one school; the rows of others are hidden from it by PostgreSQL itself, since the role of the pool
  * neither owns the tables nor may pass their policies.
  */
+import { AsyncLocalStorage } from 'node:async_hooks';
 import { setTimeout as pause } from 'node:timers/promises';
 import { drizzle, type NodePgDatabase } from 'drizzle-orm/node-postgres';
 import { LRUCache } from 'lru-cache';
 import pg from 'pg';
+import journal from './migrations/meta/_journal.json' with { type: 'json' };
 
 // Days stay "2026-03-01": they have no clock and no time zone.
 pg.types.setTypeParser(pg.types.builtins.DATE, (value) => value);
@@ -30,14 +32,22 @@ export type SchoolHandle = Queryable & OneSchool;
 /** A way to what belongs to no single school: people, sessions, schools and districts. */
 export type Installation = Queryable & { readonly schoolId?: undefined; readonly districtId?: string };
 
-/** Nobody waits longer than these for a database that does not answer; together they are less than ten seconds. */
+/**
+ * Nobody waits longer than these for a database that does not answer; together they are less than ten seconds. What the
+ * database itself keeps to (statements 5 s, locks 4 s) are settings of the server's role: `data/migrate.ts` makes them, and
+ * nothing is set for a connection, so that a pooler may hand any of them to anybody.
+ */
 const CONNECT_MS = 3000;
-const LOCK_MS = 4000;
-const STATEMENT_MS = 5000;
 const ANSWER_MS = 5500;
-const IDLE_IN_TRANSACTION_MS = 10_000;
 
-let pool: pg.Pool | undefined;
+/** Families have connections of their own, which no page of the workroom takes. */
+export type Lane = 'staff' | 'family';
+const CONNECTIONS: Readonly<Record<Lane, number>> = { staff: 10, family: 4 };
+const lanes = new AsyncLocalStorage<Lane>();
+/** Does `work` on the connections of a lane. */
+export const inLane = <T>(lane: Lane, work: () => T): T => lanes.run(lane, work);
+
+const pools = new Map<Lane, pg.Pool>();
 
 const required = (name: string): string => {
   const url = process.env[name];
@@ -49,42 +59,34 @@ export const databaseUrl = (): string => required('DATABASE_URL');
 /** The address of the database for the account that owns its tables: it migrates, and writes backups. */
 export const ownerUrl = (): string => process.env.DATABASE_OWNER_URL || databaseUrl();
 
-/** The pool, opened at first use. Throws Error when DATABASE_URL is not set. */
+/** The pool of the lane, opened at first use. Throws Error when DATABASE_URL is not set. */
 export function connectionPool(): pg.Pool {
-  if (pool) return pool;
-  pool = new pg.Pool({
+  const lane = lanes.getStore() ?? 'staff';
+  const known = pools.get(lane);
+  if (known) return known;
+  const pool = new pg.Pool({
     connectionString: databaseUrl(),
-    max: 10,
+    max: CONNECTIONS[lane],
     connectionTimeoutMillis: CONNECT_MS,
-    statement_timeout: STATEMENT_MS,
-    lock_timeout: LOCK_MS,
     query_timeout: ANSWER_MS,
-    idle_in_transaction_session_timeout: IDLE_IN_TRANSACTION_MS,
     keepAlive: true,
-  });
+    // What belongs together is sent at once, and answered at once.
+    pipeline: true,
+  } as pg.PoolConfig);
   // A connection that ends while nobody uses it is replaced at the next use; without a listener it ends the server.
   pool.on('error', () => undefined);
   // The same for one that is just being taken out, given back or thrown away, when nobody listens to it for a moment.
   pool.on('connect', (client) => void client.on('error', () => undefined));
+  pools.set(lane, pool);
   return pool;
 }
 
 type Scope = Partial<OneSchool>;
 type Query = pg.PoolClient['query'];
 
-/** For which school each connection reads and writes now. */
-const boundTo = new WeakMap<pg.PoolClient, string>();
-
-async function bind(client: pg.PoolClient, { schoolId = '', districtId = '' }: Scope): Promise<void> {
-  const to = `${schoolId} ${districtId}`;
-  if (boundTo.get(client) === to) return;
-  boundTo.delete(client);
-  await client.query("select set_config('fern.school', $1, false), set_config('fern.district', $2, false)", [
-    schoolId,
-    districtId,
-  ]);
-  boundTo.set(client, to);
-}
+/** Sets for the rest of a transaction whose rows are read and written. */
+const binding = ({ schoolId = '', districtId = '' }: Scope): string =>
+  `select set_config('fern.school', ${pg.escapeLiteral(schoolId)}, true), set_config('fern.district', ${pg.escapeLiteral(districtId)}, true)`;
 
 /** A handle whose queries all go through `query`. */
 const handle = <S extends Scope>(scope: S, query: (...asked: Parameters<Query>) => unknown): Queryable & S =>
@@ -113,12 +115,24 @@ async function borrowed<T>(
 
 type Ask = (...asked: unknown[]) => Promise<unknown>;
 
-/** A handle that takes a connection of the pool for each query. */
+/**
+ * A handle that takes a connection of the pool for each query. One that is bound to a school is a transaction of its own:
+ * the school is set for it and is gone with it, whoever has the connection next.
+ */
 const pooled = <S extends Scope>(scope: S): Queryable & S =>
   handle(scope, (...asked) =>
     borrowed(async (client) => {
-      await bind(client, scope);
-      return (client.query as Ask)(...asked);
+      const ask = (client.query as Ask).bind(client);
+      if (scope.schoolId === undefined && scope.districtId === undefined) return ask(...asked);
+      const [begun, answer, ended] = await Promise.allSettled([
+        ask(`begin; ${binding(scope)}`),
+        ask(...asked),
+        ask('commit'),
+      ]);
+      if (begun.status === 'rejected') throw begun.reason;
+      if (answer.status === 'rejected') throw answer.reason;
+      if (ended.status === 'rejected') throw ended.reason;
+      return answer.value;
     }),
   );
 
@@ -140,13 +154,13 @@ export const installation = (): Installation => (whole ??= pooled({}));
 /** The handle of a district: what its schools show each other, and their numbers. */
 export const inDistrict = (districtId: string): Installation => pooled({ districtId });
 
-/** The same transaction, for the rows of another school. */
-const others = new WeakMap<Queryable, (school: OneSchool) => SchoolHandle>();
+/** The same transaction, for the rows of another school; and that a part of it was taken back, with whose rows it was for. */
+const others = new WeakMap<Queryable, { at: (school: OneSchool) => SchoolHandle; tookBack: () => void }>();
 /** The handle of another school in the transaction of `tx`: for what moves from one to the other. */
 export function alsoAt(tx: Queryable, school: OneSchool): SchoolHandle {
   const other = others.get(tx);
   if (!other) throw new Error('Only a transaction can go on in another school.');
-  return other(school);
+  return other.at(school);
 }
 
 /** Two transactions that got in each other's way: one of them is tried again. */
@@ -186,41 +200,51 @@ async function within<H extends Queryable, T>(tx: H, work: (tx: H) => Promise<T>
         () => undefined,
         () => undefined,
       );
+    others.get(tx)?.tookBack();
     throw error;
   }
 }
 
 const once = <H extends SchoolHandle | Installation, T>(at: H, work: (tx: H) => Promise<T>): Promise<T> =>
   borrowed(async (client, broke) => {
+    const ask = (client.query as Ask).bind(client);
     // One query follows the other: what is asked at the same moment waits for its turn.
     let turn: Promise<unknown> = Promise.resolve();
-    const bound = <S extends Scope>(scope: S): Queryable & S => {
+    /** For whose rows the transaction is now. */
+    let bound: string | undefined;
+    const bind = async (scope: Scope): Promise<void> => {
+      const to = binding(scope);
+      if (bound !== to) await ask(to);
+      bound = to;
+    };
+    const boundTo = <S extends Scope>(scope: S): Queryable & S => {
       const made = handle(scope, (...asked) => {
         const answer = turn.then(async () => {
-          await bind(client, scope);
-          return (client.query as Ask)(...asked);
+          await bind(scope);
+          return ask(...asked);
         });
         turn = answer.catch(() => undefined);
         return answer;
       });
-      others.set(made, ({ schoolId, districtId, timeZone }) => bound({ schoolId, districtId, timeZone }));
+      others.set(made, {
+        at: ({ schoolId, districtId, timeZone }) => boundTo({ schoolId, districtId, timeZone }),
+        tookBack: () => (bound = undefined),
+      });
       return made;
     };
     try {
       const { schoolId, districtId } = at;
-      await bind(client, { schoolId, districtId });
-      await client.query('begin');
-      const tx = bound(
+      bound = binding({ schoolId, districtId });
+      await ask(`begin; ${bound}`);
+      const tx = boundTo(
         schoolId === undefined ? { districtId } : { schoolId, districtId, timeZone: at.timeZone },
       );
       const result = await work(tx as unknown as H);
-      await client.query('commit');
+      await ask('commit');
       return result;
     } catch (error) {
-      // What it was bound to inside may have been taken back with the rest.
-      boundTo.delete(client);
       // A connection that cannot even roll back is thrown away.
-      if (!databaseTrouble(error)) await client.query('rollback').catch(broke);
+      if (!databaseTrouble(error)) await ask('rollback').catch(broke);
       throw error;
     }
   });
@@ -239,9 +263,9 @@ export async function roleFault(): Promise<string | undefined> {
 
 /** Closes all connections; the next use opens new ones. */
 export async function closeDatabase(): Promise<void> {
-  const closing = pool;
-  pool = undefined;
-  await closing?.end();
+  const closing = [...pools.values()];
+  pools.clear();
+  await Promise.all(closing.map((pool) => pool.end()));
 }
 
 /** An error and what it was caused by, the outermost first. */
@@ -290,11 +314,17 @@ const LOST =
   /connection terminated|not queryable|timeout exceeded when trying to connect|connection is closed/i;
 const LATE = /query read timeout/i;
 
+const READ_ONLY = '25006';
+/** Whether something was not written because the database only reads now. */
+export const onlyReads = (error: unknown): boolean => sqlState(error) === READ_ONLY;
+
 /** What is the matter with the database, when that is why something failed. */
 export function databaseTrouble(error: unknown): DatabaseTrouble | undefined {
   for (const at of causes(error)) {
     const code = at.code ?? '';
-    if (NETWORK.has(code) || /^(08|57P|58|XX)/.test(code) || LOST.test(at.message)) return 'away';
+    // A database that only reads, as for a while after a switch of machines, is away for whoever writes.
+    if (NETWORK.has(code) || /^(08|57P|58|XX)/.test(code) || code === READ_ONLY || LOST.test(at.message))
+      return 'away';
     if (/^53/.test(code) || code === '57014' || code === '55P03' || code === '25P03' || LATE.test(at.message))
       return 'busy';
     if (['42P01', '42703', '3D000', '3F000', '42501'].includes(code)) return 'empty';
@@ -303,14 +333,37 @@ export function databaseTrouble(error: unknown): DatabaseTrouble | undefined {
   return undefined;
 }
 
-/** Whether the database answers and has the newest schema. Waits no longer than `ms`. */
-export async function databaseState(ms = 2000): Promise<'ready' | DatabaseTrouble> {
+/** A server whose clock is further off the database's than this must not say what day it is. */
+const MOST_OFF_MS = 5000;
+let offMs = 0;
+/** Now, on the clock of the database as far as it is known: several servers have one day. */
+export const now = (): Date => new Date(Date.now() + offMs);
+
+/** `readOnly`: it answers and takes nothing; `clock`: the clock of this server is off. */
+export type DatabaseState = 'ready' | 'readOnly' | 'clock' | DatabaseTrouble;
+
+const newest = Math.max(...journal.entries.map(({ when }) => when));
+
+/** Whether the database answers, takes what is written, and has every migration of this version. Waits no longer than `ms`. */
+export async function databaseState(ms = 2000): Promise<DatabaseState> {
   const late = pause(ms, 'busy' as const, { ref: false });
+  const from = Date.now();
   const asked = connectionPool()
-    .query('select at from attendance limit 1')
+    .query<{ newest: string | null; reads: boolean; now: number }>(
+      `select (select max(created_at) from drizzle.__drizzle_migrations) as newest,
+        pg_is_in_recovery() or current_setting('transaction_read_only')::boolean as reads,
+        extract(epoch from clock_timestamp())::float8 * 1000 as now`,
+    )
     .then(
-      () => 'ready' as const,
-      (error: unknown) => databaseTrouble(error) ?? ('away' as const),
+      ({ rows: [row] }): DatabaseState => {
+        if (Number(row!.newest) < newest) return 'empty';
+        if (row!.reads) return 'readOnly';
+        // It was read between the two moments; what is less than the wait is no difference.
+        const off = row!.now - (from + Date.now()) / 2;
+        offMs = Math.abs(off) > (Date.now() - from) / 2 + 1000 ? off : 0;
+        return Math.abs(offMs) > MOST_OFF_MS ? 'clock' : 'ready';
+      },
+      (error: unknown) => databaseTrouble(error) ?? 'away',
     );
   return Promise.race([asked, late]);
 }

@@ -32,6 +32,17 @@ export async function migrate(): Promise<void> {
   });
 }
 
+/**
+ * What the database keeps to for the server's role, whoever hands it the connection. Plans of a page are not compiled:
+ * that takes longer than what it saves.
+ */
+const SETTINGS: Readonly<Record<string, string>> = {
+  statement_timeout: '5s',
+  lock_timeout: '4s',
+  idle_in_transaction_session_timeout: '10s',
+  jit: 'off',
+};
+
 /** Lets the server's role read and write the tables of a restored database. */
 export const letServerIn = (url: string): Promise<void> => asOwner(url, letIn);
 
@@ -53,8 +64,19 @@ async function letIn(client: pg.Client): Promise<void> {
         if (!['42710', '23505'].includes(error.code ?? '')) throw error;
       });
   await client.query(`
-    grant usage on schema public, pgboss to ${name};
+    grant usage on schema public, pgboss, drizzle to ${name};
+    grant select on all tables in schema drizzle to ${name};
     grant select, insert, update, delete on all tables in schema public, pgboss to ${name};
     grant usage on all sequences in schema public to ${name};
     grant execute on all functions in schema public to ${name}`);
+  for (const [setting, value] of Object.entries(SETTINGS))
+    await client
+      .query(`alter role ${name} set ${setting} = ${pg.escapeLiteral(value)}`)
+      .catch((error: Error & { code?: string }) => {
+        if (error.code !== '42501') throw error;
+        // The owner may not: whoever made the role is told what to set.
+        console.warn(
+          `The role ${role} should be given this by whoever made it: alter role ${name} set ${setting} = '${value}'`,
+        );
+      });
 }

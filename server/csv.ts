@@ -4,23 +4,44 @@ import Papa from 'papaparse';
 /** No list that is brought in is longer, unless it says so. */
 const MAX_BYTES = 1_000_000;
 const MAX_ROWS = 2000;
+/** Characters of a line of headings. */
+const MOST_HEADING = 5000;
 /** A table of all lines in a language that tells six forms apart has some thousand rows. */
 export const MOST_OF_LINES = { bytes: 3_000_000, rows: 20_000 };
 
+/** Signs with which a spreadsheet begins a formula, and signs at which some of them cut a cell in two. */
+const BEGINS = '=+-@\uff1d\uff0b\uff0d\uff20';
+const CUTS = ';,|\t\r\n';
+const BETWEEN = /[\s"]/;
+
 /**
- * Where a spreadsheet would begin a formula: at the start of a cell, and after a sign at which some of them cut a cell
- * in two (semicolon, comma, tab, bar, line end), blanks and quotes between. An apostrophe there makes it text.
+ * Goes through a cell once and answers it with other apostrophes where a spreadsheet would begin a formula: at the start
+ * of the cell and after a sign that cuts it, blanks and quotes between. `marks` are the apostrophes that stand there.
  */
-const FORMULA = /(^|[;,|\t\r\n])([\s"]*)('*)([=+\-@\uff1d\uff0b\uff0d\uff20])/g;
+function atFormulas(text: string, change: (marks: number) => number): string {
+  let made = '';
+  let kept = 0;
+  // Where the apostrophes begin that stand at the beginning of a part; -1 within one.
+  let marks = 0;
+  for (let i = 0; i < text.length; i++) {
+    const sign = text[i]!;
+    if (CUTS.includes(sign)) marks = i + 1;
+    else if (marks < 0) continue;
+    else if (sign === "'") continue;
+    else if (BETWEEN.test(sign)) marks = marks === i ? i + 1 : -1;
+    else {
+      if (BEGINS.includes(sign)) {
+        made += text.slice(kept, marks) + "'".repeat(change(i - marks));
+        kept = i;
+      }
+      marks = -1;
+    }
+  }
+  return made + text.slice(kept);
+}
 /** A cell that a spreadsheet would run as a formula gets an apostrophe, which `fromCell` takes off again. */
-export const toCell = (text: string): string => text.replace(FORMULA, "$1$2'$3$4");
-export const fromCell = (text: string): string =>
-  // Longer than any field of ours: it is refused anyway.
-  text.length > 2000
-    ? text
-    : text.replace(FORMULA, (all, sign: string, between: string, marks: string, first: string) =>
-        marks ? `${sign}${between}${marks.slice(1)}${first}` : all,
-      );
+export const toCell = (text: string): string => atFormulas(text, (marks) => marks + 1);
+export const fromCell = (text: string): string => atFormulas(text, (marks) => Math.max(0, marks - 1));
 
 /** The file that `readRows` reads again: a line of headings and the rows below it. */
 export const writeRows = (columns: readonly string[], rows: string[][]): string =>
@@ -76,6 +97,9 @@ export function readRows<Column extends string>(
   const refuse = (problem: string) => ({ ok: false, problem }) as const;
   if (text.includes('\u0000'))
     return refuse('This is not a text file. Save the list as CSV and choose it again.');
+  // A first line of thousands of names is no heading, and each of them would be asked for in every row.
+  if ((/^[^\r\n]*/.exec(text)?.[0].length ?? 0) > MOST_HEADING)
+    return refuse(`The first line must name the columns. Known columns: ${asked.columns.join(', ')}.`);
   const parsed = Papa.parse<Record<string, string>>(text.replace(/^\uFEFF/, ''), {
     header: true,
     skipEmptyLines: 'greedy',

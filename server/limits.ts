@@ -3,7 +3,7 @@ import { createHash } from 'node:crypto';
 import ipaddr from 'ipaddr.js';
 import { RateLimiterPostgres, RateLimiterRes } from 'rate-limiter-flexible';
 import { nameKey } from '~/core/people/name';
-import { connectionPool } from '~/data/db';
+import { connectionPool, onlyReads } from '~/data/db';
 
 interface Limit {
   points: number;
@@ -43,6 +43,8 @@ const linkTries = limiter('password-link', 30, 10);
 const familyVisits = limiter('family-visit', setting('FAMILY_VISITS_PER_ADDRESS', 120), 1);
 const wrongLinks = limiter('family-wrong-link', 20, 10);
 const familyAnswers = limiter('family-answer', 12, 10);
+/** Pictures that may come in through the link of one bag on a day. */
+const familyPictures = limiter('family-picture', 12, 24 * 60);
 
 /**
  * The network of an address, which one household or one school shares: the first 64 bits of IPv6, the first 24 of
@@ -66,6 +68,8 @@ async function consume(limit: Limit, key: string): Promise<number> {
     return 0;
   } catch (error) {
     if (error instanceof RateLimiterRes) return Math.max(1, Math.ceil(error.msBeforeNext / 60_000));
+    // While the database only reads nothing can be counted, and nothing can be changed either.
+    if (onlyReads(error)) return 0;
     throw error;
   }
 }
@@ -138,3 +142,8 @@ export const wrongLink = async (address: string): Promise<boolean> =>
 /** Whether one more answer about this loan is accepted now. */
 export const mayAnswerNow = async (loanId: string): Promise<boolean> =>
   (await consume(familyAnswers, loanId)) === 0;
+
+/** Whether one more picture may be brought through this link today; counted before it is read. */
+export const mayBringPicture = async (linkKey: string): Promise<boolean> =>
+  (await consume(familyPictures, createHash('sha256').update(linkKey).digest('base64url').slice(0, 22))) ===
+  0;

@@ -10,11 +10,15 @@ import { watchEvenings } from './lending/jobs';
 import { log } from './log';
 import { beginDrawing, endDrawing } from './print/jobs';
 import { shelfEntries } from './games/shelf';
+import { endReaders, warmReader } from './outside';
 import { answerWith } from './web/answer';
 import { webApp } from './web/app';
 
 /** Requests that were begun may take so long to end after SIGTERM. */
 const GRACE_MS = 10_000;
+
+/** Longer than a proxy keeps a connection that rests: nginx 60 s, HAProxy as in README. */
+const KEEP_ALIVE_MS = 75_000;
 
 const port = Number(process.env.PORT ?? 4600);
 const host = process.env.HOST ?? '127.0.0.1';
@@ -34,10 +38,14 @@ const server = app.listen(port, host, (error?: Error) => {
   say(`Fern Basket listens on http://${host}:${(server.address() as AddressInfo).port}`);
   void tellDatabase();
   void beginDrawing();
+  warmReader();
   // The first visitor of the shelf should not wait for it.
   void shelfEntries().catch((failed: unknown) => log.error({ err: failed }, 'the shelf was not reckoned'));
 });
 server.requestTimeout = 60_000;
+// A proxy or a browser uses a connection again after a rest: it ends them, this server does not while they may.
+server.keepAliveTimeout = KEEP_ALIVE_MS;
+server.headersTimeout = KEEP_ALIVE_MS + 5000;
 // What is no request at all never reaches the application: it gets one sentence, and its connection ends.
 server.on('clientError', (error: NodeJS.ErrnoException, socket: Duplex) => {
   if (!socket.writable || error.code === 'ECONNRESET') return socket.destroy();
@@ -55,6 +63,12 @@ async function tellDatabase(): Promise<void> {
   const database = await databaseState(5000);
   if (database === 'empty')
     say('The database has no tables yet, or those of an older version. Run: npm run migrate');
+  else if (database === 'readOnly')
+    say('The database only reads now: what is sent to pages is refused until it writes again.');
+  else if (database === 'clock')
+    say(
+      'The clock of this machine is off the clock of the database by more than 5 seconds. Set it; until then this server is not ready.',
+    );
   else if (database !== 'ready')
     say('The database does not answer yet. Pages say so until it does; nothing has to be restarted.');
   await refuseStrongRole();
@@ -85,6 +99,7 @@ async function stop(): Promise<void> {
     endDrawing().catch((error: unknown) => log.error({ err: error }, 'print jobs were not given away')),
   ]);
   clearTimeout(late);
+  await endReaders().catch(() => undefined);
   await closeDatabase().catch(() => undefined);
   process.exit(0);
 }

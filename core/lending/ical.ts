@@ -27,7 +27,74 @@ export type ReadCalendar = { ok: true; days: DaysInFile[] } | { ok: false; probl
 /** More events, and more repetitions of one, than these are in no school calendar. */
 const MOST_EVENTS = 2000;
 const MOST_TIMES = 5000;
+/** Days that a file gives in all, and dates that its events name as exceptions. */
+const MOST_DAYS = 6000;
+const MOST_DATES = 4000;
+const MOST_ZONES = 60;
 const MOST_NAME = 120;
+
+/** Days of each month in the year in which it has most. */
+const LONGEST_MONTHS = [31, 29, 31, 30, 31, 30, 31, 31, 30, 31, 30, 31];
+/** Parts of a rule by which an event comes more than once within a day. */
+const WITHIN_A_DAY = ['BYHOUR', 'BYMINUTE', 'BYSECOND'];
+
+const listIn = (rule: ICAL.Recur, part: string): number[] =>
+  ((rule.parts as Record<string, unknown[] | undefined>)[part] ?? []).map(Number);
+
+/** Why a rule of repetition is no rule of a school's calendar; undefined where it may be. */
+function ruleFault(rule: ICAL.Recur): string | undefined {
+  if (
+    ['SECONDLY', 'MINUTELY', 'HOURLY'].includes(rule.freq) ||
+    WITHIN_A_DAY.some((part) => listIn(rule, part).length > 1)
+  )
+    return 'An event in this file comes more than once within a day, which no day without school does. Take it out of the file.';
+  const days = listIn(rule, 'BYMONTHDAY');
+  const months = listIn(rule, 'BYMONTH');
+  const never =
+    days.length > 0 &&
+    (months.length > 0 ? months : LONGEST_MONTHS.map((_, i) => i + 1)).every((month) =>
+      days.every((day) => day === 0 || Math.abs(day) > (LONGEST_MONTHS[month - 1] ?? 0)),
+    );
+  return never
+    ? 'An event in this file comes on a day that no month has, such as February 30. Take it out of the file.'
+    : undefined;
+}
+
+/** What no calendar of a school holds, however it came about; said before anything is worked out. */
+function calendarFault(calendar: ICAL.Component): string | undefined {
+  const zones = calendar.getAllSubcomponents('vtimezone');
+  const rules = (component: ICAL.Component): ICAL.Recur[] =>
+    component.getAllProperties('rrule').flatMap((one) => one.getValues() as ICAL.Recur[]);
+  if (
+    zones.length > MOST_ZONES ||
+    zones.some((zone) =>
+      [...zone.getAllSubcomponents('standard'), ...zone.getAllSubcomponents('daylight')].some((part) =>
+        rules(part).some(({ freq }) => freq !== 'YEARLY'),
+      ),
+    )
+  )
+    return 'This file explains a time zone in which clocks are changed more often than once a year. Save it without time zones of its own.';
+  const events = calendar.getAllSubcomponents('vevent');
+  if (events.length > MOST_EVENTS)
+    return `This file has ${events.length} events; up to ${MOST_EVENTS} are read. Take only the school year out of it.`;
+  const dates = events.reduce(
+    (all, event) =>
+      all +
+      ['exdate', 'rdate'].reduce(
+        (sum, name) => sum + event.getAllProperties(name).reduce((n, one) => n + one.getValues().length, 0),
+        0,
+      ),
+    0,
+  );
+  if (dates > MOST_DATES)
+    return `This file names ${dates} single dates; up to ${MOST_DATES} are read. Take only the school year out of it.`;
+  for (const event of events)
+    for (const rule of rules(event)) {
+      const fault = ruleFault(rule);
+      if (fault) return fault;
+    }
+  return undefined;
+}
 
 /** The day of a moment at the school. A time without a zone is a time at the school. */
 function dayOf(time: ICAL.Time, zone: string | undefined, timeZone: string): string {
@@ -63,12 +130,10 @@ export function readCalendar(
     const days: DaysInFile[] = [];
     for (const one of calendars) {
       const calendar = new ICAL.Component(one);
+      const fault = calendarFault(calendar);
+      if (fault) return refuse(fault);
       for (const zone of calendar.getAllSubcomponents('vtimezone')) ICAL.TimezoneService.register(zone);
       const all = calendar.getAllSubcomponents('vevent');
-      if (all.length > MOST_EVENTS)
-        return refuse(
-          `This file has ${all.length} events; up to ${MOST_EVENTS} are read. Take only the school year out of it.`,
-        );
       const events = all.filter((event) => !event.hasProperty('recurrence-id'));
       for (const component of events) {
         if (component.getFirstPropertyValue('status')?.toString().toUpperCase() === 'CANCELLED') continue;
@@ -112,6 +177,10 @@ export function readCalendar(
           const { startDate, endDate, item } = event.getOccurrenceDetails(next);
           if (dayOf(startDate, zone, timeZone) > to) break;
           put(startDate, endDate, item.summary ?? '', time + 1);
+          if (days.length > MOST_DAYS)
+            return refuse(
+              `The events of this file come on more than ${MOST_DAYS} days. Take only days without school and terms out of it.`,
+            );
         }
       }
     }
@@ -119,6 +188,9 @@ export function readCalendar(
     return { ok: true, days: days.sort((a, b) => (a.from < b.from ? -1 : a.from > b.from ? 1 : 0)) };
   } catch {
     return refuse('This calendar file is damaged, so it cannot be read. Nothing of it was taken.');
+  } finally {
+    // What this file says of a time zone holds for no other file.
+    ICAL.TimezoneService.reset();
   }
 }
 

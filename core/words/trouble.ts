@@ -3,13 +3,25 @@ import { SHIPPED_LANGUAGES, type Language } from './languages';
 import { readingOf } from './readings';
 import { say, source } from './reading';
 
-export const TROUBLES = ['away', 'empty', 'tooLarge', 'unreadable', 'method', 'foreign', 'failed'] as const;
+export const TROUBLES = [
+  'away',
+  'busy',
+  'empty',
+  'tooLarge',
+  'unreadable',
+  'method',
+  'foreign',
+  'failed',
+] as const;
 export type Trouble = (typeof TROUBLES)[number];
 
 export const TROUBLE_WORDS = source('trouble', {
   'away.title': 'One moment, please',
   'away.text':
     'The school’s records cannot be reached right now. What was saved before is safe. If you just sent something, look whether it arrived before you send it again. Try again in a minute.',
+  'busy.title': 'Many people are here right now',
+  'busy.text':
+    'This page could not be made in time, so it was not begun. What was saved before is safe. Wait a few seconds, then try again.',
   'empty.title': 'Not set up yet',
   'empty.text':
     'The records of this school were not prepared for this version. Whoever looks after the server does it with one command: npm run migrate.',

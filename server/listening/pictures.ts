@@ -1,15 +1,11 @@
-/** A picture of a child's work as it is brought in: made small, turned upright, without the place it was taken at. */
-import sharp from 'sharp';
+/** A picture of a child's work as it is brought in, and for how long it is kept. */
 import type { SchoolHandle } from '~/data/db';
 import { daysAfter } from '~/core/lending/due';
 import { calendarEntries, parted } from '~/data/queries/calendar';
+import { readOutside, TooMuch } from '../outside';
 import { today } from '../today';
 
 export const MOST_PICTURE_BYTES = 8_000_000;
-/** More points than this are not seen on a screen. */
-const MOST_SIDE = 1280;
-/** A picture has at most so many points: a small file can unfold to a very large one. */
-const MOST_POINTS = 60_000_000;
 /** Where the school has written down no term, a picture is kept for so long. */
 const DAYS_WITHOUT_TERM = 120;
 
@@ -22,20 +18,13 @@ export async function pictureIn(file: unknown): Promise<PictureReading> {
   if (!(file instanceof File) || file.size === 0) return { ok: true };
   if (file.size > MOST_PICTURE_BYTES) return { ok: false, why: 'picture.large' };
   try {
-    const { data, info } = await sharp(Buffer.from(await file.arrayBuffer()), {
-      failOn: 'error',
-      limitInputPixels: MOST_POINTS,
-      pages: 1,
-    })
-      // Upright as the camera says; the mark that says so goes with all others.
-      .rotate()
-      .resize({ width: MOST_SIDE, height: MOST_SIDE, fit: 'inside', withoutEnlargement: true })
-      .flatten({ background: '#ffffff' })
-      .jpeg({ quality: 78 })
-      .toBuffer({ resolveWithObject: true });
-    return { ok: true, picture: { image: data, width: info.width, height: info.height } };
-  } catch {
-    return { ok: false, why: 'picture.none' };
+    const small = await readOutside('picture', new Uint8Array(await file.arrayBuffer()));
+    if (!small) return { ok: false, why: 'picture.none' };
+    return { ok: true, picture: { ...small, image: Buffer.from(small.image) } };
+  } catch (error) {
+    // Too much work is in no picture of a phone.
+    if (error instanceof TooMuch) return { ok: false, why: 'picture.none' };
+    throw error;
   }
 }
 

@@ -4,7 +4,7 @@
  */
 import { createHash, randomBytes } from 'node:crypto';
 import { createCookie, redirect } from 'react-router';
-import { atSchool, type SchoolHandle } from '~/data/db';
+import { atSchool, onlyReads, type SchoolHandle } from '~/data/db';
 import { boundTo, whoseDoor } from '~/data/queries/schools';
 import {
   createSession,
@@ -99,7 +99,10 @@ async function signedIn(tokenHash: string): Promise<Signed | undefined> {
   if (!found) return undefined;
   const { expiresAt, usedAt, ...person } = found;
   if (expiresAt.getTime() - Date.now() < LIFETIME_MS / 2 || Date.now() - usedAt.getTime() > USED_MS)
-    await extendSession(tokenHash, new Date(Date.now() + LIFETIME_MS));
+    await extendSession(tokenHash, new Date(Date.now() + LIFETIME_MS)).catch((error: unknown) => {
+      // What only reads goes on while nothing can be written.
+      if (!onlyReads(error)) throw error;
+    });
   return { ...person, at: atSchool(boundTo(person.school)) };
 }
 

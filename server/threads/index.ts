@@ -19,8 +19,6 @@ import type { Meaning } from '~/core/listening/meaning';
 import type { Mended } from '~/core/listening/next';
 import type { Scene } from '~/core/rehearse/rehearsal';
 import type { PieceChoice } from '~/core/pack/pack';
-import type { ReadXliff } from '~/core/words/xliff';
-import type { ReadCsv } from '../families/csv';
 import type { Asked, Pieces, Preview } from '../print/preview';
 import type { Task } from '../print/task';
 import { rememberedBy } from './remembered';
@@ -117,9 +115,6 @@ export const mendedOf = rememberedBy<MendedAsked, Mended | undefined>(
   (asked) => reckon('mended', asked),
   200,
 );
-/** A list of families, row by row. */
-export const readFamilies = (text: string, existing: string[], languages: string[]): Promise<ReadCsv> =>
-  reckon('families', { text, existing, languages });
 /** A hand-out, solved in a thread; `signal` gives it up, `progress` is told each step. */
 export async function roundOf(
   asked: RoundAsked,
@@ -137,8 +132,6 @@ export async function roundOf(
     port1.close();
   }
 }
-/** The sentences in a file of lines. */
-export const readLines = (text: string): Promise<ReadXliff> => reckon('linesOfFile', text);
 export const shelf = (): Promise<ShelfEntry[]> =>
   pool('reckon').run(undefined, { name: 'shelf' }) as Promise<ShelfEntry[]>;
 /** What a bench shows at first. */

@@ -5,9 +5,7 @@ register();
 const work = await import('./worker.ts');
 export const {
   draw,
-  families,
   handOut,
-  linesOfFile,
   preview,
   pieces,
   recipe,

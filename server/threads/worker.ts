@@ -29,9 +29,6 @@ import { centsOf, workOf, type Printing } from '~/core/pack/cost';
 import { packOf, type PackOrder, type PieceChoice } from '~/core/pack/pack';
 import type { RunPlan } from '~/core/kits/run-plan';
 import { CannotPrint } from '~/core/paper/sheet';
-import type { ReadXliff } from '~/core/words/xliff';
-import { familiesFromCsv, type ReadCsv } from '../families/csv';
-import { linesIn } from '../words/files';
 import { pdfOf } from '../print/pdf';
 import { layOut, piecesIn, type Asked, type Pieces, type Preview } from '../print/preview';
 import { contextOf, sheetsOf, type Task } from '../print/task';
@@ -102,15 +99,6 @@ export async function draw({ task, port }: { task: Task; port: MessagePort }): P
 }
 
 export const preview = (asked: Asked): Preview => layOut(asked);
-export const families = ({
-  text,
-  existing,
-  languages,
-}: {
-  text: string;
-  existing: string[];
-  languages: string[];
-}): ReadCsv => familiesFromCsv(text, existing, languages);
 /** A hand-out, that tells through the port which of its steps it has come to. */
 export async function handOut({ asked, port }: { asked: RoundAsked; port: MessagePort }): Promise<Round> {
   try {
@@ -119,7 +107,6 @@ export async function handOut({ asked, port }: { asked: RoundAsked; port: Messag
     port.close();
   }
 }
-export const linesOfFile = (text: string): ReadXliff => linesIn(text);
 export const pieces = (asked: Pieces): PieceChoice[] => piecesIn(asked);
 /** What a school wrote of its materials, beside what is asked. */
 export interface AtSchool {

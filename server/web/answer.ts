@@ -5,8 +5,11 @@ import type { Request as Asked, Response as Reply } from 'express';
 import { createRequestHandler, type AppLoadContext, type ServerBuild } from 'react-router';
 import { log, withoutKeys } from '../log';
 import { forOneRequest } from '../once';
-import { readBody } from './body';
+import { inLane } from '~/data/db';
+import { admitted, laneOf } from './admission';
+import { bringsMuch, readBody } from './body';
 import { afterFamilies, forFamily } from './first';
+import { roomFor } from './gate';
 import { sayTrouble } from './kind';
 
 /** No page takes longer, whatever is the matter with the database. */
@@ -20,12 +23,6 @@ export function answerWith(build: ServerBuild): Handler {
   return async (asked, reply) => {
     const url = addressOf(asked);
     if (!url) return sayTrouble(asked, reply, 400, 'unreadable');
-    let body: Buffer | undefined;
-    if (asked.method === 'POST') {
-      const read = await readBody(asked);
-      if (!read.ok) return sayTrouble(asked, reply, read.status, read.trouble);
-      body = read.bytes;
-    }
     const gone = new AbortController();
     reply.on('close', () => gone.abort());
     const context: AppLoadContext = {
@@ -33,30 +30,43 @@ export function answerWith(build: ServerBuild): Handler {
       nonce: reply.locals.nonce as string,
       clientAddress: asked.ip ?? 'unknown',
     };
-    const request = new Request(url, {
-      method: asked.method,
-      headers: headersOf(asked),
-      signal: gone.signal,
-      ...(body ? { body: new Uint8Array(body) } : {}),
-    });
-    const answer = await Promise.race([
-      forOneRequest(() => {
-        const work = (): Promise<Response> => application(request, context);
-        return /^\/[pa]\//.test(url.pathname) ? forFamily(work) : afterFamilies().then(work);
-      }),
-      pause(LONGEST_MS, undefined, { signal: gone.signal, ref: false }).catch(() => undefined),
-    ]);
-    if (reply.destroyed || reply.writableEnded) return;
-    if (!answer) {
-      log.error(
-        { requestId: context.requestId, method: asked.method, path: withoutKeys(asked.path) },
-        'no answer in time',
-      );
-      return sayTrouble(asked, reply, 503, 'away');
+    const about = { method: asked.method, headers: headersOf(asked), signal: gone.signal };
+    const lane = laneOf(url.pathname);
+    const answered = await admitted(lane, gone.signal, () =>
+      forOneRequest(() =>
+        inLane(lane === 'family' ? 'family' : 'staff', () => worked(new Request(url, about))),
+      ),
+    );
+    if (answered === 'full') return sayTrouble(asked, reply, 503, 'busy');
+
+    /** Reads what was sent and hands it to the application. */
+    async function worked(request: Request): Promise<void> {
+      let body: Buffer | undefined;
+      if (asked.method === 'POST') {
+        // Who asks is looked at before what they bring.
+        const room = await roomFor(request, bringsMuch(asked));
+        const read = await readBody(asked, room);
+        if (!read.ok) return sayTrouble(asked, reply, read.status, read.trouble);
+        body = read.bytes;
+      }
+      const whole = body ? new Request(url!, { ...about, body: new Uint8Array(body) }) : request;
+      const work = (): Promise<Response> => application(whole, context);
+      const answer = await Promise.race([
+        lane === 'family' ? forFamily(work) : afterFamilies().then(work),
+        pause(LONGEST_MS, undefined, { signal: gone.signal, ref: false }).catch(() => undefined),
+      ]);
+      if (reply.destroyed || reply.writableEnded) return;
+      if (!answer) {
+        log.error(
+          { requestId: context.requestId, method: asked.method, path: withoutKeys(asked.path) },
+          'no answer in time',
+        );
+        return sayTrouble(asked, reply, 503, 'busy');
+      }
+      // What the application could not know: why a page of its own failed.
+      if (context.trouble) return sayTrouble(asked, reply, context.trouble.status, context.trouble.kind);
+      await send(reply, answer);
     }
-    // What the application could not know: why a page of its own failed.
-    if (context.trouble) return sayTrouble(asked, reply, context.trouble.status, context.trouble.kind);
-    await send(reply, answer);
   };
 }
 

@@ -1,6 +1,7 @@
 import { data, Form, Link, redirect } from 'react-router';
 import { ownGameId } from '~/core/own/ids';
-import { keepOwnGame, MOST_BYTES } from '~/server/games/own';
+import { keepOwnGame } from '~/server/games/own';
+import { MOST_BYTES } from '~/server/games/read';
 import { requireRole } from '~/server/people/session';
 import { Button, useSending } from '~/app/ui/Button';
 import { FileBox } from '~/app/ui/fields';

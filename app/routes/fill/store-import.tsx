@@ -1,9 +1,10 @@
 import { data, redirect } from 'react-router';
 import { count } from '~/core/words/numbers';
-import { catalogueNow } from '~/data/queries/materials';
+import { listMaterials } from '~/data/queries/materials';
 import { bringIn, listStock, type StockItem } from '~/data/queries/store';
 import { listIn } from '~/server/csv';
-import { storeFromCsv, type StoreRow } from '~/server/kits/store-csv';
+import type { StoreRow } from '~/server/kits/store-csv';
+import { readFile } from '~/server/outside';
 import { requireRole } from '~/server/people/session';
 import { useCatalogue } from '~/app/ui/catalogue';
 import { ListImport } from '~/app/ui/ListImport';
@@ -30,7 +31,7 @@ export async function action({ request }: Route.ActionArgs) {
   const refuse = (problem: string) => data<Preview>({ problem, text: '', rows: [] }, { status: 400 });
   const list = await listIn(form, 'parts');
   if (!list.ok) return refuse(list.problem);
-  const read = storeFromCsv(list.text, await catalogueNow(at));
+  const read = await readFile('store', list.text, await listMaterials(at));
   if (!read.ok) return refuse(read.problem);
   const now = new Map((await listStock(at)).map((item) => [item.material, item]));
   if (form.get('intent') !== 'import')

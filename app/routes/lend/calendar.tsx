@@ -3,7 +3,7 @@ import { checkJson, type FieldErrors } from '~/core/check/check';
 import { visible } from '~/core/check/keepable';
 import { rulesSchema, weekdayName } from '~/core/lending/calendar';
 import { daysAfter, daysBetween } from '~/core/lending/due';
-import { readCalendar, type DaysInFile } from '~/core/lending/ical';
+import type { DaysInFile } from '~/core/lending/ical';
 import { weeksOf } from '~/core/lending/term';
 import { count } from '~/core/words/numbers';
 import {
@@ -24,6 +24,7 @@ import { listIn } from '~/server/csv';
 import { readDay } from '~/server/days';
 import { byIntent, UNKNOWN_VERSION, versionIn } from '~/server/forms';
 import { isId } from '~/server/ids';
+import { readFile } from '~/server/outside';
 import { requireRole } from '~/server/people/session';
 import { today as todayAtSchool } from '~/server/today';
 import { LendWays } from '~/app/desk/LendWays';
@@ -87,7 +88,7 @@ export async function action({ request }: Route.ActionArgs) {
   const inFile = async () => {
     const list = await listIn(form, 'school days');
     if (!list.ok) return list;
-    const read = readCalendar(list.text, {
+    const read = await readFile('calendar', list.text, {
       timeZone: at.timeZone,
       from: daysAfter(today, -AROUND_DAYS),
       to: daysAfter(today, AROUND_DAYS),

@@ -4,8 +4,8 @@ import { aboutLanguage } from '~/core/words/languages';
 import { familyNames, importFamilies } from '~/data/queries/families';
 import { listIn } from '~/server/csv';
 import type { ReadRow } from '~/server/families/csv';
+import { readFile } from '~/server/outside';
 import { requireRole } from '~/server/people/session';
-import { readFamilies } from '~/server/threads';
 import { ListImport } from '~/app/ui/ListImport';
 import { Faint, State } from '~/app/ui/Page';
 import type { Route } from './+types/families-import';
@@ -31,7 +31,7 @@ export async function action({ request }: Route.ActionArgs) {
   const list = await listIn(form, 'families');
   if (!list.ok) return refuse(list.problem);
   const existing = await familyNames(at);
-  const read = await readFamilies(list.text, existing, person.school.languages);
+  const read = await readFile('families', list.text, existing, person.school.languages);
   if (!read.ok) return refuse(read.problem);
   if (form.get('intent') !== 'import') return data<Preview>({ text: list.text, rows: read.rows });
   const added = await importFamilies(

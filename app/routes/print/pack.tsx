@@ -12,7 +12,7 @@ import { requireRole } from '~/server/people/session';
 import { startJob } from '~/server/print/jobs';
 import { warmUp } from '~/server/threads';
 import { byIntent, versionIn } from '~/server/forms';
-import { readMark } from '~/server/print/mark';
+import { readFile } from '~/server/outside';
 import {
   languageOf,
   loansIn,
@@ -139,7 +139,8 @@ export async function action({ request }: Route.ActionArgs) {
     },
     mark: async () => {
       const file = form.get('picture');
-      const mark = await readMark(
+      const mark = await readFile(
+        'mark',
         file instanceof File ? new Uint8Array(await file.arrayBuffer()) : new Uint8Array(),
       );
       return mark.ok ? setMark(mark.data) : refuse(mark.problem);

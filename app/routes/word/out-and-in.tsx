@@ -4,7 +4,7 @@ import styled from 'styled-components';
 import { SHELF } from '~/core/games/shelf';
 import { homeOf } from '~/core/lending/school';
 import { AROUND } from '~/core/pack/sources';
-import { takeBack, type LineChange, type Refused } from '~/core/words/exchange';
+import type { LineChange, Refused } from '~/core/words/exchange';
 import { visible } from '~/core/check/keepable';
 import { aboutLanguage, type Language } from '~/core/words/languages';
 import { count } from '~/core/words/numbers';
@@ -13,8 +13,8 @@ import { listKits } from '~/data/queries/kits';
 import { writeLines } from '~/data/queries/wording';
 import { allStates } from '~/data/queries/words';
 import { listIn, MOST_OF_LINES } from '~/server/csv';
+import { readFile, readOutside, TooMuch } from '~/server/outside';
 import { requireRole } from '~/server/people/session';
-import { readLines } from '~/server/threads';
 import { linesHere, sourceWith, titleOf, WHICH } from '~/server/words/lines';
 import { Button, ButtonLink, useSending } from '~/app/ui/Button';
 import { Pick, TextBox, TickBox } from '~/app/ui/fields';
@@ -72,7 +72,7 @@ export async function action({ request }: Route.ActionArgs) {
     data<Preview>({ ...shown, problem }, { status });
   const list = await listIn(form, 'lines', MOST_OF_LINES.bytes);
   if (!list.ok) return refuse(list.problem);
-  const read = await readLines(list.text);
+  const read = await readFile('lines', list.text);
   if (!read.ok) return refuse(read.problem);
   const { from, to, segments } = read;
   const strange = [from, to].find((one) => !school.languages.includes(one));
@@ -82,7 +82,12 @@ export async function action({ request }: Route.ActionArgs) {
         ? 'The file has the same language twice.'
         : `The file is in ${aboutLanguage(strange!).name}, which is not one of the languages of your school.`,
     );
-  const taken = takeBack(segments, await linesHere(at, from, to), from, to);
+  const here = await linesHere(at, from, to);
+  const taken = await readOutside('takenBack', segments, here, from, to).catch((error: unknown) => {
+    if (error instanceof TooMuch) return undefined;
+    throw error;
+  });
+  if (!taken) return refuse('These lines ask for more work than any of ours. Send them in parts.');
   const states = await allStates(
     at,
     [...new Set(taken.final.map(({ sourceId }) => sourceId))].map((id) => sourceWith(id)!),

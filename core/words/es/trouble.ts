@@ -4,6 +4,9 @@ export const trouble: Messages = {
   'away.title': 'Un momento, por favor',
   'away.text':
     'Ahora no se puede llegar a los datos de la escuela. Lo que ya estaba guardado está a salvo. Si acaban de enviar algo, miren si llegó antes de enviarlo otra vez. Prueben de nuevo en un minuto.',
+  'busy.title': 'Hay mucha gente aquí ahora mismo',
+  'busy.text':
+    'Esta página no pudo prepararse a tiempo. Lo que se guardó antes está a salvo. Esperen unos segundos y vuelvan a intentarlo.',
   'empty.title': 'Todavía no está listo',
   'empty.text':
     'Los datos de esta escuela no están preparados para esta versión. Quien cuida el servidor lo hace con una orden: npm run migrate.',

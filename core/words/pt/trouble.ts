@@ -4,6 +4,9 @@ export const trouble: Messages = {
   'away.title': 'Um momento, por favor',
   'away.text':
     'Agora não dá para chegar aos registros da escola. O que já foi salvo está seguro. Se vocês acabaram de enviar algo, vejam se chegou antes de enviar de novo. Tentem outra vez em um minuto.',
+  'busy.title': 'Há muitas pessoas aqui agora',
+  'busy.text':
+    'Esta página não pôde ser preparada a tempo. O que foi guardado antes está seguro. Esperem alguns segundos e tentem de novo.',
   'empty.title': 'Ainda não está pronto',
   'empty.text':
     'Os registros desta escola não foram preparados para esta versão. Quem cuida do servidor faz isso com um comando: npm run migrate.',

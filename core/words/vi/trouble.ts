@@ -4,6 +4,9 @@ export const trouble: Messages = {
   'away.title': 'Xin chờ một chút',
   'away.text':
     'Hiện không mở được dữ liệu của trường. Những gì đã lưu trước đó vẫn an toàn. Nếu vừa gửi gì, hãy xem đã tới chưa trước khi gửi lại. Thử lại sau một phút.',
+  'busy.title': 'Lúc này đang có nhiều người truy cập',
+  'busy.text':
+    'Trang này chưa kịp chuẩn bị xong. Những gì đã lưu trước đó vẫn an toàn. Xin chờ vài giây rồi thử lại.',
   'empty.title': 'Chưa thiết lập xong',
   'empty.text':
     'Dữ liệu của trường chưa được chuẩn bị cho phiên bản này. Người trông coi máy chủ làm việc đó bằng một lệnh: npm run migrate.',

@@ -4,6 +4,8 @@ export const trouble: Messages = {
   'away.title': '请稍等',
   'away.text':
     '现在连不上学校的记录。以前保存的都安全。如果您刚发送了什么，请先看看有没有收到，再重新发送。一分钟后再试。',
+  'busy.title': '现在访问的人很多',
+  'busy.text': '这个页面没能及时准备好。之前保存的内容都是安全的。请等几秒钟再试一次。',
   'empty.title': '还没有准备好',
   'empty.text': '这所学校的记录还没有为这个版本做好准备。管理服务器的人用一个命令就能完成：npm run migrate。',
   'tooLarge.title': '一次发得太多了',
