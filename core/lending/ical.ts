@@ -28,7 +28,7 @@ export type ReadCalendar = { ok: true; days: DaysInFile[] } | { ok: false; probl
 const MOST_EVENTS = 2000;
 const MOST_TIMES = 5000;
 /** Days that a file gives in all, and dates that its events name as exceptions. */
-const MOST_DAYS = 6000;
+const MOST_DAYS = 500;
 const MOST_DATES = 4000;
 const MOST_ZONES = 60;
 const MOST_NAME = 120;

@@ -1,23 +1,30 @@
 import { and, asc, desc, eq, isNull, sql } from 'drizzle-orm';
+import { against, hazardsOf, hazardWords } from '~/core/kits/safety';
 import { dayIn, showDay } from '~/core/lending/due';
 import { limitReached, notLonger, type NotLonger } from '~/core/lending/rules';
 import { refusedBy, type SchoolHandle, transaction } from '../db';
 import { answer, copy, family, kit, loan, loanEvent } from '../schema';
+import { findCopy } from './copies';
 import { ours } from './ours';
 import { endHoldBy, fillHolds, othersWait, reopenHold, setAsideFor } from './holds';
 import { lockCopy, lockCopyOf, lockFamily } from './locks';
+import { catalogueNow } from './materials';
 import { keepPromise, promisedTo, reopenPromise } from './promises';
 import { lendingRules } from './rules';
 
 export type LendResult =
   | { ok: true; loanId: string }
   | { ok: false; reason: 'out' | 'gone' | 'unmade' }
-  /** It is another family's by now, or the family has what it may have: in a sentence. */
-  | { ok: false; reason: 'others' | 'limit'; why: string };
+  /**
+   * It is another family's by now, the family has what it may have, or there is something in it that this family cannot
+   * have near: in a sentence.
+   */
+  | { ok: false; reason: 'others' | 'limit' | 'unsafe'; why: string };
 
 /**
- * Lends a copy. The copy's row is locked, and a unique index refuses a second open loan whatever happens: of two
- * browsers at the same moment one lends and the other is told.
+ * Lends a copy, whichever way it goes out. The rows of the copy and of the family are locked, and a unique index refuses
+ * a second open loan whatever happens: of two browsers at the same moment one lends and the other is told. What is in
+ * the bag is held against what is known of the family now, under these locks: what nobody has decided does not go out.
  */
 export async function lend(
   at: SchoolHandle,
@@ -27,8 +34,8 @@ export async function lend(
     lentOn: string;
     dueOn: string;
     personId: string | null;
-    /** What stood against it, and who decided that it goes out all the same. */
-    decided?: string;
+    /** Who decided that it goes out all the same, and what they were told is in it. */
+    decided?: { by: string; of: string };
     /** The same for the school's rules, and for whom it was set aside. */
     ruleDecided?: string;
   },
@@ -43,26 +50,55 @@ export async function lend(
         return { ok: false, reason: 'out' };
       const against = input.ruleDecided === undefined ? await ruleAgainst(tx, input) : undefined;
       if (against) return { ok: false, ...against };
+      const unsafe = await unsafeFor(tx, input);
+      if (unsafe && unsafe !== input.decided?.of)
+        return { ok: false, reason: 'unsafe', why: `This bag holds ${unsafe}.` };
       const { personId, decided, ruleDecided, ...values } = input;
       const [made] = await tx.insert(loan).values(values).returning({ id: loan.id });
       const { copyId, familyId, lentOn } = input;
       await endHoldBy(tx, { loanId: made!.id, copyId, familyId, lentOn });
       await keepPromise(tx, { loanId: made!.id, copyId, familyId });
-      await tx
-        .insert(loanEvent)
-        .values([
-          { loanId: made!.id, kind: 'lent', note: `due ${input.dueOn}`, personId },
-          ...(decided ? [{ loanId: made!.id, kind: 'safetyDecided' as const, note: decided, personId }] : []),
-          ...(ruleDecided
-            ? [{ loanId: made!.id, kind: 'ruleDecided' as const, note: ruleDecided, personId }]
-            : []),
-        ]);
+      await tx.insert(loanEvent).values([
+        { loanId: made!.id, kind: 'lent', note: `due ${input.dueOn}`, personId },
+        ...(decided && unsafe
+          ? [
+              {
+                loanId: made!.id,
+                kind: 'safetyDecided' as const,
+                note: `${decided.by}: ${unsafe}`,
+                personId,
+              },
+            ]
+          : []),
+        ...(ruleDecided
+          ? [{ loanId: made!.id, kind: 'ruleDecided' as const, note: ruleDecided, personId }]
+          : []),
+      ]);
       return { ok: true, loanId: made!.id };
     });
   } catch (error) {
     if (refusedBy(error) === 'copy_is_out_already') return { ok: false, reason: 'out' };
     throw error;
   }
+}
+
+/** What is in a copy that its family cannot have near, in words; undefined where there is nothing. */
+async function unsafeFor(
+  tx: SchoolHandle,
+  { copyId, familyId }: { copyId: string; familyId: string },
+): Promise<string | undefined> {
+  const [flags, bag, catalogue] = [
+    (
+      await tx
+        .select({ underThree: family.underThree, allergens: family.allergens })
+        .from(family)
+        .where(and(ours(tx, family), eq(family.id, familyId)))
+    )[0],
+    await findCopy(tx, { id: copyId }),
+    await catalogueNow(tx),
+  ];
+  const stops = flags && bag ? against(hazardsOf(bag.parts, catalogue), flags) : [];
+  return stops.length ? hazardWords(stops, catalogue) : undefined;
 }
 
 /**

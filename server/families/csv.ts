@@ -16,6 +16,8 @@ const COLUMNS = [
   'allergens',
   'pictures',
 ] as const;
+/** So many characters of what stands in a file are shown again. */
+const MOST_SHOWN = 80;
 /** Columns that say yes or no. */
 const YES_NO = ['underThree', 'weekly', 'pictures'] as const;
 type YesNo = (typeof YES_NO)[number];
@@ -61,7 +63,9 @@ export function familiesFromCsv(
   if (!read.ok) return read;
   const taken = new Map(existing.map((name) => [sameName(name), 0]));
   const rows = read.rows.map(({ row, cell, fault }): ReadRow => {
-    const name = cell('name');
+    const whole = cell('name');
+    // What is shown of a row; a name that is too long is refused below.
+    const name = whole.slice(0, MOST_SHOWN);
     if (fault) return { row, name, problem: fault };
     // A language by its tag or its name: "es", "Spanish" or "Español".
     const language = languageNamed(cell('language'))?.tag;
@@ -69,16 +73,16 @@ export function familiesFromCsv(
       return {
         row,
         name,
-        problem: `“${cell('language')}” is not one of the languages of your school: ${languages
+        problem: `“${cell('language').slice(0, MOST_SHOWN)}” is not one of the languages of your school: ${languages
           .map((one) => aboutLanguage(one).name)
           .join(', ')}.`,
       };
     const yes = (column: YesNo): boolean => YES.has(cell(column).toLowerCase());
     const unclear = YES_NO.find((column) => !yes(column) && !NO.has(cell(column).toLowerCase()));
-    if (unclear) return { row, name, problem: `“${cell(unclear)}” under ${unclear} is neither yes nor no.` };
+    if (unclear) return { row, name, problem: `“${cell(unclear).slice(0, MOST_SHOWN)}” under ${unclear} is neither yes nor no.` };
     const channel = cell('channel').toLowerCase();
     const checked = checkFamily({
-      name,
+      name: whole,
       language,
       speaks: cell('speaks'),
       children: cell('children'),

@@ -81,7 +81,14 @@ export async function handOver(
     dueOn,
     personId: input.personId,
   });
-  if (!lent.ok) return { kind: 'wrong', word: 'Not lent', text: whyNotLent(lent) };
+  if (!lent.ok)
+    return lent.reason === 'unsafe'
+      ? {
+          kind: 'wrong',
+          word: 'Not this one',
+          text: `${showTag(copy.tag)} is not for ${one.familyName} before somebody has decided it. ${lent.why} Lend it at the desk, where the reason stands.`,
+        }
+      : { kind: 'wrong', word: 'Not lent', text: whyNotLent(lent) };
   return {
     kind: 'right',
     word: one.familyName,

@@ -3,6 +3,7 @@
  * whoever asks ends it when it takes too long. Libraries that keep something of what they read do so here only, and each
  * task leaves nothing behind for the next.
  */
+import { setPriority } from 'node:os';
 import { serialize } from 'node:v8';
 import sharp from 'sharp';
 import workerpool from 'workerpool';
@@ -18,6 +19,8 @@ import { madeSmall, type SmallPicture } from '../listening/small';
 import { readMark, type MarkReading } from '../print/mark';
 import { linesIn } from '../words/files';
 
+// Whoever waits for a page comes first.
+setPriority(10);
 sharp.concurrency(1);
 sharp.cache(false);
 

@@ -1,5 +1,6 @@
 /** The web application around the pages: security headers, the guard against foreign origins, files, health. */
 import { randomBytes, randomUUID } from 'node:crypto';
+import { monitorEventLoopDelay } from 'node:perf_hooks';
 import compression from 'compression';
 import express, { type Express, type NextFunction, type Request, type Response } from 'express';
 import helmet from 'helmet';
@@ -72,9 +73,13 @@ export function webApp(
     sayTrouble(request, response, 405, 'method');
   });
 
-  /** Live: the process answers. Ready: its database does too, and it is not being stopped. */
+  /** Live: the process answers, and how long its thread kept anybody waiting since it was last asked. Ready: its database does too, and it is not being stopped. */
+  const delay = monitorEventLoopDelay({ resolution: 10 });
+  delay.enable();
   app.get('/healthz/live', (_request, response) => {
-    response.set('Cache-Control', 'no-store').json({ live: true });
+    const longestWaitMs = Math.max(0, Math.round(delay.max / 1e6) - 10);
+    delay.reset();
+    response.set('Cache-Control', 'no-store').json({ live: true, longestWaitMs });
   });
   app.get(['/healthz', '/healthz/ready'], async (_request, response) => {
     const database = await databaseState();

@@ -5,6 +5,7 @@ import { brokenThings } from './broken';
 import { passwordLinks, passwordsTried, redirects, rolesEverywhere } from './door';
 import { connectionsEnded, databaseHeld, databaseKilled, serverKilled, serverStopped } from './falls';
 import type { Field, Row } from './field';
+import { hostileFiles } from './hostile';
 import { behindProxy } from './proxy';
 import { largeBodies } from './bodies';
 import { malformedRequests } from './malformed';
@@ -27,6 +28,7 @@ export const TRIALS: Record<string, Trial> = {
   staleForms: { run: staleForms, test: 1, probe: 4 },
   malformedRequests: { run: malformedRequests, test: 1200, probe: 10_000 },
   largeBodies: { run: largeBodies, test: 1, probe: 3 },
+  hostileFiles: { run: hostileFiles, test: 80, probe: 200 },
   heavyGames: { run: heavyGames, test: 1, probe: 2 },
   brokenThings: { run: brokenThings, test: 1, probe: 1 },
   slowSettings: { run: slowSettings, test: 1, probe: 2 },

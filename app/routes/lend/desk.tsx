@@ -169,7 +169,7 @@ export async function action({ request }: Route.ActionArgs) {
         lentOn: day,
         dueOn,
         personId: person.id,
-        ...(stops.length ? { decided: `${person.name}: ${hazardWords(stops, catalogue)}` } : {}),
+        ...(stops.length ? { decided: { by: person.name, of: hazardWords(stops, catalogue) } } : {}),
         ...(rule ? { ruleDecided: `${person.name}: ${rule.why}` } : {}),
       });
       if (!result.ok)
