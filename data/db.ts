@@ -249,6 +249,15 @@ const once = <H extends SchoolHandle | Installation, T>(at: H, work: (tx: H) => 
     }
   });
 
+/** Why the address of the database must not be used, in a sentence; undefined when it may. */
+export function addressFault(url = databaseUrl()): string | undefined {
+  const { hostname, searchParams } = new URL(url);
+  const here = ['', 'localhost', '127.0.0.1', '[::1]'].includes(hostname) || hostname.startsWith('%2F');
+  return here || /^verify-(ca|full)$/.test(searchParams.get('sslmode') ?? '')
+    ? undefined
+    : `The database is on another machine (${hostname}), and what goes there could be read on the way. Add ?sslmode=verify-full to DATABASE_URL, and give PostgreSQL a certificate that this machine trusts.`;
+}
+
 /** Why the role of DATABASE_URL must not serve several schools, in a sentence; undefined when it may. */
 export async function roleFault(): Promise<string | undefined> {
   const { rows } = await connectionPool().query<{ role: string; passes: boolean; owns: boolean }>(`

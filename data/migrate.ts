@@ -1,7 +1,7 @@
 /** Brings the database to the newest schema, as the account that owns its tables. */
 import { getLocalTimeZone } from '@internationalized/date';
-import { drizzle } from 'drizzle-orm/node-postgres';
-import { migrate as runMigrations } from 'drizzle-orm/node-postgres/migrator';
+import { setTimeout as pause } from 'node:timers/promises';
+import { readMigrationFiles } from 'drizzle-orm/migrator';
 import pg from 'pg';
 import { databaseUrl, ownerUrl } from './db';
 import { layQueue } from './queue';
@@ -10,7 +10,7 @@ import { layQueue } from './queue';
 const MIGRATING = 7_306_411;
 
 /** Runs `work` on a connection of the account that owns the tables. */
-async function asOwner<T>(url: string, work: (client: pg.Client) => Promise<T>): Promise<T> {
+async function connected<T>(url: string, work: (client: pg.Client) => Promise<T>): Promise<T> {
   const client = new pg.Client({ connectionString: url, connectionTimeoutMillis: 30_000 });
   await client.connect();
   try {
@@ -20,17 +20,76 @@ async function asOwner<T>(url: string, work: (client: pg.Client) => Promise<T>):
   }
 }
 
+/** The same for the database of this installation. */
+export const asOwner = <T>(work: (client: pg.Client) => Promise<T>): Promise<T> =>
+  connected(ownerUrl(), work);
+
 /** Brings the database to the newest schema, and lets the server's role in; safe when several processes do it at once. */
 export async function migrate(): Promise<void> {
-  await asOwner(ownerUrl(), async (client) => {
+  await asOwner(async (client) => {
     await client.query('select pg_advisory_lock($1)', [MIGRATING]);
     // Where the one school lay before schools knew it themselves.
     await client.query("select set_config('fern.time_zone', $1, false)", [getLocalTimeZone()]);
-    await runMigrations(drizzle(client), { migrationsFolder: 'data/migrations' });
+    await runMigrations(client);
     await layQueue(client);
     await letIn(client);
   });
 }
+
+/** A migration that waits for a table lets others go first, and tries again. */
+const LOCK_MS = 2000;
+const AGAIN_MS = 500;
+/** Whoever reads a table for longer than this is told of: nothing was changed. */
+const MOST_TRIES = 120;
+
+/**
+ * Runs the migrations that are not there yet, each in a transaction of its own: what it locks it gives back at once. One
+ * that finds a table in use does not stand in the way of others while it waits.
+ */
+async function runMigrations(client: pg.Client): Promise<void> {
+  await client.query(`
+    create schema if not exists drizzle;
+    create table if not exists drizzle.__drizzle_migrations (id serial primary key, hash text not null, created_at bigint)`);
+  const { rows } = await client.query<{ last: string | null }>(
+    'select max(created_at) as last from drizzle.__drizzle_migrations',
+  );
+  const last = Number(rows[0]!.last ?? -1);
+  for (const { sql, hash, folderMillis } of readMigrationFiles({ migrationsFolder: 'data/migrations' })) {
+    if (folderMillis <= last) continue;
+    for (let tries = 1; ; tries++)
+      try {
+        await client.query('begin');
+        await client.query(`set local lock_timeout = ${LOCK_MS}`);
+        for (const statement of sql) await client.query(statement);
+        await client.query('insert into drizzle.__drizzle_migrations (hash, created_at) values ($1, $2)', [
+          hash,
+          folderMillis,
+        ]);
+        await client.query('commit');
+        break;
+      } catch (error) {
+        await client.query('rollback');
+        if ((error as { code?: string }).code !== '55P03' || tries >= MOST_TRIES) throw error;
+        await pause(AGAIN_MS);
+      }
+  }
+}
+
+/** What happened, in the order in which it happened: the server's role adds to it. Beside each, what it may set later. */
+const LEDGERS: Readonly<Record<string, string>> = {
+  loan_event: '',
+  part_count: '',
+  stock_move: '',
+  copy_step: '',
+  wording_line: '',
+  wording_check: '',
+  due_move: 'undone_at',
+  change: 'before, after',
+};
+/** Rows that go with what they are of, and of which only this is set later. */
+const PARTLY: Readonly<Record<string, string>> = { hall_act: 'settled_at' };
+/** Rows that come and go and are never changed. */
+const NEVER_CHANGED = ['family_look', 'carried', 'copy_care'];
 
 /**
  * What the database keeps to for the server's role, whoever hands it the connection. Plans of a page are not compiled:
@@ -44,7 +103,7 @@ const SETTINGS: Readonly<Record<string, string>> = {
 };
 
 /** Lets the server's role read and write the tables of a restored database. */
-export const letServerIn = (url: string): Promise<void> => asOwner(url, letIn);
+export const letServerIn = (url: string): Promise<void> => connected(url, letIn);
 
 /** The server's role, from DATABASE_URL, made when it is not there; it may read and write rows and do nothing else. */
 async function letIn(client: pg.Client): Promise<void> {
@@ -69,6 +128,19 @@ async function letIn(client: pg.Client): Promise<void> {
     grant select, insert, update, delete on all tables in schema public, pgboss to ${name};
     grant usage on all sequences in schema public to ${name};
     grant execute on all functions in schema public to ${name}`);
+  // Ledgers are added to and never changed; where something may be set, it is these columns and no others.
+  for (const [table, columns] of Object.entries(LEDGERS))
+    await client.query(
+      `revoke update, delete on ${table} from ${name}${columns ? `; grant update (${columns}) on ${table} to ${name}` : ''}`,
+    );
+  for (const [table, columns] of Object.entries(PARTLY))
+    await client.query(
+      `revoke update on ${table} from ${name}; grant update (${columns}) on ${table} to ${name}`,
+    );
+  await client.query(`revoke update on ${NEVER_CHANGED.join(', ')} from ${name}`);
+  // No tables of its own, not even for a moment.
+  await client.query(`
+    do $$ begin execute format('revoke temporary on database %I from public', current_database()); end $$`);
   for (const [setting, value] of Object.entries(SETTINGS))
     await client
       .query(`alter role ${name} set ${setting} = ${pg.escapeLiteral(value)}`)

@@ -4,7 +4,7 @@ import type { Duplex } from 'node:stream';
 import * as build from 'virtual:react-router/server-build';
 import type { ServerBuild } from 'react-router';
 import { troubleWords } from '~/core/words/trouble';
-import { closeDatabase, databaseState, roleFault } from '~/data/db';
+import { addressFault, closeDatabase, databaseState, roleFault } from '~/data/db';
 import { beginDaily } from './backup/daily';
 import { watchEvenings } from './lending/jobs';
 import { log } from './log';
@@ -23,6 +23,12 @@ const KEEP_ALIVE_MS = 75_000;
 const port = Number(process.env.PORT ?? 4600);
 const host = process.env.HOST ?? '127.0.0.1';
 const state = { stopping: false };
+
+const fault = addressFault();
+if (fault !== undefined) {
+  process.stderr.write(`${fault}\n`);
+  process.exit(1);
+}
 
 const say = (line: string): boolean => process.stdout.write(`${line}\n`);
 

@@ -51,8 +51,9 @@ export type FamilyPage =
 
 const WEEKS = 26;
 /** For which loan a browser opened the page of a copy. It names the loan and nothing about the family. */
-const opened = (linkKey: string) =>
-  createCookie('fern-loan', {
+const opened = (linkKey: string, secure: boolean) =>
+  createCookie(secure ? '__Secure-fern-loan' : 'fern-loan', {
+    secure,
     httpOnly: true,
     sameSite: 'lax',
     path: `/p/${linkKey}`,
@@ -92,7 +93,7 @@ export async function familyPage(request: Request, linkKey: string, address: str
       ? { refused: 'unknown', status: 404, ...shown(preferred) }
       : { refused: 'busy', status: 429, ...shown(preferred) };
   if (!(await mayVisit(copy.id, address))) return { refused: 'busy', status: 429, ...shown(preferred) };
-  const cookie = opened(linkKey);
+  const cookie = opened(linkKey, new URL(request.url).protocol === 'https:');
   const last = await lastLoanOf(at, copy.id);
   const kept: unknown = search.has('now') ? undefined : await cookie.parse(request.headers.get('Cookie'));
   const before = isId(kept) && kept !== last?.id ? await findLoanOf(at, copy.id, kept) : undefined;
@@ -100,11 +101,7 @@ export async function familyPage(request: Request, linkKey: string, address: str
   const current = others ? before : last;
   const open = current && mayAnswer(current.returnedOn, today(at)) && !(others && before.forgotten);
   const headers = new Headers();
-  if (current && kept !== current.id)
-    headers.append(
-      'Set-Cookie',
-      await cookie.serialize(current.id, { secure: new URL(request.url).protocol === 'https:' }),
-    );
+  if (current && kept !== current.id) headers.append('Set-Cookie', await cookie.serialize(current.id));
   return {
     ...shown(
       asked ?? (open && !others && last ? (tags.find((one) => one === last.language) ?? 'en') : preferred),

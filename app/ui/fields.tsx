@@ -1,5 +1,5 @@
 import { Check, ChevronDown, Minus, Plus } from 'lucide-react';
-import { useId, type FocusEvent, type ReactNode } from 'react';
+import { useId, useState, type FocusEvent, type ReactNode } from 'react';
 import {
   Button,
   Checkbox as AriaCheckbox,
@@ -87,8 +87,17 @@ interface TextProps extends FieldProps {
   dir?: 'ltr' | 'rtl';
 }
 
-/** A line of text, or several. */
-export const TextBox = ({
+const Showing = styled.label`
+  display: inline-flex;
+  align-items: center;
+  gap: 0.4rem;
+  min-height: 32px;
+  font-size: 0.95rem;
+  color: ${color.ink};
+`;
+
+/** A line of text, or several. A password can be shown while it is typed. */
+export function TextBox({
   label,
   labelHidden,
   hint,
@@ -99,18 +108,28 @@ export const TextBox = ({
   lang,
   dir,
   ...props
-}: TextProps) => (
-  <TextField {...props} type={inputType as 'text'} isInvalid={Boolean(error)} validationBehavior="aria">
-    <Title className={labelHidden ? 'visually-hidden' : undefined}>{label}</Title>
-    {lines ? (
-      <AreaBox rows={lines} {...{ placeholder, lang, dir }} />
-    ) : (
-      <Box {...{ placeholder, lang, dir }} />
-    )}
-    {hint && <Hint slot="description">{hint}</Hint>}
-    <Mistake>{error}</Mistake>
-  </TextField>
-);
+}: TextProps) {
+  const [shown, setShown] = useState(false);
+  const type = inputType === 'password' && shown ? 'text' : inputType;
+  return (
+    <TextField {...props} type={type as 'text'} isInvalid={Boolean(error)} validationBehavior="aria">
+      <Title className={labelHidden ? 'visually-hidden' : undefined}>{label}</Title>
+      {lines ? (
+        <AreaBox rows={lines} {...{ placeholder, lang, dir }} />
+      ) : (
+        <Box {...{ placeholder, lang, dir }} />
+      )}
+      {inputType === 'password' && (
+        <Showing>
+          <input type="checkbox" checked={shown} onChange={({ target }) => setShown(target.checked)} /> Show
+          what is typed
+        </Showing>
+      )}
+      {hint && <Hint slot="description">{hint}</Hint>}
+      <Mistake>{error}</Mistake>
+    </TextField>
+  );
+}
 
 const Stepper = styled(Group)`
   ${cut}

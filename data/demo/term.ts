@@ -1,6 +1,6 @@
 /** The rest of the demo: forty-eight families in six classes, nine kits in forty copies, who waits, half a hand-out, messages. */
 import { randomBytes } from 'node:crypto';
-import { and, eq, gt, inArray } from 'drizzle-orm';
+import { and, eq, inArray } from 'drizzle-orm';
 import { seeded, type Random } from '~/core/chance/random';
 import { gameOf } from '~/core/games/shelf';
 import { settle } from '~/core/games/kit/game';
@@ -18,6 +18,7 @@ import type { Language } from '~/core/words/languages';
 import { readingOf } from '~/core/words/readings';
 import { REMINDER_WORDS } from '~/core/words/reminders';
 import type { SchoolHandle } from '../db';
+import { asOwner } from '../migrate';
 import { buildCopies } from '../queries/building';
 import { dueRules } from '../queries/calendar';
 import { findCopy, listCopies, markPrinted, type CopyRow } from '../queries/copies';
@@ -33,7 +34,7 @@ import { saveClassDays, saveLendingRules } from '../queries/rules';
 import { mend } from '../queries/counts';
 import { addText, familiesReachedBy, settleText } from '../queries/texts';
 import { addLineChecks } from '../queries/words';
-import { family, partCount } from '../schema';
+import { family } from '../schema';
 import { familiesAnswer, type DemoLoan } from './answers';
 import { childrenOf } from './children';
 import { nextWeek } from './evening';
@@ -339,13 +340,14 @@ async function lendAndReturn(
   return loans;
 }
 
-/** What was counted just now was counted on a day of the past. */
-const countedOn = async (at: SchoolHandle, copyId: string, day: string): Promise<void> => {
-  await at
-    .update(partCount)
-    .set({ at: new Date(`${day}T14:10:00Z`) })
-    .where(and(eq(partCount.copyId, copyId), gt(partCount.at, new Date(Date.now() - 60_000))));
-};
+/** What was counted just now was counted on a day of the past: only whoever owns the ledger can say so. */
+const countedOn = (at: SchoolHandle, copyId: string, day: string): Promise<unknown> =>
+  asOwner((client) =>
+    client.query(
+      "update part_count set at = $1 where school_id = $2 and copy_id = $3 and at > now() - interval '1 minute'",
+      [`${day}T14:10:00Z`, at.schoolId, copyId],
+    ),
+  );
 
 /** Texts that a person has to look at. */
 async function textsCameIn(at: SchoolHandle): Promise<void> {

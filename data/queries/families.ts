@@ -21,7 +21,8 @@ import {
 import { fillHolds } from './holds';
 import { ours } from './ours';
 import { dropPicturesOf } from './pictures';
-import { forgetLog, log, saveOver, type Saving } from './changes';
+import { log, saveOver, type Saving } from './changes';
+import { eraseWords } from './forgetting';
 
 export type Family = typeof family.$inferSelect;
 /** What is not known of a family stands as for a new one. */
@@ -279,12 +280,6 @@ export async function importFamilies(
   });
 }
 
-const messagesTo = (tx: SchoolHandle, familyId: string) =>
-  tx
-    .select({ id: message.id })
-    .from(message)
-    .where(and(ours(tx, message), eq(message.familyId, familyId)));
-
 /**
  * Forgets a family: what is personal is overwritten everywhere, in its row, in what it answered and in the log of
  * changes; the loans stay as loans of nobody, and answers as numbers. Answers false while a copy is still out with
@@ -297,61 +292,16 @@ export function forgetFamily(at: SchoolHandle, id: string, personId: string | nu
     );
     if (await tx.$count(loan, and(ours(tx, loan), eq(loan.familyId, id), isNull(loan.closedAs))))
       return false;
-    const [gone] = await tx
-      .update(family)
-      .set({
-        name: 'Forgotten family',
-        speaks: '',
-        children: '',
-        group: '',
-        reach: '',
-        channel: 'never',
-        weekly: false,
-        card: null,
-        allergens: '',
-        underThree: false,
-        pictures: false,
-        forgottenAt: new Date(),
-        version: sql`${family.version} + 1`,
-      })
-      .where(and(ours(tx, family), eq(family.id, id), isNull(family.forgottenAt)))
-      .returning({ version: family.version });
-    if (!gone) return true;
-    const loans = tx
-      .select({ id: loan.id })
-      .from(loan)
-      .where(and(ours(tx, loan), eq(loan.familyId, id)));
-    await tx
-      .update(answer)
-      // The key was made of what was said: it would tell whoever guesses the words that they were right.
-      .set({ childDid: '', missing: '', anythingElse: '', sendKey: sql`'forgotten ' || ${answer.id}` })
-      .where(and(ours(tx, answer), inArray(answer.loanId, loans)));
-    const answers = tx
-      .select({ id: answer.id })
-      .from(answer)
-      .where(and(ours(tx, answer), inArray(answer.loanId, loans)));
-    await tx
-      .update(answerGame)
-      .set({ child: '', childSaid: '', changed: '' })
-      .where(and(ours(tx, answerGame), inArray(answerGame.answerId, answers)));
-    await tx.delete(answerTheme).where(and(ours(tx, answerTheme), inArray(answerTheme.answerId, answers)));
-    await dropPicturesOf(tx, id);
-    await tx.delete(textReply).where(and(ours(tx, textReply), eq(textReply.familyId, id)));
-    await tx.delete(familyLook).where(and(ours(tx, familyLook), eq(familyLook.familyId, id)));
-    // What was said to them has their name in it; whom they waited for and what was promised is over.
-    await tx.delete(carried).where(and(ours(tx, carried), inArray(carried.messageId, messagesTo(tx, id))));
-    await tx.delete(message).where(and(ours(tx, message), eq(message.familyId, id)));
-    await tx.delete(hold).where(and(ours(tx, hold), eq(hold.familyId, id)));
-    await tx.delete(hallAct).where(and(ours(tx, hallAct), sql`${id} = any(${hallAct.about})`));
-    await tx.delete(attendance).where(and(ours(tx, attendance), eq(attendance.familyId, id)));
-    await tx
-      .update(promise)
-      .set({ endedAt: new Date() })
-      .where(and(ours(tx, promise), eq(promise.familyId, id), isNull(promise.endedAt)));
+    const [leaving] = await tx
+      .select({ id: family.id, name: family.name, reach: family.reach, version: family.version })
+      .from(family)
+      .where(and(ours(tx, family), eq(family.id, id), isNull(family.forgottenAt)));
+    if (!leaving) return true;
+    await eraseWords(tx, leaving);
     // What was kept for them is for who waits next.
     await fillHolds(tx, dayIn(tx.timeZone, new Date()));
-    await forgetLog(tx, 'family', id);
-    await log(tx, { thing: 'family', thingId: id, kind: 'forgotten', version: gone.version, personId });
+    const version = leaving.version + 1;
+    await log(tx, { thing: 'family', thingId: id, kind: 'forgotten', version, personId });
     return true;
   });
 }

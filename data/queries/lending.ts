@@ -16,10 +16,11 @@ export type LendResult =
   | { ok: true; loanId: string }
   | { ok: false; reason: 'out' | 'gone' | 'unmade' }
   /**
-   * It is another family's by now, the family has what it may have, or there is something in it that this family cannot
-   * have near: in a sentence.
+   * It is another family's by now, which `about` names, or the family has what it may have: in a sentence.
    */
-  | { ok: false; reason: 'others' | 'limit' | 'unsafe'; why: string };
+  | { ok: false; reason: 'others' | 'limit'; why: string; about?: string }
+  /** What it `holds`, in words: whoever decides that it goes out decides this. */
+  | { ok: false; reason: 'unsafe'; why: string; holds: string };
 
 /**
  * Lends a copy, whichever way it goes out. The rows of the copy and of the family are locked, and a unique index refuses
@@ -49,10 +50,13 @@ export async function lend(
       if (await tx.$count(loan, and(ours(tx, loan), eq(loan.copyId, input.copyId), isNull(loan.closedAs))))
         return { ok: false, reason: 'out' };
       const against = input.ruleDecided === undefined ? await ruleAgainst(tx, input) : undefined;
-      if (against) return { ok: false, ...against };
+      if (against) {
+        const { note: _, ...said } = against;
+        return { ok: false, ...said };
+      }
       const unsafe = await unsafeFor(tx, input);
       if (unsafe && unsafe !== input.decided?.of)
-        return { ok: false, reason: 'unsafe', why: `This bag holds ${unsafe}.` };
+        return { ok: false, reason: 'unsafe', why: `This bag holds ${unsafe}.`, holds: unsafe };
       const { personId, decided, ruleDecided, ...values } = input;
       const [made] = await tx.insert(loan).values(values).returning({ id: loan.id });
       const { copyId, familyId, lentOn } = input;
@@ -103,12 +107,12 @@ async function unsafeFor(
 
 /**
  * What the rules of the school say against lending a copy to a family on a day, and for whom it is set aside or promised;
- * undefined where nothing stands against it.
+ * undefined where nothing stands against it. The `note` names no other family: it is kept with the loan of this one.
  */
 export async function ruleAgainst(
   at: SchoolHandle,
   input: { copyId: string; familyId: string; lentOn: string },
-): Promise<{ reason: 'others' | 'limit'; why: string } | undefined> {
+): Promise<{ reason: 'others' | 'limit'; why: string; note: string; about?: string } | undefined> {
   const [aside, promised, rules, has] = await Promise.all([
     setAsideFor(at, input.copyId),
     promisedTo(at, input.copyId),
@@ -124,18 +128,22 @@ export async function ruleAgainst(
     return {
       reason: 'others',
       why: `This copy is set aside for ${aside.familyName} until ${showDay(aside.keptUntil)}.`,
+      note: `This copy is set aside for another family until ${showDay(aside.keptUntil)}.`,
+      about: aside.familyId,
     };
   if (promised && promised.familyId !== input.familyId)
     return {
       reason: 'others',
       why: `This copy is promised to ${promised.familyName} in “${promised.round}”.`,
+      note: `This copy is promised to another family in “${promised.round}”.`,
+      about: promised.familyId,
     };
   const limit = limitReached(
     rules,
     has.map(({ lentOn }) => lentOn),
     input.lentOn,
   );
-  return limit ? { reason: 'limit', why: limit } : undefined;
+  return limit ? { reason: 'limit', why: limit, note: limit } : undefined;
 }
 
 export interface LoanRow {

@@ -111,15 +111,35 @@ export const untold = (at: SchoolHandle) =>
       ),
     );
 
-/** Keeps messages; one that was made before, by whichever server, is not made again. Answers the new ones that wait to be sent. */
+/**
+ * Keeps messages; one that was made before, by whichever server, is not made again, and none to a family that was
+ * forgotten while it was made. Answers the new ones that wait to be sent.
+ */
 export async function addMessages(at: SchoolHandle, messages: readonly NewMessage[]): Promise<string[]> {
   if (messages.length === 0) return [];
-  const made = await at
-    .insert(message)
-    .values([...messages])
-    .onConflictDoNothing()
-    .returning({ id: message.id, state: message.state });
-  return made.filter(({ state }) => state === 'waiting').map(({ id }) => id);
+  return transaction(at, async (tx) => {
+    const known = await tx
+      .select({ id: family.id })
+      .from(family)
+      .where(
+        and(
+          ours(tx, family),
+          inArray(family.id, [...new Set(messages.map(({ familyId }) => familyId))]),
+          isNull(family.forgottenAt),
+        ),
+      )
+      .orderBy(asc(family.id))
+      .for('key share');
+    const ids = new Set(known.map(({ id }) => id));
+    const values = messages.filter(({ familyId }) => ids.has(familyId));
+    if (values.length === 0) return [];
+    const made = await tx
+      .insert(message)
+      .values(values)
+      .onConflictDoNothing()
+      .returning({ id: message.id, state: message.state });
+    return made.filter(({ state }) => state === 'waiting').map(({ id }) => id);
+  });
 }
 
 /** What was held back on an evening before is not said any more: what is true tonight is said anew, as it is worded now. */

@@ -98,7 +98,7 @@ export async function addPerson(
 ): Promise<Person> {
   const [made] = await tx
     .insert(person)
-    .values({ ...input, nameKey: nameKey(input.name) })
+    .values({ ...input, nameKey: nameKey(input.name), passwordGiven: by !== null })
     .returning({ id: person.id, name: person.name });
   await join(tx, to, { id: made!.id, name: input.name, role }, by ?? made!.id);
   return { ...made!, role };

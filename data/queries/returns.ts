@@ -63,7 +63,8 @@ export function takeBack(
       .update(loan)
       .set({
         closedAs: 'returned',
-        returnedOn: sql`coalesce(${loan.arrivedOn}, ${input.returnedOn}::date)`,
+        // Not before it was lent, whatever a clock says.
+        returnedOn: sql`coalesce(${loan.arrivedOn}, greatest(${input.returnedOn}::date, ${loan.lentOn}))`,
         arrivedOn: null,
       })
       .where(and(ours(tx, loan), eq(loan.id, input.loanId), isNull(loan.closedAs)))

@@ -24,7 +24,7 @@ async function passwordSet(
   keep: string | undefined,
   by: string | null,
 ): Promise<void> {
-  await tx.update(person).set({ passwordHash }).where(eq(person.id, personId));
+  await tx.update(person).set({ passwordHash, passwordGiven: false }).where(eq(person.id, personId));
   await tx
     .delete(session)
     .where(and(eq(session.personId, personId), keep ? ne(session.tokenHash, keep) : undefined));
@@ -175,6 +175,8 @@ export interface SignedIn {
   ofDistrict: boolean;
   /** How many schools they may open. */
   schools: number;
+  /** Their password was chosen by somebody else. */
+  passwordGiven: boolean;
   school: School;
 }
 
@@ -190,6 +192,7 @@ export async function findSession(
         role: membership.role,
         ofDistrict: sql<boolean>`${person.districtId} is not distinct from ${school.districtId}`,
         schools: sql<number>`(select count(*)::int from membership m where m.person_id = ${person.id} and m.active)`,
+        passwordGiven: person.passwordGiven,
         school: schoolColumns,
         expiresAt: session.expiresAt,
         usedAt: session.usedAt,

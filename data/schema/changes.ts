@@ -1,5 +1,6 @@
 import { bigint, index, integer, jsonb, pgTable, text, timestamp, uuid } from 'drizzle-orm/pg-core';
 import { oneOf } from './one-of';
+import { person } from './people';
 import { schoolId } from './schools';
 
 const KINDS = ['added', 'changed', 'removed', 'brought back', 'forgotten', 'did'] as const;
@@ -21,8 +22,8 @@ export const change = pgTable(
     kind: text({ enum: KINDS }).notNull(),
     before: jsonb().$type<Record<string, unknown>>(),
     after: jsonb().$type<Record<string, unknown>>(),
-    /** Without a reference: what a person did stays when the person goes. */
-    personId: uuid(),
+    /** A person who has left stays as a row: what they did keeps their name. */
+    personId: uuid().references(() => person.id),
     at: timestamp({ withTimezone: true }).notNull().defaultNow(),
   },
   (table) => [

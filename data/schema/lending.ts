@@ -116,6 +116,10 @@ export const loan = pgTable(
     index('loan_by_due').on(table.schoolId, table.dueOn),
     check('due_after_lent', sql`${table.dueOn} >= ${table.lentOn}`),
     check(
+      'home_after_lent',
+      sql`${table.returnedOn} >= ${table.lentOn} and ${table.arrivedOn} >= ${table.lentOn}`,
+    ),
+    check(
       'returned_has_a_day',
       sql`(${table.closedAs} is not distinct from 'returned') = (${table.returnedOn} is not null)`,
     ),

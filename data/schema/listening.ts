@@ -54,6 +54,10 @@ export const answer = pgTable(
     index('answer_new')
       .on(table.schoolId, table.sentAt)
       .where(sql`${table.readAt} is null`),
+    check(
+      'answer_counts_are_possible',
+      sql`${table.children} >= 0 and ${table.grownUps} >= 0 and ${table.times} >= 0 and ${table.minutes} >= 0`,
+    ),
   ],
 );
 
@@ -86,6 +90,7 @@ export const answerGame = pgTable(
     ofSameSchool('answer_game_of_answer', table, table.answerId, answer).onDelete('cascade'),
     oneOf('answer_game_says_a_known_level', table.said, Object.keys(LEVELS)),
     check('a_game_has_a_place', sql`${table.position} between 0 and 99`),
+    check('a_game_is_played_some_times', sql`${table.times} >= 0 and ${table.minutes} >= 0`),
   ],
 );
 

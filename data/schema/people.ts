@@ -26,6 +26,8 @@ export const person = pgTable(
     /** The name as names are compared: see `nameKey`. It is taken in all schools of the installation. */
     nameKey: text().notNull(),
     passwordHash: text().notNull(),
+    /** Somebody else chose it: it is changed at the first sign-in. */
+    passwordGiven: boolean().notNull().default(false),
     /** Whether there is any school that they may still sign in to. */
     active: boolean().notNull().default(true),
     /** The district whose schools they all see and coordinate. */

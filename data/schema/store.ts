@@ -93,6 +93,11 @@ export const stockMove = pgTable(
       foreignColumns: [stockItem.schoolId, stockItem.material],
     }),
     oneOf('stock_move_is_of_a_kind', table.kind, Object.keys(MOVES)),
+    foreignKey({
+      name: 'stock_move_undoes_a_move',
+      columns: [table.schoolId, table.undoes],
+      foreignColumns: [table.schoolId, table.id],
+    }),
     uniqueIndex('stock_move_is_undone_once').on(table.schoolId, table.undoes),
     index('stock_move_by_item').on(table.schoolId, table.material, table.serial),
     index('stock_move_by_purpose').on(table.schoolId, table.forId),

@@ -14,8 +14,9 @@ import {
   uuid,
 } from 'drizzle-orm/pg-core';
 import type { ProofLine } from '~/core/words/proof';
+import { kit } from './kits';
 import { person } from './people';
-import { schoolId } from './schools';
+import { ofSameSchool, schoolId } from './schools';
 
 /** A link with which a fluent reader reads without a password, for some days. Only the hash of its key is kept. */
 export const readerLink = pgTable(
@@ -39,6 +40,7 @@ export const readerLink = pgTable(
   },
   (table) => [
     primaryKey({ columns: [table.schoolId, table.id] }),
+    ofSameSchool('reader_link_of_kit', table, table.kitId, kit),
     uniqueIndex('reader_link_key').on(table.keyHash),
   ],
 );
@@ -169,5 +171,8 @@ export const proof = pgTable(
     personId: uuid().references(() => person.id),
     at: timestamp({ withTimezone: true }).notNull().defaultNow(),
   },
-  (table) => [primaryKey({ columns: [table.schoolId, table.id] })],
+  (table) => [
+    primaryKey({ columns: [table.schoolId, table.id] }),
+    ofSameSchool('proof_of_kit', table, table.kitId, kit),
+  ],
 );

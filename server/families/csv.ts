@@ -79,7 +79,12 @@ export function familiesFromCsv(
       };
     const yes = (column: YesNo): boolean => YES.has(cell(column).toLowerCase());
     const unclear = YES_NO.find((column) => !yes(column) && !NO.has(cell(column).toLowerCase()));
-    if (unclear) return { row, name, problem: `“${cell(unclear).slice(0, MOST_SHOWN)}” under ${unclear} is neither yes nor no.` };
+    if (unclear)
+      return {
+        row,
+        name,
+        problem: `“${cell(unclear).slice(0, MOST_SHOWN)}” under ${unclear} is neither yes nor no.`,
+      };
     const channel = cell('channel').toLowerCase();
     const checked = checkFamily({
       name: whole,

@@ -98,6 +98,7 @@ async function done(at: SchoolHandle, act: HallAct, personId: string, about: str
       loanId: lent.loanId,
       dueOn,
     };
+  if ('about' in lent && lent.about) about.push(lent.about);
   const why =
     lent.reason === 'out' && copy.loan
       ? `${name} is out with ${copy.loan.familyName} already, so it was not lent to ${family.name}.`

@@ -8,11 +8,17 @@ import { addPasswordLink, setPassword } from '~/data/queries/sessions';
 import { ownPasswordRight, tryOwnPassword } from '../limits';
 import { hashPassword, passwordFits } from './password';
 import { hashOf } from './session';
+import { weakness } from './weak';
 
-/** What is wrong with a new password and its repetition; nothing when it may be kept. Passwords are never trimmed. */
-export function passwordFaults(form: FormData): FieldErrors {
+/**
+ * What is wrong with a new password and its repetition; nothing when it may be kept. Passwords are never trimmed. `names`
+ * are those of whose password it is and of their school.
+ */
+export function passwordFaults(form: FormData, names: readonly string[]): FieldErrors {
   const checked = checkForm(newPasswordSchema, form);
   const errors: FieldErrors = checked.ok ? {} : checked.errors;
+  const weak = checked.ok ? weakness(String(form.get('password')), names) : undefined;
+  if (weak) errors.password = weak;
   if (form.get('password') !== form.get('again')) errors.again = 'The two passwords are not the same.';
   return errors;
 }
@@ -22,8 +28,9 @@ export async function changeOwnPassword(
   personId: string,
   form: FormData,
   session: string,
+  names: readonly string[],
 ): Promise<FieldErrors> {
-  const errors = passwordFaults(form);
+  const errors = passwordFaults(form, names);
   if (Object.keys(errors).length) return errors;
   const wait = await tryOwnPassword(personId);
   if (wait) return { old: `Too many tries. Please wait ${wait === 1 ? 'a minute' : `${wait} minutes`}.` };

@@ -25,15 +25,23 @@ const LIFETIME_MS = HOURS * 3_600_000;
 /** When a session was used last is known to so many milliseconds. */
 const USED_MS = 600_000;
 
-const cookie = createCookie('fern', { httpOnly: true, sameSite: 'lax', path: '/' });
+/** Where everybody changes their own password. */
+const OWN_PAGE = '/me';
+
+/** Over HTTPS a cookie says in its name that it is of this host alone: no other one can set it. */
+const named = (name: string) => {
+  const about = { httpOnly: true, sameSite: 'lax', path: '/' } as const;
+  const [plain, hosts] = [createCookie(name, about), createCookie(`__Host-${name}`, about)];
+  return (request: Request) => (isHttps(request) ? hosts : plain);
+};
+const isHttps = (request: Request): boolean => new URL(request.url).protocol === 'https:';
+const cookie = named('fern');
 /** A browser that signed somebody in is known for half a year: strangers' tries do not lock it out. */
 const KNOWN_DAYS = 180;
-const known = createCookie('fern-known', { httpOnly: true, sameSite: 'lax', path: '/' });
+const known = named('fern-known');
 export const hashOf = (token: string): string => createHash('sha256').update(token).digest('hex');
-const isHttps = (request: Request): boolean => new URL(request.url).protocol === 'https:';
-
 async function tokenOf(request: Request): Promise<string | undefined> {
-  const value: unknown = await cookie.parse(request.headers.get('Cookie'));
+  const value: unknown = await cookie(request).parse(request.headers.get('Cookie'));
   return typeof value === 'string' ? value : undefined;
 }
 
@@ -50,7 +58,7 @@ export async function signIn(request: Request, personId: string): Promise<Header
   });
   if (!begun) return undefined;
   const secure = isHttps(request);
-  const headers = new Headers({ 'Set-Cookie': await cookie.serialize(token, { secure }) });
+  const headers = new Headers({ 'Set-Cookie': await cookie(request).serialize(token, { secure }) });
   const mark = randomBytes(32).toString('base64url');
   const maxAge = KNOWN_DAYS * 86_400;
   await rememberBrowser({
@@ -58,13 +66,13 @@ export async function signIn(request: Request, personId: string): Promise<Header
     personId,
     expiresAt: new Date(Date.now() + maxAge * 1000),
   });
-  headers.append('Set-Cookie', await known.serialize(mark, { secure, maxAge }));
+  headers.append('Set-Cookie', await known(request).serialize(mark, { secure, maxAge }));
   return headers;
 }
 
 /** Whether this person has signed in in this browser before. */
 export async function knowsBrowser(request: Request, personId: string): Promise<boolean> {
-  const mark: unknown = await known.parse(request.headers.get('Cookie'));
+  const mark: unknown = await known(request).parse(request.headers.get('Cookie'));
   return typeof mark === 'string' && isKnownBrowser(hashOf(mark), personId);
 }
 
@@ -79,7 +87,7 @@ export async function signOut(request: Request): Promise<Headers> {
   const token = await tokenOf(request);
   if (token) await deleteSession(hashOf(token));
   return new Headers({
-    'Set-Cookie': await cookie.serialize('', { secure: isHttps(request), maxAge: 0 }),
+    'Set-Cookie': await cookie(request).serialize('', { secure: isHttps(request), maxAge: 0 }),
     // Drafts that this browser kept are nobody else's business.
     'Clear-Site-Data': '"storage"',
   });
@@ -121,6 +129,9 @@ export async function requireRole(request: Request, ...roles: Role[]): Promise<S
         : '';
     throw redirect(`/sign-in${back}`);
   }
+  // A password that somebody else chose is changed before anything else is done.
+  if (person.passwordGiven && new URL(request.url).pathname !== OWN_PAGE)
+    throw redirect(`${OWN_PAGE}?first=1`);
   if (!roles.includes(person.role)) throw notAllowed();
   return person;
 }

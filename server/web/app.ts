@@ -37,6 +37,15 @@ const headers = helmet({
   xFrameOptions: { action: 'deny' },
 });
 
+const LOOPBACK = new Set(['127.0.0.1', 'localhost', '[::1]']);
+/** Whether a request asks for this server by its name: the host of PUBLIC_URL, or this machine as it calls itself. */
+function isOurs(host: string | undefined): boolean {
+  if (!host || !URL.canParse(`http://${host}`)) return false;
+  const { hostname, host: asked } = new URL(`http://${host}`);
+  const own = process.env.PUBLIC_URL;
+  return LOOPBACK.has(hostname) || (own !== undefined && URL.canParse(own) && asked === new URL(own).host);
+}
+
 /** Whether the server is on its way out: it says that it is not ready, and finishes what it has begun. */
 export interface State {
   stopping: boolean;
@@ -88,6 +97,13 @@ export function webApp(
       .status(ready ? 200 : 503)
       .set('Cache-Control', 'no-store')
       .json({ live: true, ready, database, ...(state.stopping ? { stopping: true } : {}) });
+  });
+
+  /** A name that this server does not go by is somebody else's: links are made of it. */
+  app.use((request, response, next) => {
+    if (isOurs(request.get('host'))) return next();
+    log.warn({ requestId: response.locals.requestId, event: 'foreign host' }, 'refused a foreign host');
+    sayTrouble(request, response, 421, 'foreign');
   });
 
   /** Whatever changes something must come from a page of this server. */

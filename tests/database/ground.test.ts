@@ -118,7 +118,10 @@ describe('the connection', () => {
       ['kit_has_an_assurance', sql`update kit set assurance = 'maybe'`],
       ['variant_is_for_a_grade_band', sql`update variant set age_band = ''`],
       ['school_prints_on_a_paper', sql`update school set paper = 'legal'`],
-      ['change_is_of_a_kind', sql`update change set kind = 'eaten'`],
+      [
+        'change_is_of_a_kind',
+        sql`insert into change (school_id, thing, thing_id, version, kind) select id, 'kit', 'x', 1, 'eaten' from school`,
+      ],
     ] as const) {
       const refused = await everything()
         .execute(statement)

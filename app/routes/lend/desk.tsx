@@ -170,7 +170,7 @@ export async function action({ request }: Route.ActionArgs) {
         dueOn,
         personId: person.id,
         ...(stops.length ? { decided: { by: person.name, of: hazardWords(stops, catalogue) } } : {}),
-        ...(rule ? { ruleDecided: `${person.name}: ${rule.why}` } : {}),
+        ...(rule ? { ruleDecided: `${person.name}: ${rule.note}` } : {}),
       });
       if (!result.ok)
         return data(

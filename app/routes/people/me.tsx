@@ -33,7 +33,7 @@ export async function loader({ request }: Route.LoaderArgs) {
 }
 
 export async function action({ request }: Route.ActionArgs) {
-  const { id } = await requireRole(request, 'coordinator', 'helper', 'reader');
+  const { id, name, school } = await requireRole(request, 'coordinator', 'helper', 'reader');
   const form = await request.formData();
   const here = await sessionHash(request);
   return byIntent(form, {
@@ -45,7 +45,7 @@ export async function action({ request }: Route.ActionArgs) {
       throw redirect(`/me?ended=${isId(session) ? await endSessions(id, { id: session }) : 0}`);
     },
     '': async () => {
-      const errors = await changeOwnPassword(id, form, here);
+      const errors = await changeOwnPassword(id, form, here, [name, school.name]);
       if (Object.keys(errors).length) return data({ errors }, { status: 400 });
       throw redirect('/me?changed=1');
     },
@@ -70,6 +70,12 @@ export default function Me({ loaderData, actionData }: Route.ComponentProps) {
             </>
           )}
         </Heading>
+        {search.has('first') && !actionData && (
+          <Said kind="mind" word="Choose your own password" live>
+            The one you signed in with was chosen by somebody else. Type it once more below, and then one that
+            only you know; everything else opens afterwards.
+          </Said>
+        )}
         {search.has('changed') && !actionData && (
           <Said kind="done" word="Changed" live>
             Your new password holds from now on. In all other browsers you were signed out.

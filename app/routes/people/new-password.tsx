@@ -2,6 +2,7 @@ import { data, Form, redirect } from 'react-router';
 import { findPasswordLink, spendPasswordLink } from '~/data/queries/sessions';
 import { mayTryLink } from '~/server/limits';
 import { hashPassword } from '~/server/people/password';
+import { whoseDoor } from '~/data/queries/schools';
 import { passwordFaults } from '~/server/people/passwords';
 import { hashOf, signIn } from '~/server/people/session';
 import { notFound, tooOften } from '~/server/refusals';
@@ -33,9 +34,9 @@ export async function loader({ params, context }: Route.LoaderArgs) {
 }
 
 export async function action({ request, params, context }: Route.ActionArgs) {
-  await linkOf(params.key, context.clientAddress);
+  const { name } = await linkOf(params.key, context.clientAddress);
   const form = await request.formData();
-  const errors = passwordFaults(form);
+  const errors = passwordFaults(form, [name, (await whoseDoor()) ?? '']);
   if (Object.keys(errors).length) return data({ errors }, { status: 400 });
   const personId = await spendPasswordLink(
     hashOf(params.key),

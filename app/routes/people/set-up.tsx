@@ -4,6 +4,7 @@ import { checkForm } from '~/core/check/check';
 import { isTimeZone, languagesIn, NO_TIME_ZONE, setUpSchema, timeZones } from '~/core/lending/school';
 import { setUpSchool, whoseDoor } from '~/data/queries/schools';
 import { hashPassword } from '~/server/people/password';
+import { weakness } from '~/server/people/weak';
 import { signIn } from '~/server/people/session';
 import { Button, useSending } from '~/app/ui/Button';
 import { TextBox } from '~/app/ui/fields';
@@ -30,6 +31,8 @@ export async function action({ request }: Route.ActionArgs) {
   };
   const checked = checkForm(setUpSchema, form);
   const errors = checked.ok ? {} : checked.errors;
+  const weak = checked.ok && weakness(String(form.get('password')), [kept.schoolName, kept.personName]);
+  if (weak) errors.password = weak;
   if (form.get('password') !== form.get('again')) errors.again = 'The two passwords are not the same.';
   if (checked.ok && !isTimeZone(checked.value.timeZone)) errors.timeZone = NO_TIME_ZONE;
   if (!checked.ok || Object.keys(errors).length) return data({ kept, errors }, { status: 400 });

@@ -18,6 +18,7 @@ import { isId } from '~/server/ids';
 import { passwordLinkOf } from '~/server/links';
 import { givePasswordLink } from '~/server/people/passwords';
 import { hashPassword } from '~/server/people/password';
+import { weakness } from '~/server/people/weak';
 import { requireRole } from '~/server/people/session';
 import { Button, ButtonLink, useSending } from '~/app/ui/Button';
 import { Changes, plainValue, type FieldWords } from '~/app/ui/Changes';
@@ -48,7 +49,7 @@ const STAYS: Record<Exclude<Ending, 'ended'>, string> = {
 };
 
 export async function action({ request }: Route.ActionArgs) {
-  const { at, id: me, ofDistrict } = await requireRole(request, 'coordinator');
+  const { at, id: me, ofDistrict, school } = await requireRole(request, 'coordinator');
   const form = await request.formData();
   const name = visible(String(form.get('name') ?? '')).slice(0, 80);
   const id = form.get('person');
@@ -84,6 +85,8 @@ export async function action({ request }: Route.ActionArgs) {
     '': async () => {
       const checked = checkForm(personSchema, form);
       if (!checked.ok) return refuse(checked.errors, 400);
+      const weak = weakness(String(form.get('password')), [checked.value.name, school.name]);
+      if (weak) return refuse({ password: weak }, 400);
       try {
         const passwordHash = await hashPassword(String(form.get('password')));
         await createPerson(at, { name: checked.value.name, role: checked.value.role, passwordHash }, me);

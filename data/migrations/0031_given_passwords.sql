@@ -1,0 +1,1 @@
+ALTER TABLE "person" ADD COLUMN "password_given" boolean DEFAULT false NOT NULL;
