@@ -43,9 +43,17 @@ const ANSWER_MS = 5500;
 /** Families have connections of their own, which no page of the workroom takes. */
 export type Lane = 'staff' | 'family';
 const CONNECTIONS: Readonly<Record<Lane, number>> = { staff: 10, family: 4 };
-const lanes = new AsyncLocalStorage<Lane>();
-/** Does `work` on the connections of a lane. */
-export const inLane = <T>(lane: Lane, work: () => T): T => lanes.run(lane, work);
+/** What is known of a request while it is worked at. */
+export interface Asking {
+  readonly lane: Lane;
+  /** The schools whose rows it has come to. */
+  readonly schools: Set<string>;
+  /** How often it has asked the database. */
+  queries: number;
+}
+const requests = new AsyncLocalStorage<Asking>();
+/** Does `work` for a request, on the connections of its lane; `asking` is filled meanwhile. */
+export const forRequest = <T>(asking: Asking, work: () => T): T => requests.run(asking, work);
 
 const pools = new Map<Lane, pg.Pool>();
 
@@ -61,7 +69,7 @@ export const ownerUrl = (): string => process.env.DATABASE_OWNER_URL || database
 
 /** The pool of the lane, opened at first use. Throws Error when DATABASE_URL is not set. */
 export function connectionPool(): pg.Pool {
-  const lane = lanes.getStore() ?? 'staff';
+  const lane = requests.getStore()?.lane ?? 'staff';
   const known = pools.get(lane);
   if (known) return known;
   const pool = new pg.Pool({
@@ -89,8 +97,14 @@ const binding = ({ schoolId = '', districtId = '' }: Scope): string =>
   `select set_config('fern.school', ${pg.escapeLiteral(schoolId)}, true), set_config('fern.district', ${pg.escapeLiteral(districtId)}, true)`;
 
 /** A handle whose queries all go through `query`. */
-const handle = <S extends Scope>(scope: S, query: (...asked: Parameters<Query>) => unknown): Queryable & S =>
-  Object.assign(drizzle({ query } as unknown as pg.Client, { casing: 'snake_case' }), scope);
+function handle<S extends Scope>(scope: S, query: (...asked: Parameters<Query>) => unknown): Queryable & S {
+  const counted = (...asked: Parameters<Query>): unknown => {
+    const asking = requests.getStore();
+    if (asking) asking.queries++;
+    return query(...asked);
+  };
+  return Object.assign(drizzle({ query: counted } as unknown as pg.Client, { casing: 'snake_case' }), scope);
+}
 
 /** Takes a connection out of the pool for `work`. One that broke is thrown away. */
 async function borrowed<T>(
@@ -140,6 +154,7 @@ const handles = new LRUCache<string, SchoolHandle>({ max: 500 });
 
 /** The handle of a school. */
 export function atSchool({ schoolId, districtId, timeZone }: OneSchool): SchoolHandle {
+  requests.getStore()?.schools.add(schoolId);
   const key = `${schoolId} ${districtId} ${timeZone}`;
   const known = handles.get(key);
   if (known) return known;

@@ -3,7 +3,7 @@ import { createHash } from 'node:crypto';
 import { readdirSync, readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import journal from './migrations/meta/_journal.json' with { type: 'json' };
-import landed from './migrations/meta/landed.json' with { type: 'json' };
+import landed from './landed.json' with { type: 'json' };
 
 const FOLDER = 'data/migrations';
 const files = readdirSync(FOLDER)

@@ -28,6 +28,7 @@ const SEND_AGAIN_SECONDS = 30;
 const LONGEST_SECONDS = 600;
 const LOOK_SECONDS = 10;
 const MORE_TRIES = 2;
+const EVENING_TRIES = 4;
 
 type Ask = Pick<pg.Pool, 'query'>;
 
@@ -44,6 +45,26 @@ let boss: PgBoss | undefined;
 
 /** The queue as this server reaches it: jobs can be sent whenever the database answers. */
 export const queue = (): PgBoss => (boss ??= made(connectionPool, true));
+
+/** A job that is over, one way or another, does not stand in the way of the same one. */
+const OVER = new Set(['completed', 'failed', 'cancelled']);
+
+/**
+ * Asks for a job under its id: one that is in the queue already is there once. One that is over is done anew, where
+ * `anew` says so of how it ended.
+ */
+export async function ask(
+  name: string,
+  id: string,
+  data: object,
+  anew: (ended: 'completed' | 'failed' | 'cancelled') => boolean,
+): Promise<void> {
+  if (await queue().send(name, data, { id })) return;
+  const before = await queue().getJobById(name, id, { includeArchive: false });
+  if (!before || !OVER.has(before.state) || !anew(before.state as 'completed')) return;
+  await queue().deleteJob(name, id);
+  await queue().send(name, data, { id });
+}
 
 /** Lets this server work at the queue. Throws when the database does not answer or has no queue yet. */
 export async function startQueue(troubled: (error: Error) => void): Promise<void> {
@@ -64,28 +85,40 @@ export async function stopQueue(): Promise<void> {
   await stopping?.stop({ graceful: false });
 }
 
-/** Makes the tables of the queue, or brings them to the newest form; `client` owns the schema. */
-export async function layQueue(client: Ask): Promise<void> {
-  const layer = made(() => client, false);
-  await layer.start();
-  await layer.createQueue(DRAW_LOST);
-  await layer.createQueue(DRAW, {
+const QUEUES = [
+  {
     name: DRAW,
     retryLimit: MORE_TRIES,
+    retryDelay: LOOK_SECONDS,
     expireInSeconds: LONGEST_SECONDS,
     deadLetter: DRAW_LOST,
-  });
-  await layer.createQueue(EVENING, {
+  },
+  // What stands in its way is given time to go; whoever asks for evenings asks again when all tries were in vain.
+  {
     name: EVENING,
-    retryLimit: MORE_TRIES,
+    retryLimit: EVENING_TRIES,
+    retryDelay: SEND_AGAIN_SECONDS,
+    retryBackoff: true,
     expireInSeconds: LONGEST_SECONDS,
-  });
-  await layer.createQueue(SEND, {
+  },
+  {
     name: SEND,
     retryLimit: SEND_TRIES,
     retryDelay: SEND_AGAIN_SECONDS,
     retryBackoff: true,
     expireInSeconds: LOOK_SECONDS * 2,
-  });
+  },
+];
+
+/** Makes the tables of the queue, or brings them to the newest form; `client` owns the schema. */
+export async function layQueue(client: Ask): Promise<void> {
+  const layer = made(() => client, false);
+  await layer.start();
+  await layer.createQueue(DRAW_LOST);
+  for (const about of QUEUES) {
+    await layer.createQueue(about.name, about);
+    // A queue that is there stays as it was made: what it holds to today is said once more.
+    await layer.updateQueue(about.name, about);
+  }
   await layer.stop({ graceful: false });
 }

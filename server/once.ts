@@ -1,8 +1,6 @@
 /** What several parts of one page ask for is looked up once for each request. */
 import { AsyncLocalStorage } from 'node:async_hooks';
 import type { SchoolHandle } from '~/data/db';
-import type { DayFacts } from '~/core/lending/day';
-import { dayFacts } from '~/data/queries/day';
 import { copiesNow, type CopiesNow } from '~/data/queries/desk';
 import { today } from './today';
 
@@ -25,7 +23,3 @@ export function once<T>(key: string, look: () => Promise<T>): Promise<T> {
 /** Where the copies of a school are now. Only for what reads: a change in the same request is not seen. */
 export const copiesOf = (at: SchoolHandle): Promise<CopiesNow> =>
   once(`copies ${at.schoolId}`, () => copiesNow(at, today(at)));
-
-/** The work of the day at a school; the same for the frond and the page of the day. */
-export const dayOf = (at: SchoolHandle): Promise<DayFacts> =>
-  once(`day ${at.schoolId}`, () => dayFacts(at, today(at)));

@@ -5,7 +5,7 @@ import { listMaterials } from '~/data/queries/materials';
 import { waitingOf } from '~/core/lending/day';
 import { catalogueOf } from '~/core/materials/school';
 import { requireRole } from '~/server/people/session';
-import { dayOf } from '~/server/once';
+import { dayLately, dayOf } from '~/server/day';
 import { Fault, faultOf } from '~/app/ui/Fault';
 import { CatalogueContext } from '~/app/ui/catalogue';
 import { Frond } from '~/app/desk/Frond';
@@ -19,11 +19,13 @@ import type { Route } from './+types/staff';
 export async function loader({ request }: Route.LoaderArgs) {
   const person = await requireRole(request, 'coordinator', 'helper', 'reader');
   const { at } = person;
+  // The page of the day and what stands beside the stations are one count.
+  const day = new URL(request.url).pathname === '/today' ? dayOf(at) : dayLately(at);
   const { id, name, role, school, schools } = person;
   return {
     person: { id, name, role },
     school: { id: school.id, name: school.name, among: schools, languages: school.languages },
-    waiting: waitingOf(await dayOf(at), role),
+    waiting: waitingOf(await day, role),
     materials: await listMaterials(at),
   };
 }

@@ -85,6 +85,8 @@ export interface NewPerson {
   name: string;
   passwordHash: string;
   role: Role;
+  /** Somebody else chose the password. */
+  passwordGiven?: boolean;
   /** The district that they coordinate. */
   districtId?: string;
 }
@@ -98,7 +100,7 @@ export async function addPerson(
 ): Promise<Person> {
   const [made] = await tx
     .insert(person)
-    .values({ ...input, nameKey: nameKey(input.name), passwordGiven: by !== null })
+    .values({ ...input, nameKey: nameKey(input.name) })
     .returning({ id: person.id, name: person.name });
   await join(tx, to, { id: made!.id, name: input.name, role }, by ?? made!.id);
   return { ...made!, role };

@@ -114,8 +114,10 @@ export const knownBrowser = pgTable('known_browser', {
 export const dailyJob = pgTable('daily_job', {
   name: text().primaryKey(),
   lastOn: date().notNull(),
-  /** What became of it. */
+  /** What became of it; nothing while it is being done. */
   told: text().notNull().default(''),
+  /** When it was begun: one that was never ended is begun again. */
+  begunAt: timestamp({ withTimezone: true }).notNull().defaultNow(),
 });
 
 /** Tries counted by the rate limiter, shared by all server processes. The columns are the limiter's own. */

@@ -30,13 +30,20 @@ const residentMb = ({ pid }: WebServer): number =>
 interface Asked {
   ms: number;
   kB: number;
+  /** How often the database was asked for it. */
+  queries: number;
   status: number;
 }
 async function ask(address: string, path: string, cookie: string): Promise<Asked> {
   const from = performance.now();
   const answer = await fetch(address + path, { headers: { Cookie: cookie }, redirect: 'manual' });
   const { byteLength } = await answer.arrayBuffer();
-  return { ms: performance.now() - from, kB: byteLength / 1000, status: answer.status };
+  return {
+    ms: performance.now() - from,
+    kB: byteLength / 1000,
+    status: answer.status,
+    queries: Number(answer.headers.get('X-Queries') ?? 0),
+  };
 }
 
 /** Every page of a school, by its address. */
@@ -157,6 +164,8 @@ interface Measured {
   p95: number;
   cpu: number;
   kB: number;
+  /** How often the database was asked for it. */
+  queries: number;
 }
 
 async function measure(cluster: Cluster, database: string): Promise<Map<string, Measured>> {
@@ -166,12 +175,12 @@ async function measure(cluster: Cluster, database: string): Promise<Map<string, 
     port: await freePortFrom(4850),
     databaseUrl: owner,
     quiet: true,
-    env: { FAMILY_VISITS_PER_ADDRESS: '100000' },
+    env: { FAMILY_VISITS_PER_ADDRESS: '100000', TELL_QUERIES: '1' },
   });
   const found = new Map<string, Measured>();
   try {
     await ask(web.address, '/sign-in', '');
-    found.set('memory of a cold server', { ms: residentMb(web), p95: 0, cpu: 0, kB: 0 });
+    found.set('memory of a cold server', { ms: residentMb(web), p95: 0, cpu: 0, kB: 0, queries: 0 });
     const cookie = await signedIn(web.address);
     const { staff, family } = await pagesOf(owner);
     for (const path of [...staff, family]) {
@@ -192,6 +201,7 @@ async function measure(cluster: Cluster, database: string): Promise<Map<string, 
         p95: quantile(times, 0.95),
         cpu: (processorMs(web) - before) / ASKS,
         kB: asked[0]!.kB,
+        queries: asked.at(-1)!.queries,
       });
     }
     // Four desks at once, each asking for the next page as soon as it has one.
@@ -204,7 +214,7 @@ async function measure(cluster: Cluster, database: string): Promise<Map<string, 
           await ask(web.address, desk[n % desk.length]!, cookie);
       }),
     );
-    found.set('four desks at once: pages a second', { ms: pages / 5, p95: 0, cpu: 0, kB: 0 });
+    found.set('four desks at once: pages a second', { ms: pages / 5, p95: 0, cpu: 0, kB: 0, queries: 0 });
     // A family opens its page while the staff asks for everything there is.
     let goOn = true;
     const busy = Promise.all(
@@ -221,6 +231,7 @@ async function measure(cluster: Cluster, database: string): Promise<Map<string, 
       p95: quantile(visits, 0.95),
       cpu: 0,
       kB: 0,
+      queries: 0,
     });
     return found;
   } finally {
@@ -259,11 +270,13 @@ export async function measurePages(schools = BIG.schools): Promise<void> {
 
 function say(small: Map<string, Measured>, large: Map<string, Measured>): void {
   console.log(
-    `\nEvery page, ${ASKS} times: the middle and the slowest of 95 in 100 in ms, processor time of the server in ms, HTML in kB\n`,
+    `\nEvery page, ${ASKS} times: the middle and the slowest of 95 in 100 in ms, processor time of the server in ms, HTML in kB, queries\n`,
   );
-  console.log(`${''.padEnd(42)} ${'demo'.padStart(26)} ${'large district'.padStart(28)}`);
-  const cell = ({ ms, p95, cpu, kB }: Measured): string =>
-    [ms.toFixed(0), p95.toFixed(0), cpu.toFixed(0), kB.toFixed(0)].map((text) => text.padStart(6)).join(' ');
+  console.log(`${''.padEnd(42)} ${'demo'.padStart(33)} ${'large district'.padStart(35)}`);
+  const cell = ({ ms, p95, cpu, kB, queries }: Measured): string =>
+    [ms.toFixed(0), p95.toFixed(0), cpu.toFixed(0), kB.toFixed(0), String(queries)]
+      .map((text) => text.padStart(6))
+      .join(' ');
   for (const [name, a] of small) {
     const b = large.get(name);
     if (!b || b.kB === 0) continue;

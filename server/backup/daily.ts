@@ -7,7 +7,7 @@ import { log } from '../log';
 import { today } from '../today';
 import { backUp, keepNewest } from './tools';
 
-const JOB = 'backup';
+export const BACKUP = 'backup';
 /** Backups are of the whole installation: their day is the server's. */
 const HERE = { timeZone: getLocalTimeZone() };
 const LOOK_MS = 600_000;
@@ -15,18 +15,18 @@ const USUAL_KEPT = 14;
 
 /** Takes today's backup when nobody has yet. Answers what became of it, or undefined when it is not this server's turn. */
 export async function backUpToday(folder: string, keep: number): Promise<string | undefined> {
-  if (!(await claimDaily(JOB, today(HERE)))) return undefined;
+  if (!(await claimDaily(BACKUP, today(HERE)))) return undefined;
   try {
     const from = Date.now();
     const { file, bytes, tables } = await backUp(ownerUrl(), folder);
     const gone = await keepNewest(folder, keep);
     const told = `${file}: ${tables} tables, ${Math.ceil(bytes / 1000)} kB in ${((Date.now() - from) / 1000).toFixed(1)} s; ${gone} older ones thrown away`;
-    await tellDaily(JOB, told);
+    await tellDaily(BACKUP, told);
     return told;
   } catch (error) {
     const told = `failed: ${error instanceof Error ? error.message : String(error)}`;
     log.error({ told }, 'the backup of today was not written');
-    await tellDaily(JOB, told, daysAfter(today(HERE), -1)).catch(() => undefined);
+    await tellDaily(BACKUP, told, daysAfter(today(HERE), -1)).catch(() => undefined);
     return told;
   }
 }

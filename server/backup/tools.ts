@@ -84,6 +84,7 @@ export async function backUp(
   const file = join(folder, `fern-basket-${stamp(at)}.dump`);
   if (existsSync(file)) throw new BackupTrouble(`${file} is there already. Nothing was written.`);
   const unfinished = `${file}.unfinished`;
+  await dropUnfinished(folder);
   try {
     await run(
       'pg_dump',
@@ -91,6 +92,8 @@ export async function backUp(
         '--format=custom',
         '--no-owner',
         '--no-privileges',
+        // The application has no large objects: what somebody else left there stops no backup.
+        '--no-blobs',
         '--lock-wait-timeout=10000',
         `--file=${unfinished}`,
       ],
@@ -106,6 +109,17 @@ export async function backUp(
   } finally {
     await rm(unfinished, { force: true });
   }
+}
+
+/** A backup takes no longer; one that was begun before and has not ended lost its server. */
+const LONGEST_BACKUP_MS = 3_600_000;
+/** Throws away what servers left that were stopped while they wrote: it holds everything, and is no backup. */
+async function dropUnfinished(folder: string): Promise<void> {
+  for (const name of await readdir(folder))
+    if (/^fern-basket-[\d-]+\.dump\.unfinished$/.test(name)) {
+      const { mtimeMs } = await stat(join(folder, name));
+      if (Date.now() - mtimeMs > LONGEST_BACKUP_MS) await rm(join(folder, name), { force: true });
+    }
 }
 
 /** Keeps the newest `keep` backups of a folder and throws older ones away; other files are left alone. Answers how many went. */

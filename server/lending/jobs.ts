@@ -3,7 +3,7 @@ import { createHash } from 'node:crypto';
 import { fromDate } from '@internationalized/date';
 import { atSchool, type OneSchool, type SchoolHandle } from '~/data/db';
 import { everySchool } from '~/data/queries/outbox';
-import { EVENING, queue, SEND, SEND_TRIES, type QueuedRow } from '~/data/queue';
+import { ask, EVENING, queue, SEND, SEND_TRIES, type QueuedRow } from '~/data/queue';
 import { log } from '../log';
 import { today } from '../today';
 import { evening } from './evening';
@@ -32,9 +32,9 @@ function jobId(text: string): string {
   return `${hex.slice(0, 8)}-${hex.slice(8, 12)}-4${hex.slice(13, 16)}-8${hex.slice(17, 20)}-${hex.slice(20, 32)}`;
 }
 
-/** Puts messages into the queue; one that is there already is there once. */
+/** Puts messages that wait into the queue; one that is there already is there once, one that was given up is tried anew. */
 export async function enqueueMessages(at: SchoolHandle, ids: readonly string[]): Promise<void> {
-  for (const id of ids) await queue().send(SEND, { id, school: bound(at) } satisfies QueuedRow, { id });
+  for (const id of ids) await ask(SEND, id, { id, school: bound(at) } satisfies QueuedRow, () => true);
 }
 
 /** Does the evening of a school now. */
@@ -44,9 +44,18 @@ export async function doEvening(at: SchoolHandle, day = today(at)): Promise<void
 
 /** Lets this server work at evenings and messages. The queue has been started. */
 export async function beginEvenings(): Promise<void> {
-  await queue().work<EveningJob>(EVENING, { pollingIntervalSeconds: 5 }, async ([job]) =>
-    doEvening(atSchool(job!.data.school), job!.data.day),
-  );
+  await queue().work<EveningJob>(EVENING, { pollingIntervalSeconds: 5 }, async ([job]) => {
+    const { school, day } = job!.data;
+    try {
+      await doEvening(atSchool(school), day);
+    } catch (error) {
+      log.error(
+        { event: 'evening failed', school: school.schoolId, err: error },
+        'an evening could not be done yet',
+      );
+      throw error;
+    }
+  });
   await queue().work<QueuedRow>(
     SEND,
     { pollingIntervalSeconds: 1, batchSize: BATCH, includeMetadata: true },
@@ -66,9 +75,10 @@ export async function askForEvenings(now: Date): Promise<void> {
     const { hour } = fromDate(now, school.timeZone);
     if (hour < EVENING_HOUR) continue;
     const day = today(school);
-    await queue().send(EVENING, { day, school: bound(school) } satisfies EveningJob, {
-      id: jobId(`evening ${school.schoolId} ${day}`),
-    });
+    const id = jobId(`evening ${school.schoolId} ${day}`);
+    const job = { day, school: bound(school) } satisfies EveningJob;
+    // One evening is done once; one that failed is asked for again, as long as its day lasts.
+    await ask(EVENING, id, job, (ended) => ended !== 'completed');
   }
 }
 

@@ -31,6 +31,8 @@ export async function changeOwnPassword(
   names: readonly string[],
 ): Promise<FieldErrors> {
   const errors = passwordFaults(form, names);
+  if (form.get('password') === form.get('old'))
+    errors.password = 'This is the password you have now. Choose another one.';
   if (Object.keys(errors).length) return errors;
   const wait = await tryOwnPassword(personId);
   if (wait) return { old: `Too many tries. Please wait ${wait === 1 ? 'a minute' : `${wait} minutes`}.` };

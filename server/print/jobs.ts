@@ -1,6 +1,7 @@
 /** Print jobs: PDFs drawn by threads, with their progress in the database for every server to see. */
-import { atSchool, type SchoolHandle } from '~/data/db';
-import { DRAW, DRAW_LOST, queue, startQueue, stopQueue, type QueuedRow } from '~/data/queue';
+import { setTimeout as pause } from 'node:timers/promises';
+import { atSchool, databaseTrouble, type SchoolHandle } from '~/data/db';
+import { ask, DRAW, DRAW_LOST, queue, startQueue, stopQueue, type QueuedRow } from '~/data/queue';
 import {
   addPrintJob,
   beginPrintJob,
@@ -23,6 +24,9 @@ const ALIVE_MS = 5000;
 /** So many packs are drawn at once by one server. */
 const HANDS = 2;
 const AGAIN_MS = 5000;
+/** The end of a job is told so often, with growing pauses. */
+const END_TRIES = 6;
+const END_MS = 1000;
 
 const BROKEN =
   'Something went wrong on this computer while the pages were drawn. Nothing is lost: draw them again, and tell whoever runs the server if it happens twice.';
@@ -49,7 +53,7 @@ export async function startJob(
 
 /** A job that is in the queue already is there once. */
 async function enqueue({ schoolId, districtId, timeZone }: SchoolHandle, id: string): Promise<void> {
-  await queue().send(DRAW, { id, school: { schoolId, districtId, timeZone } } satisfies QueuedRow, { id });
+  await ask(DRAW, id, { id, school: { schoolId, districtId, timeZone } } satisfies QueuedRow, () => true);
   for (const hand of hands) queue().notifyWorker(hand);
 }
 
@@ -102,6 +106,18 @@ async function run({ id, school }: QueuedRow): Promise<void> {
   let told = 0;
   let goOn = Promise.resolve(true);
   const tell = (change: Parameters<typeof tellPrintJob>[2]): Promise<boolean> => tellPrintJob(at, id, change);
+  /** How it ended is told until it is heard: else it would be drawn for ever. */
+  const end = async (change: Parameters<typeof tellPrintJob>[2]): Promise<void> => {
+    for (let tries = 1; ; tries++)
+      try {
+        await tell(change);
+        return;
+      } catch (error) {
+        // Another server, or this one, takes it up again.
+        if (tries === END_TRIES) throw error;
+        await pause(END_MS * tries);
+      }
+  };
   // A moment in which the database cannot be told is no reason to stop drawing.
   const alive = setInterval(() => void tell({}).catch(() => undefined), ALIVE_MS);
   try {
@@ -112,16 +128,17 @@ async function run({ id, school }: QueuedRow): Promise<void> {
       return goOn;
     });
     if (answer?.kind === 'done')
-      await tell({
+      await end({
         state: 'done',
         pagesDone: answer.pages,
         pages: answer.pages,
         pdf: Buffer.from(answer.pdf),
       });
-    else if (answer?.kind === 'problem') await tell({ state: 'failed', problem: answer.sentence });
+    else if (answer?.kind === 'problem') await end({ state: 'failed', problem: answer.sentence });
   } catch (error) {
     log.error({ job: id, err: error }, 'drawing a pack failed');
-    await tell({ state: 'failed', problem: BROKEN }).catch(() => undefined);
+    if (databaseTrouble(error)) throw error;
+    await end({ state: 'failed', problem: BROKEN });
   } finally {
     clearInterval(alive);
   }

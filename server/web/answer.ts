@@ -5,7 +5,8 @@ import type { Request as Asked, Response as Reply } from 'express';
 import { createRequestHandler, type AppLoadContext, type ServerBuild } from 'react-router';
 import { log, withoutKeys } from '../log';
 import { forOneRequest } from '../once';
-import { inLane } from '~/data/db';
+import { databaseTrouble, forRequest, type Asking } from '~/data/db';
+import { changedAt } from '../day';
 import { admitted, laneOf } from './admission';
 import { bringsMuch, readBody } from './body';
 import { afterFamilies, forFamily } from './first';
@@ -32,9 +33,15 @@ export function answerWith(build: ServerBuild): Handler {
     };
     const about = { method: asked.method, headers: headersOf(asked), signal: gone.signal };
     const lane = laneOf(url.pathname);
+    const asking: Asking = { lane: lane === 'family' ? 'family' : 'staff', schools: new Set(), queries: 0 };
     const answered = await admitted(lane, gone.signal, () =>
-      forOneRequest(() =>
-        inLane(lane === 'family' ? 'family' : 'staff', () => worked(new Request(url, about))),
+      forOneRequest(() => forRequest(asking, () => worked(new Request(url, about)))).catch(
+        (error: unknown) => {
+          // Before a page was asked for at all.
+          const trouble = databaseTrouble(error);
+          if (!trouble) throw error;
+          sayTrouble(asked, reply, 503, trouble === 'empty' ? 'empty' : 'away');
+        },
       ),
     );
     if (answered === 'full') return sayTrouble(asked, reply, 503, 'busy');
@@ -55,7 +62,10 @@ export function answerWith(build: ServerBuild): Handler {
         lane === 'family' ? forFamily(work) : afterFamilies().then(work),
         pause(LONGEST_MS, undefined, { signal: gone.signal, ref: false }).catch(() => undefined),
       ]);
+      // Whoever is sent on to another page sees there what was changed.
+      if (asked.method === 'POST') for (const schoolId of asking.schools) changedAt(schoolId);
       if (reply.destroyed || reply.writableEnded) return;
+      if (process.env.TELL_QUERIES) reply.setHeader('X-Queries', String(asking.queries));
       if (!answer) {
         log.error(
           { requestId: context.requestId, method: asked.method, path: withoutKeys(asked.path) },

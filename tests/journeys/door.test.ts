@@ -444,8 +444,28 @@ describe('the door', () => {
     await page.getByRole('button', { name: 'Add this person' }).click();
     await page.getByText('Ruut can sign in now.').waitFor();
     await expectAccessible(page);
-    const ruut = await visitor();
+    const ruut = await visitor({ expected: /400/ });
     await signIn(ruut.page, 'Ruut');
+    // The password was chosen by somebody else: nothing opens before it is Ruut's own.
+    await ruut.page.getByText('The one you signed in with was chosen by somebody else.').waitFor();
+    await ruut.page.goto('/lend');
+    await ruut.page.waitForURL('**/me?first=1');
+    const own = 'ropes and gulls at noon';
+    const retype = async (word: string): Promise<void> => {
+      await ruut.page.getByLabel('Password now').fill(PASSWORD);
+      await ruut.page.getByLabel('New password', { exact: true }).fill(word);
+      await ruut.page.getByLabel('The new password again').fill(word);
+      await ruut.page.getByRole('button', { name: 'Change the password' }).click();
+    };
+    await retype(PASSWORD);
+    await ruut.page.getByText('This is the password you have now.').waitFor();
+    await retype('password1234');
+    await ruut.page.getByText('on the lists that are tried first').waitFor();
+    await expectAccessible(ruut.page);
+    await ruut.page.getByLabel('Show what is typed').first().check();
+    await retype(own);
+    await ruut.page.getByText('Your new password holds from now on.').waitFor();
+    await ruut.page.goto('/today');
     await ruut.page.getByRole('heading', { name: /what there is to do, Ruut/ }).waitFor();
     await page.getByRole('button', { name: 'End this access: Ruut' }).click();
     await page.getByText('They can no longer sign in.').waitFor();

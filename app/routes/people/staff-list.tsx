@@ -89,7 +89,8 @@ export async function action({ request }: Route.ActionArgs) {
       if (weak) return refuse({ password: weak }, 400);
       try {
         const passwordHash = await hashPassword(String(form.get('password')));
-        await createPerson(at, { name: checked.value.name, role: checked.value.role, passwordHash }, me);
+        const { name: called, role } = checked.value;
+        await createPerson(at, { name: called, role, passwordHash, passwordGiven: true }, me);
       } catch (error) {
         if (refusedBy(error) !== 'person_name_is_taken') throw error;
         return refuse(

@@ -1,29 +1,40 @@
+import { fromDate } from '@internationalized/date';
 import { Link } from 'react-router';
 import styled from 'styled-components';
 import { dayWork } from '~/core/lending/day';
 import { showDay } from '~/core/lending/due';
 import { count } from '~/core/words/numbers';
 import { messagesOf } from '~/server/lending/evening';
-import { dayOf } from '~/server/once';
+import { now } from '~/data/db';
+import { lastDaily } from '~/data/queries/daily';
+import { BACKUP } from '~/server/backup/daily';
+import { dayOf } from '~/server/day';
 import { requireRole } from '~/server/people/session';
 import { today as todayAtSchool } from '~/server/today';
 import { ButtonLink } from '~/app/ui/Button';
+import { Said } from '~/app/ui/Notices';
 import { Faint, Heading, Wide } from '~/app/ui/Page';
 import { color, type } from '~/app/ui/theme';
 import type { Route } from './+types/today';
 
 export const meta: Route.MetaFunction = () => [{ title: 'Today · Fern Basket' }];
 
+/** Families hear from five o'clock on; from this hour on what they have not heard is late. */
+const LATE_HOUR = 18;
+
 export async function loader({ request }: Route.LoaderArgs) {
-  const { at, role, name } = await requireRole(request, 'coordinator', 'helper', 'reader');
+  const { at, role, name, ofDistrict } = await requireRole(request, 'coordinator', 'helper', 'reader');
   const today = todayAtSchool(at);
   const [day, tonight] = await Promise.all([
     dayOf(at),
     role === 'coordinator' ? messagesOf(at, today) : undefined,
   ]);
+  const backup = ofDistrict ? await lastDaily(BACKUP) : undefined;
   return {
     name,
     today,
+    late: role === 'coordinator' && fromDate(now(), at.timeZone).hour >= LATE_HOUR,
+    backup: backup?.told.startsWith('failed') ? backup.told : undefined,
     tasks: dayWork(day, role).map(({ roles: _, ...task }) => task),
     tonight: tonight && {
       families: tonight.length,
@@ -67,7 +78,7 @@ const Notebook = styled.ol`
 `;
 
 export default function Today({ loaderData }: Route.ComponentProps) {
-  const { name, today, tasks, tonight } = loaderData;
+  const { name, today, tasks, tonight, late, backup } = loaderData;
   return (
     <Wide>
       <Heading title={`${showDay(today)}: what there is to do, ${name}`}>
@@ -75,6 +86,12 @@ export default function Today({ loaderData }: Route.ComponentProps) {
           ? 'From top to bottom, if you like. What is done is gone from here.'
           : 'All that can be done today is done.'}
       </Heading>
+      {backup && (
+        <Said kind="stop" word="No backup today">
+          The daily backup was not written: {backup.replace(/^failed: /, '')} It is tried again every ten
+          minutes; whoever runs the server can look at it.
+        </Said>
+      )}
       <Notebook>
         {tasks.map((task, i) => (
           <li key={task.id}>
@@ -100,12 +117,16 @@ export default function Today({ loaderData }: Route.ComponentProps) {
               <h2>
                 {tonight.families === 0
                   ? 'Nobody is reminded tonight'
-                  : `Tonight ${count(tonight.families, 'family hears', 'families hear')} from us`}
+                  : late
+                    ? `Late: ${count(tonight.families, 'family has', 'families have')} not heard from us yet`
+                    : `Tonight ${count(tonight.families, 'family hears', 'families hear')} from us`}
               </h2>
               <p>
                 {tonight.families === 0
                   ? 'Nothing is due that was not said before.'
-                  : `After five o’clock, without your doing.${tonight.onPaper ? ` ${count(tonight.onPaper, 'of them')} on paper, to print tomorrow.` : ''}${tonight.held ? ` ${count(tonight.held, 'message is', 'messages are')} held back: the wording is not checked.` : ''}`}
+                  : late
+                    ? 'It should have been said after five o’clock. It is tried again by itself until midnight; under Messages you can say it now.'
+                    : `After five o’clock, without your doing.${tonight.onPaper ? ` ${count(tonight.onPaper, 'of them')} on paper, to print tomorrow.` : ''}${tonight.held ? ` ${count(tonight.held, 'message is', 'messages are')} held back: the wording is not checked.` : ''}`}
               </p>
             </div>
             {tonight.families > 0 && (

@@ -1,0 +1,1 @@
+ALTER TABLE "daily_job" ADD COLUMN "begun_at" timestamp with time zone DEFAULT now() NOT NULL;
