@@ -184,15 +184,15 @@ export const giveCards = (at: SchoolHandle, draw: () => string): Promise<void> =
     if (without.length === 0) return;
     const rows = await tx.select({ card: family.card }).from(family).where(ours(tx, family));
     const taken = new Set(rows.map(({ card }) => card));
-    for (const { id } of without) {
+    const cards = without.map(() => {
       let card = draw();
       while (taken.has(card)) card = draw();
       taken.add(card);
-      await tx
-        .update(family)
-        .set({ card })
-        .where(and(ours(tx, family), eq(family.id, id)));
-    }
+      return card;
+    });
+    await tx.execute(sql`update family f set card = given.card
+      from unnest(${sql.param(without.map(({ id }) => id))}::uuid[], ${sql.param(cards)}::text[]) as given (id, card)
+      where f.school_id = ${at.schoolId} and f.id = given.id`);
   });
 
 /** Adds a family. Answers undefined when the name is taken. */

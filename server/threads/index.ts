@@ -20,6 +20,7 @@ import type { Mended } from '~/core/listening/next';
 import type { Scene } from '~/core/rehearse/rehearsal';
 import type { PieceChoice } from '~/core/pack/pack';
 import type { Asked, Pieces, Preview } from '../print/preview';
+import type { PaperName } from '../print/papers';
 import type { Task } from '../print/task';
 import { rememberedBy } from './remembered';
 import type {
@@ -30,6 +31,7 @@ import type {
   Making,
   MakingTask,
   MeantAsked,
+  PaperTask,
   MendedAsked,
   RehearsalAsked,
   Rotated,
@@ -41,6 +43,9 @@ const filename = resolve(import.meta.env?.PROD ? 'build/threads/worker.js' : 'se
 
 /** Whoever waits for a reckoning is told after so long that it takes too long; a thread that starts from its sources reads them first. */
 const LONGEST_MS = import.meta.env?.PROD ? 8000 : 60_000;
+
+/** The cards of a large school take some seconds. */
+const LONGEST_PAPER_MS = 55_000;
 
 const made = new Map<'reckon' | 'draw', Piscina>();
 /** The pool of a kind of work, with one thread that has read the code, from the first time it is asked for. */
@@ -139,6 +144,12 @@ export const reckoningOf = rememberedBy<
   { ref: GameRef; params: Params; assumptions: Assumptions },
   Reckoning | undefined
 >((asked) => reckon('reckoning', asked), 64);
+
+/** Draws a paper from a list, one of two at a time; undefined where there is nothing on it. */
+export const paperDrawn = <K extends PaperName>(task: PaperTask<K>): Promise<Uint8Array | undefined> =>
+  pool('draw').run(task, { name: 'paper', signal: AbortSignal.timeout(LONGEST_PAPER_MS) }) as Promise<
+    Uint8Array | undefined
+  >;
 
 /** Starts a thread that draws before it is needed: reading the code takes longer than drawing a pack. */
 export const warmUp = (): void => void pool('draw');

@@ -8,6 +8,7 @@ export const {
   handOut,
   preview,
   pieces,
+  paper,
   recipe,
   verdict,
   making,

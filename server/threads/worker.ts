@@ -28,8 +28,10 @@ import { planAfternoon, stepsOf, type AfternoonAsked, type Batch } from '~/core/
 import { centsOf, workOf, type Printing } from '~/core/pack/cost';
 import { packOf, type PackOrder, type PieceChoice } from '~/core/pack/pack';
 import type { RunPlan } from '~/core/kits/run-plan';
-import { CannotPrint } from '~/core/paper/sheet';
-import { pdfOf } from '../print/pdf';
+import { CannotPrint, type Paper } from '~/core/paper/sheet';
+import { measure } from '../print/fonts';
+import { sheetsOfPaper, type PaperName, type PaperOf } from '../print/papers';
+import { pdfOf, type PdfAbout } from '../print/pdf';
 import { layOut, piecesIn, type Asked, type Pieces, type Preview } from '../print/preview';
 import { contextOf, sheetsOf, type Task } from '../print/task';
 
@@ -96,6 +98,19 @@ export async function draw({ task, port }: { task: Task; port: MessagePort }): P
   } finally {
     port.close();
   }
+}
+
+/** A paper to draw from a list. */
+export interface PaperTask<K extends PaperName = PaperName> {
+  name: K;
+  given: PaperOf<K>;
+  paper: Paper;
+  about: PdfAbout;
+}
+/** A paper that is drawn at once; undefined where there is nothing on it. */
+export async function paper({ name, given, paper: on, about }: PaperTask): Promise<Uint8Array | undefined> {
+  const sheets = sheetsOfPaper(name, given, { paper: on, measure, school: about.author });
+  return sheets.length ? pdfOf(sheets, about) : undefined;
 }
 
 export const preview = (asked: Asked): Preview => layOut(asked);

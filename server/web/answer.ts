@@ -15,6 +15,8 @@ import { sayTrouble } from './kind';
 
 /** No page takes longer, whatever is the matter with the database. */
 const LONGEST_MS = 9000;
+/** A paper is drawn beside the pages, and waited for longer. */
+const LONGEST_PAPER_MS = 58_000;
 
 type Handler = (asked: Asked, reply: Reply) => Promise<void>;
 
@@ -60,7 +62,10 @@ export function answerWith(build: ServerBuild): Handler {
       const work = (): Promise<Response> => application(whole, context);
       const answer = await Promise.race([
         lane === 'family' ? forFamily(work) : afterFamilies().then(work),
-        pause(LONGEST_MS, undefined, { signal: gone.signal, ref: false }).catch(() => undefined),
+        pause(url!.pathname.endsWith('.pdf') ? LONGEST_PAPER_MS : LONGEST_MS, undefined, {
+          signal: gone.signal,
+          ref: false,
+        }).catch(() => undefined),
       ]);
       // Whoever is sent on to another page sees there what was changed.
       if (asked.method === 'POST') for (const schoolId of asking.schools) changedAt(schoolId);

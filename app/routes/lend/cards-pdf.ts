@@ -1,5 +1,4 @@
 import { randomCard } from '~/core/lending/card';
-import { cardSheets } from '~/core/lending/papers';
 import { giveCards, listFamilies } from '~/data/queries/families';
 import { isId } from '~/server/ids';
 import { paperResponse } from '~/server/lending/papers';
@@ -19,7 +18,5 @@ export async function loader({ request }: Route.LoaderArgs) {
   const cards = families
     .map(({ card, name, group }) => ({ card: card!, family: name, group }))
     .sort((a, b) => a.group.localeCompare(b.group, 'en', { numeric: true }));
-  return paperResponse(school, { title: 'Family cards', file: 'family-cards' }, (on) =>
-    cardSheets(cards, on),
-  );
+  return paperResponse(school, { title: 'Family cards', file: 'family-cards' }, 'cards', cards);
 }

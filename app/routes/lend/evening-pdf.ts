@@ -1,4 +1,3 @@
-import { groupCards, hostCards, doorSheets, tableSigns } from '~/core/evening/papers';
 import { clockTime, timesOf } from '~/core/evening/plan';
 import { findEvening } from '~/data/queries/evenings';
 import { readingsAt } from '~/data/queries/wording';
@@ -9,10 +8,10 @@ import { notFound } from '~/server/refusals';
 import type { Route } from './+types/evening-pdf';
 
 const PAPERS = {
-  'signs.pdf': { title: 'Table signs', file: 'table-signs', draw: tableSigns },
-  'hosts.pdf': { title: 'Cards for hosts', file: 'hosts', draw: hostCards },
-  'signin.pdf': { title: 'Sign-in sheet', file: 'sign-in', draw: doorSheets },
-  'ways.pdf': { title: 'Ways of the groups', file: 'ways', draw: groupCards },
+  'signs.pdf': { title: 'Table signs', file: 'table-signs', name: 'signs' },
+  'hosts.pdf': { title: 'Cards for hosts', file: 'hosts', name: 'hosts' },
+  'signin.pdf': { title: 'Sign-in sheet', file: 'sign-in', name: 'door' },
+  'ways.pdf': { title: 'Ways of the groups', file: 'ways', name: 'ways' },
 } as const;
 
 /** Signs, hosts' cards, or the ways of the groups of an evening. */
@@ -22,9 +21,9 @@ export async function loader({ request, params }: Route.LoaderArgs) {
   const found = paper && isId(params.eveningId) ? await findEvening(at, params.eveningId) : undefined;
   const rotation = found?.solved?.rotation;
   if (!paper || !found || !rotation) throw notFound('This paper');
-  const { name, plan, startsAt } = found;
+  const { plan, startsAt } = found;
   const languages = ['en', ...[...plan.groups, ...plan.helpers].flatMap((one) => one.languages)];
   const readings = await readingsAt(at, [...new Set(languages)]);
   const times = timesOf({ startsAt }, plan).map(({ from }) => clockTime(from));
-  return paperResponse(school, paper, (on) => paper.draw({ name, plan, rotation, readings, times }, on));
+  return paperResponse(school, paper, paper.name, { name: found.name, plan, rotation, readings, times });
 }

@@ -1,4 +1,3 @@
-import { handOutSheets, stickerSheets } from '~/core/lending/papers';
 import { showDay } from '~/core/lending/due';
 import { aboutLanguage } from '~/core/words/languages';
 import { findRound, promisesOf } from '~/data/queries/rounds';
@@ -9,8 +8,8 @@ import { notFound } from '~/server/refusals';
 import type { Route } from './+types/round-pdf';
 
 const PAPERS = {
-  'list.pdf': { title: 'To hand out', file: 'hand-out', draw: handOutSheets },
-  'stickers.pdf': { title: 'Stickers', file: 'stickers', draw: stickerSheets },
+  'list.pdf': { title: 'To hand out', file: 'hand-out', name: 'handOut' },
+  'stickers.pdf': { title: 'Stickers', file: 'stickers', name: 'stickers' },
 } as const;
 
 /** The list of a hand-out, class by class, or a sticker for each of its bags. */
@@ -25,5 +24,5 @@ export async function loader({ request, params }: Route.LoaderArgs) {
     language: aboutLanguage(language).name,
     kit: kitName,
   }));
-  return paperResponse(school, paper, (on) => paper.draw(promises, showDay(round.onDay), on));
+  return paperResponse(school, paper, paper.name, promises, showDay(round.onDay));
 }

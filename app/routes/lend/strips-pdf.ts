@@ -1,4 +1,4 @@
-import { asksOf, stripSheets } from '~/core/lending/papers';
+import { asksOf } from '~/core/lending/papers';
 import { pageOfMessages } from '~/data/queries/outbox';
 import { readingsAt } from '~/data/queries/wording';
 import { paperResponse } from '~/server/lending/papers';
@@ -27,5 +27,5 @@ export async function loader({ request }: Route.LoaderArgs) {
       (a, b) =>
         a.group.localeCompare(b.group, 'en', { numeric: true }) || a.family.localeCompare(b.family, 'en'),
     );
-  return paperResponse(school, { title: 'Reminders', file: 'reminders' }, (on) => stripSheets(strips, on));
+  return paperResponse(school, { title: 'Reminders', file: 'reminders' }, 'strips', strips);
 }

@@ -1,4 +1,3 @@
-import { signInSheets } from '~/core/lending/papers';
 import { showDay } from '~/core/lending/due';
 import { aboutLanguage } from '~/core/words/languages';
 import { findGathering, guestsOf } from '~/data/queries/gatherings';
@@ -18,7 +17,6 @@ export async function loader({ request, params }: Route.LoaderArgs) {
     family: name,
     language: aboutLanguage(language).name,
   }));
-  return paperResponse(school, { title: table.name, file: 'sign-in' }, (on) =>
-    signInSheets(guests, `${table.name}, ${showDay(table.onDay)}`, on),
-  );
+  const title = `${table.name}, ${showDay(table.onDay)}`;
+  return paperResponse(school, { title: table.name, file: 'sign-in' }, 'signIn', guests, title);
 }

@@ -1,4 +1,3 @@
-import { reportSheets } from '~/core/looking/report';
 import { paperResponse } from '~/server/lending/papers';
 import { periodOf } from '~/server/looking/figures';
 import { reportOf } from '~/server/looking/report';
@@ -10,7 +9,5 @@ export async function loader({ request }: Route.LoaderArgs) {
   const { at, school } = await requireRole(request, 'coordinator');
   const { period, termEnds } = await periodOf(at, new URL(request.url).searchParams);
   const facts = await reportOf(at, school.name, period, termEnds);
-  return paperResponse(school, { title: `A look back, ${school.name}`, file: 'look-back' }, (on) =>
-    reportSheets(facts, on),
-  );
+  return paperResponse(school, { title: `A look back, ${school.name}`, file: 'look-back' }, 'report', facts);
 }

@@ -6,7 +6,7 @@ import { settle } from '~/core/games/kit/game';
 import { holdsTheShelfLaws } from '~/core/games/kit/laws.testing';
 import { numbersIn, paramsOf, plays, strangeMeetings } from '~/core/games/kit/plays.testing';
 import { apart, noticesOf, printed, reckoningOf, refusals } from '~/core/games/kit/testing';
-import type { Params } from '~/core/games/kit/types';
+import { assume, type Params } from '~/core/games/kit/types';
 import { gameOf } from '~/core/games/shelf';
 import { circles, saidOn } from '~/core/paper/testing';
 import { blanketBoard, type BlanketParams } from '.';
@@ -166,5 +166,24 @@ describe('a play of Blanket the Board', () => {
     );
     expect(strange.length).toBeLessThanOrEqual(3);
     expect(strange.join()).not.toContain('not reckoned');
+  });
+});
+
+describe('boards that children fill themselves', () => {
+  it('are reckoned over all boards that can be written', () => {
+    const { figures } = settle(blanketBoard, {
+      ...blanketBoard.presets[0]!.params,
+      from: 1,
+      to: 8,
+      cells: 6,
+      boards: 2,
+      boardsPerChild: 1,
+      win: 'full',
+      fill: 'blank',
+    }).reckon(assume('K'));
+    // P(full by the 6th) = 1/28, by the 7th 1/4, by the 8th 1.
+    expect(figures['callsToFirst.mean']).toBeCloseTo(6 + (27 / 28) ** 2 + 0.75 ** 2, 9);
+    expect(figures['callsToLast.mean']).toBeCloseTo(8 - (1 / 28) ** 2 - 0.25 ** 2, 9);
+    expect(figures['tie.chance']).toBeCloseTo((1 / 28) ** 2 + (6 / 28) ** 2 + (21 / 28) ** 2, 9);
   });
 });

@@ -57,3 +57,26 @@ export function tieChance(boards: readonly (readonly number[])[]): number {
   });
   return Math.min(1, Math.max(0, 1 - alone));
 }
+
+/**
+ * Boards that children fill themselves, each any set of so many numbers: the calls that fill one are a set of as many
+ * places among all calls, whatever the others wrote, so a board is full by the k-th call with chance C(k, c) / C(n, c),
+ * each by itself.
+ */
+export function ofAnyBoards(
+  cells: number,
+  boards: number,
+  slips: number,
+): { turns: Pmf; first: number; last: number; tie: number } {
+  const full = Array.from({ length: slips + 1 }, (_, k) =>
+    k < cells ? 0 : choose(k, cells) / choose(slips, cells),
+  );
+  const turns = fromCdf(full.map((by) => 1 - (1 - by) ** boards));
+  let [first, last, alone] = [0, 0, 0];
+  for (let k = 0; k < slips; k++) {
+    first += (1 - full[k]!) ** boards;
+    last += 1 - full[k]! ** boards;
+    alone += boards * (full[k + 1]! - full[k]!) * (1 - full[k + 1]!) ** (boards - 1);
+  }
+  return { turns, first, last, tie: boards > 1 ? Math.max(0, 1 - alone) : 0 };
+}

@@ -10,13 +10,15 @@ export function* play(
   params: BlanketParams,
   random: Random,
 ): Generator<Turn<keyof typeof words.en>, Outcome> {
-  const { from, cells, win } = params;
-  const boards = boardsOf(params);
+  const { from, cells, win, fill } = params;
+  const numbers = Array.from({ length: slips(params) }, (_, i) => from + i);
+  // Children who write their boards themselves write others each time.
+  const boards =
+    fill === 'blank'
+      ? Array.from({ length: params.boards }, () => shuffled(numbers, random).slice(0, cells))
+      : boardsOf(params);
   const lines = win === 'full' ? [Array.from({ length: cells }, (_, i) => i)] : linesOf(cells);
-  const order = shuffled(
-    Array.from({ length: slips(params) }, (_, i) => from + i),
-    random,
-  );
+  const order = shuffled(numbers, random);
   const calledAt = new Map(order.map((number, i) => [number, i + 1]));
   // When each board is done: its quickest line, whose last number is called.
   const done = boards.map((board) =>

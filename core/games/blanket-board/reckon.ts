@@ -15,7 +15,7 @@ import {
 } from '~/core/games/kit';
 import { count, inGames } from '~/core/words/numbers';
 import type { BlanketParams } from '.';
-import { callsToFirst, meanCalls, tieChance } from './odds';
+import { callsToFirst, meanCalls, ofAnyBoards, tieChance } from './odds';
 import { play } from './play';
 import { boardsOf, differentBoards, ladder, slips } from './rules';
 
@@ -25,7 +25,7 @@ const MANY_TIES = 0.35;
 export function reckon(params: BlanketParams, effort: Effort): Answers {
   const { from, cells, boards, boardsPerChild, win, fill } = params;
   const blank = fill === 'blank';
-  const which = blank ? 'boards filled at random' : 'the boards printed';
+  const which = blank ? 'all boards that can be written' : 'the boards printed';
   const drawn = boardsOf(params);
   const numbers = slips(params);
   const children = Math.floor(boards / boardsPerChild);
@@ -35,11 +35,12 @@ export function reckon(params: BlanketParams, effort: Effort): Answers {
   const keys = drawn.map((board) => [...board].sort((a, b) => a - b).join());
   const distinct = new Set(keys).size === boards;
   const simulated = win === 'line' ? simulatePlays((random) => play(params, random), effort) : undefined;
-  const tie = simulated ? simulated.of.tie!.mean : tieChance(drawn);
+  const any = blank ? ofAnyBoards(cells, boards, numbers) : undefined;
+  const tie = simulated ? simulated.of.tie!.mean : (any?.tie ?? tieChance(drawn));
   const differ = (changed: BlanketParams): boolean => differentBoards(changed) >= boards;
   const fewTies = (changed: BlanketParams): boolean => differ(changed) && ties(changed, effort) <= MANY_TIES;
-  const turns = simulated?.turns ?? callsToFirst(drawn, numbers);
-  const exact = meanCalls(drawn, numbers);
+  const turns = simulated?.turns ?? any?.turns ?? callsToFirst(drawn, numbers);
+  const exact = any ?? meanCalls(drawn, numbers);
   const lengths: Figure[] = simulated
     ? [
         ...simulatedFigure(

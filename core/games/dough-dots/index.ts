@@ -11,7 +11,7 @@ const knobs = {
   max: Whole(5, 20, { title: 'Largest first number', default: 10 }),
   zero: YesNo({ title: 'Sentences with zero', default: false }),
   ballMm: Whole(10, 40, { title: 'Width of a ball (mm)', default: 20 }),
-  cards: Whole(1, 40, { title: 'Cards in one play', default: 8 }),
+  cards: Whole(1, 40, { title: 'Cards for each player', default: 8 }),
   line: LINE,
   players: Whole(1, 4, { title: 'Players', default: 1 }),
 };

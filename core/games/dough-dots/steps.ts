@@ -16,7 +16,7 @@ export function steps(params: DoughParams): Lines<typeof words.en> {
     params.line > 0 && ['turn.lineBack', { a, b, answer: a - b }, 'drawing'],
     ['turn.draw', {}, 'drawing'],
     ['turn.write', { a, b, answer: a - b }, 'symbols'],
-    ['end.cards', { cards: played(params) }],
+    ['end.cards', { cards: played(params) * params.players }],
     ['easier.five', { number: 5 }],
     ['harder.back', { a, b }],
     ['sideBySide.calm'],

@@ -13,7 +13,7 @@ const knobs = {
     { tile: 'a numeral tile is laid', wipeOff: 'it is written on the mat and wiped off' },
     { title: 'The answer', description: 'Both ways are taught.', default: 'tile' },
   ),
-  stories: Whole(1, 20, { title: 'Stories in one play', default: 6 }),
+  stories: Whole(1, 20, { title: 'Stories for each player', default: 6 }),
   players: Whole(1, 4, { title: 'Players', default: 1 }),
 };
 export type PondParams = ParamsOf<typeof knobs>;

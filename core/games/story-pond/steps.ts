@@ -17,7 +17,7 @@ export function steps(params: PondParams): Lines<typeof words.en> {
     params.answer === 'tile'
       ? ['turn.tile', { answer: a + b }, 'symbols']
       : ['turn.write', { answer: a + b }, 'symbols'],
-    ['end.stories', { stories: params.stories }],
+    ['end.stories', { stories: params.stories * params.players }],
     ['easier.one'],
     ['harder.leave'],
     ['sideBySide.calm'],
