@@ -53,12 +53,16 @@ export async function lendOut(
   { at, copies, families, people }: SmallSchool,
   { copy = 0, family = 0, ...days }: { copy?: number; family?: number; lentOn: string; dueOn: string },
 ): Promise<string> {
-  const made = await lend(at, {
+  const asked = {
     copyId: copies[copy]!.id,
     familyId: families[family]!.id,
     personId: people.helper.id,
     ...days,
-  });
+  };
+  let made = await lend(at, asked);
+  // Somebody decides that it goes out.
+  if (!made.ok && made.reason === 'unsafe')
+    made = await lend(at, { ...asked, decided: { by: 'Helper', of: made.holds } });
   if (!made.ok) throw new Error(made.reason);
   return made.loanId;
 }

@@ -3,7 +3,6 @@ ALTER TABLE "change" ADD CONSTRAINT "change_person_id_person_id_fk" FOREIGN KEY 
 ALTER TABLE "stock_move" ADD CONSTRAINT "stock_move_undoes_a_move" FOREIGN KEY ("school_id","undoes") REFERENCES "public"."stock_move"("school_id","id") ON DELETE no action ON UPDATE no action NOT VALID;--> statement-breakpoint
 ALTER TABLE "proof" ADD CONSTRAINT "proof_of_kit" FOREIGN KEY ("school_id","kit_id") REFERENCES "public"."kit"("school_id","id") ON DELETE no action ON UPDATE no action NOT VALID;--> statement-breakpoint
 ALTER TABLE "reader_link" ADD CONSTRAINT "reader_link_of_kit" FOREIGN KEY ("school_id","kit_id") REFERENCES "public"."kit"("school_id","id") ON DELETE no action ON UPDATE no action NOT VALID;--> statement-breakpoint
-ALTER TABLE "family_look" ADD CONSTRAINT "family_look_at_family" FOREIGN KEY ("school_id","family_id") REFERENCES "public"."family"("school_id","id") ON DELETE no action ON UPDATE no action NOT VALID;--> statement-breakpoint
 ALTER TABLE "loan" ADD CONSTRAINT "home_after_lent" CHECK ("loan"."returned_on" >= "loan"."lent_on" and "loan"."arrived_on" >= "loan"."lent_on") NOT VALID;--> statement-breakpoint
 ALTER TABLE "answer" ADD CONSTRAINT "answer_counts_are_possible" CHECK ("answer"."children" >= 0 and "answer"."grown_ups" >= 0 and "answer"."times" >= 0 and "answer"."minutes" >= 0) NOT VALID;--> statement-breakpoint
 ALTER TABLE "answer_game" ADD CONSTRAINT "a_game_is_played_some_times" CHECK ("answer_game"."times" >= 0 and "answer_game"."minutes" >= 0) NOT VALID;--> statement-breakpoint
@@ -29,7 +28,15 @@ CREATE TRIGGER "family_is_known" BEFORE INSERT OR UPDATE OF "family_id" ON "mess
 CREATE TRIGGER "family_is_known" BEFORE INSERT OR UPDATE OF "family_id" ON "attendance" FOR EACH ROW EXECUTE FUNCTION public.only_of_families_that_are_known();--> statement-breakpoint
 CREATE TRIGGER "family_is_known" BEFORE INSERT OR UPDATE OF "family_id" ON "table_tap" FOR EACH ROW EXECUTE FUNCTION public.only_of_families_that_are_known();--> statement-breakpoint
 CREATE TRIGGER "family_is_known" BEFORE INSERT OR UPDATE OF "family_id" ON "text_reply" FOR EACH ROW EXECUTE FUNCTION public.only_of_families_that_are_known();--> statement-breakpoint
-CREATE TRIGGER "family_is_known" BEFORE INSERT OR UPDATE OF "family_id" ON "family_look" FOR EACH ROW EXECUTE FUNCTION public.only_of_families_that_are_known();--> statement-breakpoint
+CREATE FUNCTION public.look_at_a_known_family() RETURNS trigger LANGUAGE plpgsql SET search_path = public, pg_temp AS $$
+BEGIN
+  -- To look waits for nobody who changes something.
+  IF NOT EXISTS (SELECT FROM family f WHERE f.school_id = new.school_id AND f.id = new.family_id AND f.forgotten_at IS NULL) THEN
+    RAISE EXCEPTION 'nothing is written about a family that is forgotten' USING ERRCODE = 'check_violation', CONSTRAINT = 'family_is_forgotten';
+  END IF;
+  RETURN new;
+END $$;--> statement-breakpoint
+CREATE TRIGGER "family_is_known" BEFORE INSERT ON "family_look" FOR EACH ROW EXECUTE FUNCTION public.look_at_a_known_family();--> statement-breakpoint
 CREATE FUNCTION public.forgotten_stays_forgotten() RETURNS trigger LANGUAGE plpgsql SET search_path = public, pg_temp AS $$
 BEGIN
   IF old.forgotten_at IS NOT NULL THEN

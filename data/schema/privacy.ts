@@ -1,10 +1,9 @@
 import { check, index, integer, pgTable, primaryKey, text, timestamp, uuid } from 'drizzle-orm/pg-core';
 import { sql } from 'drizzle-orm';
 import { LOOKS, type Look } from '~/core/people/looks';
-import { family } from './lending';
 import { oneOf } from './one-of';
 import { person } from './people';
-import { ofSameSchool, schoolId } from './schools';
+import { schoolId } from './schools';
 import { version } from './version';
 
 /** How long a school keeps families after their last loan. Without a row nobody is proposed for forgetting. */
@@ -18,7 +17,10 @@ export const keepingRule = pgTable(
   (table) => [check('families_are_kept_for_months', sql`${table.months} between 1 and 120`)],
 );
 
-/** Who looked at what about a family; within an hour the same look is one. */
+/**
+ * Who looked at what about a family; within an hour the same look is one. It names the family without a lock on it: to
+ * look waits for nobody who changes something. A trigger asks whether the family is known.
+ */
 export const familyLook = pgTable(
   'family_look',
   {
@@ -32,7 +34,6 @@ export const familyLook = pgTable(
   },
   (table) => [
     primaryKey({ columns: [table.schoolId, table.familyId, table.personId, table.what, table.at] }),
-    ofSameSchool('family_look_at_family', table, table.familyId, family),
     oneOf('family_look_is_of_a_kind', table.what, Object.keys(LOOKS)),
     index('family_look_by_day').on(table.schoolId, table.at),
   ],

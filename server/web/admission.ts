@@ -6,7 +6,7 @@
 export type Lane = 'family' | 'desk' | 'other';
 
 /** So many requests of each kind are worked at; who finds no place waits a moment for one. */
-const PLACES: Readonly<Record<Lane, number>> = { family: 12, desk: 10, other: 14 };
+const PLACES: Readonly<Record<Lane, number>> = { family: 24, desk: 24, other: 16 };
 const MOST_WAITING: Readonly<Record<Lane, number>> = { family: 60, desk: 40, other: 40 };
 const WAIT_MS = 800;
 

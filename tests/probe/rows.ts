@@ -8,6 +8,7 @@ import type { Field, Row } from './field';
 import { hostileFiles } from './hostile';
 import { behindProxy } from './proxy';
 import { largeBodies } from './bodies';
+import { crowd } from './crowd';
 import { malformedRequests } from './malformed';
 import { messagesOnce } from './messages';
 import { archivingWhileAdding, lendingRaces, sentAgain } from './races';
@@ -29,6 +30,7 @@ export const TRIALS: Record<string, Trial> = {
   malformedRequests: { run: malformedRequests, test: 1200, probe: 10_000 },
   largeBodies: { run: largeBodies, test: 1, probe: 3 },
   hostileFiles: { run: hostileFiles, test: 80, probe: 200 },
+  crowd: { run: crowd, test: 6, probe: 60 },
   heavyGames: { run: heavyGames, test: 1, probe: 2 },
   brokenThings: { run: brokenThings, test: 1, probe: 1 },
   slowSettings: { run: slowSettings, test: 1, probe: 2 },
