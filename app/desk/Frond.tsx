@@ -2,7 +2,7 @@ import { NavLink } from 'react-router';
 import styled from 'styled-components';
 import type { Role } from '~/core/people/role';
 import { forgetDrafts } from '~/app/ui/remember';
-import { HALL_CACHE } from './hallCache';
+import { dropPage, sendAll, type Mine } from './hallKept';
 import { STATIONS, type StationKey } from './stations';
 import { color, type } from '~/app/ui/theme';
 
@@ -142,9 +142,31 @@ const Leaves = styled.ul`
 
 interface FrondProps {
   waiting: Record<StationKey, number>;
-  person: { name: string; role: Role };
+  person: { id: string; name: string; role: Role };
   /** The school that is open, and whether there are others to open. */
-  school: { name: string; among: number };
+  school: { id: string; name: string; among: number };
+}
+
+/**
+ * Makes a device ready for the next person: what was scanned without network is sent, drafts and the page of the hall go.
+ * What cannot be sent stays for whoever did it, and they are asked first. Answers whether they sign out.
+ */
+async function leave(mine: Mine): Promise<boolean> {
+  try {
+    const left = await sendAll(mine);
+    if (
+      left > 0 &&
+      !confirm(
+        `${left === 1 ? 'One scan' : `${left} scans`} from the hall could not be sent yet. They stay on this device, and are sent when you sign in here again. Sign out now?`,
+      )
+    )
+      return false;
+    await dropPage();
+  } catch {
+    // A browser that keeps nothing has nothing to send.
+  }
+  forgetDrafts();
+  return true;
 }
 
 /** The way about: one stem, a leaf for each station in working order, with the count of what waits there. */
@@ -185,9 +207,10 @@ export const Frond = ({ waiting, person, school }: FrondProps) => (
         className="who"
         method="post"
         action="/sign-out"
-        onSubmit={() => {
-          forgetDrafts();
-          if ('caches' in window) void caches.delete(HALL_CACHE);
+        onSubmit={(event) => {
+          event.preventDefault();
+          const form = event.currentTarget;
+          void leave({ person: person.id, school: school.id }).then((goes) => goes && form.submit());
         }}
       >
         {school.among > 1 && (

@@ -9,6 +9,7 @@ import { dayLately, dayOf } from '~/server/day';
 import { Fault, faultOf } from '~/app/ui/Fault';
 import { CatalogueContext } from '~/app/ui/catalogue';
 import { Frond } from '~/app/desk/Frond';
+import { dropPage } from '~/app/desk/hallKept';
 import { ReadyProvider, ScanLine, type ReadyAction } from '~/app/desk/ScanLine';
 import { OtherSchool, useOpenElsewhere } from '~/app/desk/OtherSchool';
 import { forgetDrafts, PersonContext } from '~/app/ui/remember';
@@ -56,7 +57,10 @@ export default function Staff({ loaderData }: Route.ComponentProps) {
   const { person, school, materials } = loaderData;
   const elsewhere = useOpenElsewhere(person.id, school.id);
   // What somebody else had left in this browser is not for the eyes of the next person.
-  useEffect(() => forgetDrafts(person.id), [person.id]);
+  useEffect(() => {
+    forgetDrafts(person.id);
+    void dropPage({ person: person.id, school: school.id }).catch(() => undefined);
+  }, [person.id, school.id]);
   return (
     <PersonContext value={`${person.id}:${school.id}`}>
       <CatalogueContext value={catalogueOf(materials)}>

@@ -100,8 +100,8 @@ describe('the frond', () => {
       <MemoryRouter initialEntries={[path]}>
         <Frond
           waiting={waiting}
-          person={{ name: 'Maren', role }}
-          school={{ name: 'Kittiwake Bay Elementary', among: 1 }}
+          person={{ id: 'p', name: 'Maren', role }}
+          school={{ id: 's', name: 'Kittiwake Bay Elementary', among: 1 }}
         />
       </MemoryRouter>,
     );

@@ -62,6 +62,8 @@ const HALL_WORKER: GenerateSWOptions = {
         cacheName: HALL_CACHE,
         networkTimeoutSeconds: 4,
         cacheableResponse: { statuses: [200] },
+        // Not longer than a session that nobody uses.
+        expiration: { maxAgeSeconds: 12 * 3600 },
       },
     },
     {

@@ -254,6 +254,7 @@ export async function measurePages(schools = BIG.schools): Promise<void> {
       await closeDatabase();
       if (!big || !made) continue;
       const client = new pg.Client({ connectionString: cluster.url(database) });
+      client.on('error', () => undefined);
       await client.connect();
       await fillBig(client, { ...BIG, schools });
       await client.end();

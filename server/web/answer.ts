@@ -7,7 +7,7 @@ import { log, withoutKeys } from '../log';
 import { forOneRequest } from '../once';
 import { databaseTrouble, forRequest, type Asking } from '~/data/db';
 import { changedAt } from '../day';
-import { admitted, laneOf } from './admission';
+import { admitted, isFamily, laneOf } from './admission';
 import { bringsMuch, readBody } from './body';
 import { afterFamilies, forFamily } from './first';
 import { roomFor } from './gate';
@@ -34,8 +34,9 @@ export function answerWith(build: ServerBuild): Handler {
       clientAddress: asked.ip ?? 'unknown',
     };
     const about = { method: asked.method, headers: headersOf(asked), signal: gone.signal };
-    const lane = laneOf(url.pathname);
-    const asking: Asking = { lane: lane === 'family' ? 'family' : 'staff', schools: new Set(), queries: 0 };
+    const lane = laneOf(asked.method, url.pathname);
+    const forFamilies = isFamily(url.pathname);
+    const asking: Asking = { lane: forFamilies ? 'family' : 'staff', schools: new Set(), queries: 0 };
     const answered = await admitted(lane, gone.signal, () =>
       forOneRequest(() => forRequest(asking, () => worked(new Request(url, about)))).catch(
         (error: unknown) => {
@@ -61,7 +62,7 @@ export function answerWith(build: ServerBuild): Handler {
       const whole = body ? new Request(url!, { ...about, body: new Uint8Array(body) }) : request;
       const work = (): Promise<Response> => application(whole, context);
       const answer = await Promise.race([
-        lane === 'family' ? forFamily(work) : afterFamilies().then(work),
+        forFamilies ? forFamily(work) : afterFamilies().then(work),
         pause(url!.pathname.endsWith('.pdf') ? LONGEST_PAPER_MS : LONGEST_MS, undefined, {
           signal: gone.signal,
           ref: false,

@@ -29,7 +29,7 @@ import {
 } from '~/app/ui/Page';
 import { color } from '~/app/ui/theme';
 import { Camera } from './Camera';
-import { keepPage } from './hallKept';
+import { keepPage } from '~/app/desk/hallKept';
 import { useHall } from './useHall';
 import type { Route } from './+types/hall';
 
@@ -39,10 +39,11 @@ export const meta: Route.MetaFunction = () => [
 ];
 
 export async function loader({ request }: Route.LoaderArgs) {
-  const { at, role } = await requireRole(request, 'coordinator', 'helper');
+  const { at, id, role } = await requireRole(request, 'coordinator', 'helper');
   const [known, left] = await Promise.all([hallKnown(at), clashes(at)]);
   return {
     school: at.schoolId,
+    person: id,
     coordinates: role === 'coordinator',
     known,
     clashes: left.map(({ id, heard, at: moment, by }) => ({ id, heard, by, at: showTime(at, moment) })),
@@ -87,9 +88,9 @@ const Log = styled.ol`
 `;
 
 export default function Hall({ loaderData }: Route.ComponentProps) {
-  const { school, coordinates, clashes: left } = loaderData;
-  const { known, pending, heard, online, signedOut, done, waiting, enter, undo } = useHall(
-    school,
+  const { school, person, coordinates, clashes: left } = loaderData;
+  const { known, pending, heard, online, signedOut, done, waiting, others, enter, undo } = useHall(
+    { person, school },
     loaderData.known,
   );
   const [text, setText] = useState('');
@@ -97,10 +98,10 @@ export default function Hall({ loaderData }: Route.ComponentProps) {
   const box = useRef<HTMLFormElement>(null);
   const focus = (): void => box.current?.querySelector('input')?.focus();
   useEffect(() => {
-    void keepPage()
+    void keepPage({ person, school })
       .then(setKept)
       .catch(() => undefined);
-  }, []);
+  }, [person, school]);
   // F2 leads to the box from anywhere; F4 takes back what was done last.
   useEffect(() => {
     const pressed = (event: KeyboardEvent): void => {
@@ -122,6 +123,12 @@ export default function Hall({ loaderData }: Route.ComponentProps) {
           Scan a bag, then the card of its family; a bag, a card … A bag that is out is home when it is
           scanned.
         </Heading>
+        {others > 0 && (
+          <Said kind="mind" word="Scanned by somebody else">
+            {count(others, 'scan waits', 'scans wait')} in this browser for whoever did them here without
+            network. They are sent when that person signs in on this device and opens this page.
+          </Said>
+        )}
         {signedOut && (
           <Said
             kind="stop"

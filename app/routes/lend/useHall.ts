@@ -11,7 +11,7 @@ import {
   type Heard,
 } from '~/core/lending/hall';
 import { showTag } from '~/core/kits/tag';
-import { keepAct, keepAway, letGo, waitingActs } from './hallKept';
+import { keepAct, keepAway, letGo, send, waitingActs, type Mine } from '~/app/desk/hallKept';
 
 /** One thing that was done, with what came of it; `waiting` until the school has heard of it. */
 export interface Done {
@@ -32,7 +32,10 @@ function dayHere(): string {
 }
 
 /** The desk in the hall: it goes on without network, keeps what was done, and sends it in order, each thing once. */
-export function useHall(school: string, base: HallKnown) {
+export function useHall({ person, school }: Mine, base: HallKnown) {
+  const mine = useMemo(() => ({ person, school }), [person, school]);
+  /** Scans of somebody else that wait in this browser. */
+  const [others, setOthers] = useState(0);
   const [done, setDone] = useState<Done[]>([]);
   const [pending, setPending] = useState<string[]>([]);
   const [heard, setHeard] = useState<{ heard: Heard; n: number }>();
@@ -65,8 +68,9 @@ export function useHall(school: string, base: HallKnown) {
 
   // What an earlier visit has left is sent too.
   useEffect(() => {
-    void waitingActs(school)
-      .then((left) => {
+    void waitingActs(mine)
+      .then(({ own: left, others: more }) => {
+        setOthers(more);
         setQueue((old) => (old.length ? old : left));
         setSince((old) => (old.length ? old : left.map(({ act }) => act)));
         setDone((old) =>
@@ -74,7 +78,7 @@ export function useHall(school: string, base: HallKnown) {
         );
       })
       .catch(() => undefined);
-  }, [school]);
+  }, [mine]);
 
   useEffect(() => {
     const up = (): void => setOnline(true);
@@ -105,7 +109,7 @@ export function useHall(school: string, base: HallKnown) {
         const answer = await send(head.act);
         setSignedOut(answer === 'door');
         if (answer === 'away' || answer === 'door') {
-          await keepAway(school, head.key, head.act);
+          await keepAway(mine, head.key, head.act);
           setQueue((old) =>
             old.map((one) => (one.key === head.key ? { ...one, act: { ...one.act, away: true } } : one)),
           );
@@ -125,10 +129,10 @@ export function useHall(school: string, base: HallKnown) {
       }
     };
     void settle();
-  }, [head, online, school, say, revalidate]);
+  }, [head, online, mine, say, revalidate]);
 
   const perform = async (act: HallAct, local: Heard): Promise<void> => {
-    const key = await keepAct(school, act);
+    const key = await keepAct(mine, act);
     setQueue((old) => [...old, { key, act }]);
     setSince((old) => [...old, act]);
     setDone((old) =>
@@ -211,7 +215,7 @@ export function useHall(school: string, base: HallKnown) {
     });
   };
 
-  return { known, pending, heard, online, signedOut, done, waiting: queue.length, enter, undo };
+  return { known, pending, heard, online, signedOut, done, waiting: queue.length, others, enter, undo };
 }
 
 const KEPT: Heard = {
@@ -220,29 +224,6 @@ const KEPT: Heard = {
   text: 'Kept in this browser until the school has heard of it.',
 };
 
-/** It would be refused again and again: it stays in sight here. */
-const NOT_UNDERSTOOD: Heard = {
-  kind: 'wrong',
-  word: 'Not understood',
-  text: 'The school did not understand this scan. Lend or take back this bag at the desk.',
-};
-
 /** What an act takes back, among what was done here. */
 const undone = (done: readonly Done[], { of }: HallAct): HallAct | undefined =>
   done.find(({ act }) => act.id === of)?.act;
-
-/** Sends an act; `away` where the school does not answer, `door` where whoever is here has to sign in first. */
-async function send(act: HallAct): Promise<Heard | 'away' | 'door'> {
-  try {
-    const answer = await fetch('/lend/hall/act', {
-      method: 'POST',
-      body: new URLSearchParams({ act: JSON.stringify(act) }),
-      redirect: 'manual',
-    });
-    if (answer.type === 'opaqueredirect' || answer.status === 403) return 'door';
-    if (answer.status >= 500 || answer.status === 408 || answer.status === 429) return 'away';
-    return answer.ok ? ((await answer.json()) as { heard: Heard }).heard : NOT_UNDERSTOOD;
-  } catch {
-    return 'away';
-  }
-}

@@ -1,3 +1,4 @@
+import { useEffect } from 'react';
 import { data, Form, redirect } from 'react-router';
 import { checkForm } from '~/core/check/check';
 import { visible } from '~/core/check/keepable';
@@ -8,6 +9,7 @@ import { trySignIn } from '~/server/limits';
 import { ownPath } from '~/server/links';
 import { passwordFits } from '~/server/people/password';
 import { knowsBrowser, signIn, whoIs } from '~/server/people/session';
+import { dropPage } from '~/app/desk/hallKept';
 import { Button, useSending } from '~/app/ui/Button';
 import { TextBox } from '~/app/ui/fields';
 import { Said } from '~/app/ui/Notices';
@@ -71,6 +73,8 @@ export async function action({ request, context }: Route.ActionArgs) {
 
 export default function SignIn({ loaderData, actionData }: Route.ComponentProps) {
   const busy = useSending();
+  // Nobody is signed in here: what this browser kept of a school goes.
+  useEffect(() => void dropPage().catch(() => undefined), []);
   const errors: Record<string, string> = actionData?.errors ?? {};
   return (
     <Door title="Fern Basket" lead={loaderData.school}>
