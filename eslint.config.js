@@ -1,6 +1,7 @@
 import js from '@eslint/js';
 import jsxA11y from 'eslint-plugin-jsx-a11y';
 import reactHooks from 'eslint-plugin-react-hooks';
+import regexp from 'eslint-plugin-regexp';
 import tseslint from 'typescript-eslint';
 
 export default tseslint.config(
@@ -13,6 +14,16 @@ export default tseslint.config(
     rules: {
       ...reactHooks.configs.recommended.rules,
       ...jsxA11y.flatConfigs.recommended.rules,
+    },
+  },
+  {
+    // Expressions take time in the length of what they read, whatever it is: what comes from outside may be chosen to be slow.
+    files: ['app/**/*.{ts,tsx}', 'core/**/*.ts', 'data/**/*.ts', 'server/**/*.ts'],
+    ignores: ['**/*.test.{ts,tsx}', '**/*testing.ts'],
+    plugins: { regexp },
+    rules: {
+      'regexp/no-super-linear-backtracking': ['error', { report: 'potential' }],
+      'regexp/no-super-linear-move': ['error', { report: 'certain', ignoreSticky: true }],
     },
   },
   {

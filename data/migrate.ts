@@ -147,8 +147,8 @@ async function letIn(client: pg.Client): Promise<void> {
       .catch((error: Error & { code?: string }) => {
         if (error.code !== '42501') throw error;
         // The owner may not: whoever made the role is told what to set.
-        console.warn(
-          `The role ${role} should be given this by whoever made it: alter role ${name} set ${setting} = '${value}'`,
+        process.stderr.write(
+          `The role ${role} should be given this by whoever made it: alter role ${name} set ${setting} = '${value}'\n`,
         );
       });
 }

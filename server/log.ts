@@ -2,7 +2,7 @@ import pino from 'pino';
 
 /** Parts of an address that open something: whoever reads a log must not be able to use them. */
 export const withoutKeys = (path: string): string =>
-  path.replace(/\/(p|a|in|new-password|read)\/[^/?#]+/g, '/$1/…').replace(/[?#].*$/s, '');
+  path.replace(/\/(p|a|in|new-password|read)\/[^/?#]+/g, '/$1/…').split(/[?#]/, 1)[0]!;
 
 interface Told {
   type: string;

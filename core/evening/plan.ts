@@ -187,7 +187,8 @@ export function readHelpers(
   const helpers: EveningPlan['helpers'] = [];
   for (const line of written.split('\n').map((one) => one.trim())) {
     if (line === '') continue;
-    const [, name = '', spoken = ''] = /^([^:：]+)[:：]?(.*)$/.exec(line) ?? [];
+    const colon = line.search(/[:：]/);
+    const [name, spoken] = colon < 0 ? [line, ''] : [line.slice(0, colon), line.slice(colon + 1)];
     const id = name.trim();
     if (id === '' || id.length > 60)
       return { ok: false, problem: `“${line.slice(0, 40)}”: write a name, a colon, and the languages.` };

@@ -35,7 +35,13 @@ const plainWords = (text: string): string =>
 
 /** A tag at the beginning of a text, and what follows it. */
 export function tagBefore(text: string): { tag?: string; rest: string } {
-  const [, first = '', rest = ''] = /^\s*([\w-]{5,6})(?:[\s:,]+(.*))?$/s.exec(text) ?? [];
+  const begun = text.trimStart();
+  const [first = '', rest = ''] = /^[\w-]{5,6}(?![^\s:,])/.test(begun)
+    ? [
+        begun.slice(0, begun.search(/[\s:,]|$/)),
+        begun.slice(begun.search(/[\s:,]|$/)).replace(/^[\s:,]+/, ''),
+      ]
+    : [];
   const tag = readTag(first);
   return tag.kind === 'tag' ? { tag: tag.tag, rest } : { rest: text };
 }

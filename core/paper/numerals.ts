@@ -58,7 +58,7 @@ function signOf(char: string): { w: number; d: string } {
 }
 
 /** Whether the numeral could be read upside down as another one. */
-const turnsRound = (text: string): boolean => /^[01689]*[69][01689]*$/.test(text);
+const turnsRound = (text: string): boolean => /^[01689]+$/.test(text) && /[69]/.test(text);
 
 /**
  * A number or a sentence of numbers with its middle at (x, y), `heightMm` high. One path, which says its text.
@@ -76,7 +76,7 @@ export function numeral(text: string, x: number, y: number, heightMm: number, in
     if (d)
       parts.push(
         d.replace(
-          /(-?[\d.]+) (-?[\d.]+)/g,
+          /(-?[\d.]{1,20}) (-?[\d.]{1,20})/g,
           (_, px: string, py: string) =>
             `${round(at + Number(px) * scale)} ${round(top + Number(py) * scale)}`,
         ),

@@ -77,7 +77,7 @@ export const quarterTurn = (shapes: readonly Shape[], h: number): Shape[] =>
 
 /** Path data with every point moved. The path must have absolute commands with pairs of numbers only. */
 export const mapPath = (d: string, move: (x: number, y: number) => readonly [number, number]): string =>
-  d.replace(/(-?[\d.]+) (-?[\d.]+)/g, (_, x: string, y: string) =>
+  d.replace(/(-?[\d.]{1,20}) (-?[\d.]{1,20})/g, (_, x: string, y: string) =>
     move(Number(x), Number(y))
       .map((n) => Math.round(n * 1000) / 1000)
       .join(' '),

@@ -1,6 +1,6 @@
 /** The rest of the demo: forty-eight families in six classes, nine kits in forty copies, who waits, half a hand-out, messages. */
 import { randomBytes } from 'node:crypto';
-import { and, eq, inArray } from 'drizzle-orm';
+import { and, inArray } from 'drizzle-orm';
 import { seeded, type Random } from '~/core/chance/random';
 import { gameOf } from '~/core/games/shelf';
 import { settle } from '~/core/games/kit/game';

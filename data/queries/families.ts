@@ -1,23 +1,9 @@
-import { and, asc, desc, eq, inArray, isNull, sql, type SQL } from 'drizzle-orm';
+import { and, asc, desc, eq, isNull, sql, type SQL } from 'drizzle-orm';
 import { dayIn } from '~/core/lending/due';
 import { NEW_FAMILY, type FamilyFields } from '~/core/lending/families';
 import type { Language } from '~/core/words/languages';
 import { type SchoolHandle, transaction, unlessTaken } from '../db';
-import {
-  answer,
-  answerGame,
-  answerTheme,
-  attendance,
-  carried,
-  family,
-  familyLook,
-  hallAct,
-  hold,
-  loan,
-  message,
-  promise,
-  textReply,
-} from '../schema';
+import { family, loan } from '../schema';
 import { fillHolds } from './holds';
 import { ours } from './ours';
 import { dropPicturesOf } from './pictures';

@@ -82,11 +82,18 @@ const wordsOf = (names: readonly string[]): string[] =>
     .filter((word) => word.length >= SHORTEST_WORD)
     .sort((a, b) => b.length - a.length);
 
+/** A text from its first to its last sign of a kind. */
+function between(text: string, kind: RegExp): string {
+  const signs = [...text];
+  const is = (sign: string): boolean => kind.test(sign);
+  return signs.slice(Math.max(0, signs.findIndex(is)), signs.findLastIndex(is) + 1).join('');
+}
+
 /** Why a password is one that others try first, in a sentence; undefined where it is none. `names` stand on the page. */
 export function weakness(password: string, names: readonly string[]): string | undefined {
   const text = nameKey(password).slice(0, 200);
-  const letters = text.replace(/^[^\p{L}]+|[^\p{L}]+$/gu, '');
-  const inner = text.replace(/^[^\p{L}@$]+|[^\p{L}@$]+$/gu, '');
+  const letters = between(text, /\p{L}/u);
+  const inner = between(text, /[\p{L}@$]/u);
   if ([text, letters, plain(inner), plain(text)].some((one) => one.length > 0 && isCommon(one)))
     return 'This password is on the lists that are tried first. Choose a few words that have nothing to do with one another.';
   if ([text, letters].some((one) => one.length > 0 && unitOf(one).length <= one.length / 2))

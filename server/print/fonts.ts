@@ -30,10 +30,7 @@ function advance(word: string, face: Face): number {
 
 /** Width of a run in mm: the sum of its words, since the PDF sets them one by one. */
 export const runMm = ({ text, face }: Run, sizePt: number): number =>
-  (face.square ? [...text] : (text.match(/[^ ]* |[^ ]+$/g) ?? [])).reduce(
-    (sum, word) => sum + advance(word, face),
-    0,
-  ) *
+  (face.square ? [...text] : text.split(/(?<= )/)).reduce((sum, word) => sum + advance(word, face), 0) *
   sizePt *
   PT_MM;
 

@@ -1,3 +1,4 @@
+import type { Page } from 'playwright-core';
 import { describe, expect, it } from 'vitest';
 import { randomCard, showCard } from '~/core/lending/card';
 import { daysAfter } from '~/core/lending/due';
@@ -147,4 +148,85 @@ describe('the sign-in table', () => {
     for (const visit of [tablet]) expect(visit.complaints).toEqual([]);
     expect(complaints).toEqual([]);
   });
+});
+
+describe('a tablet that is passed on', () => {
+  const scanAt = async (page: Page, tag: string, card: string, name: string): Promise<void> => {
+    const scan = async (text: string): Promise<void> => {
+      await page.getByLabel('Scan a bag or a card').fill(text);
+      await page.keyboard.press('Enter');
+    };
+    await scan(tag);
+    await page.locator('.word', { hasText: showTag(tag) }).waitFor();
+    await scan(card);
+    await page.locator('.word', { hasText: name }).waitFor();
+  };
+  const inTheHall = async (page: Page, name: string): Promise<void> => {
+    await signIn(page, name);
+    await open(page, '/lend/hall');
+    await page.getByText('This page opens on this device without network too').waitFor();
+  };
+  const keptPage = (page: Page): Promise<boolean> =>
+    page.evaluate(async () => (await caches.match('/lend/hall')) !== undefined);
+
+  it('sends what was scanned when its person signs out, on whatever page, and keeps no name', async () => {
+    await giveCards(world.at, () => randomCard(secureRandom));
+    const dunlin = (await listFamilies(world.at)).find(({ name }) => name === 'Family Dunlin')!;
+    const { page, context } = await visitor({ expected: /ERR_INTERNET_DISCONNECTED|ERR_FAILED|offline/i });
+    await inTheHall(page, 'Helper');
+    await context.setOffline(true);
+    await page.getByText('The desk goes on.').waitFor();
+    await scanAt(page, world.copies[0]!.tag, dunlin.card!, 'Family Dunlin');
+    await page.getByText('waiting to be sent').waitFor();
+    // The desk itself sends nothing more: it is left before the connection is back.
+    await page.goto('about:blank');
+    await context.setOffline(false);
+    await open(page, '/take-back');
+    expect(await keptPage(page)).toBe(true);
+    await page.getByRole('button', { name: 'Sign out' }).click();
+    await page.waitForURL('**/sign-in**');
+    expect(await listOut(world.at)).toMatchObject([
+      { tag: world.copies[0]!.tag, familyName: 'Family Dunlin' },
+    ]);
+    expect(await keptPage(page)).toBe(false);
+  }, 90_000);
+
+  it('never sends it in the name of the next one', async () => {
+    await giveCards(world.at, () => randomCard(secureRandom));
+    const auk = (await listFamilies(world.at)).find(({ name }) => name === 'Family Auk')!;
+    const { page, context } = await visitor({
+      expected: /ERR_INTERNET_DISCONNECTED|ERR_FAILED|offline|50\d/i,
+    });
+    await inTheHall(page, 'Helper');
+    await context.setOffline(true);
+    await page.getByText('The desk goes on.').waitFor();
+    await scanAt(page, world.copies[1]!.tag, auk.card!, 'Family Auk');
+    await page.getByText('waiting to be sent').waitFor();
+    // The school cannot be reached for scans while the person leaves: they are asked, and what was scanned stays.
+    await page.route('**/lend/hall/act', (route) => route.fulfill({ status: 503, body: '' }));
+    await context.setOffline(false);
+    await open(page, '/take-back');
+    const asked: string[] = [];
+    page.once('dialog', (dialog) => {
+      asked.push(dialog.message());
+      void dialog.accept();
+    });
+    await page.getByRole('button', { name: 'Sign out' }).click();
+    await page.waitForURL('**/sign-in**');
+    expect(asked).toEqual([expect.stringMatching(/One scan from the hall could not be sent yet/)]);
+    await page.unroute('**/lend/hall/act');
+    // Somebody else signs in on the same device: nothing is sent as theirs, and it is said that something waits.
+    await inTheHall(page, 'Coordinator');
+    await page.getByText('1 scan waits in this browser for whoever did them here').waitFor();
+    await expectAccessible(page);
+    expect(await listOut(world.at)).toEqual([]);
+    await page.getByRole('button', { name: 'Sign out' }).click();
+    await page.waitForURL('**/sign-in**');
+    await inTheHall(page, 'Helper');
+    await expect
+      .poll(async () => (await listOut(world.at)).map(({ familyName }) => familyName))
+      .toEqual(['Family Auk']);
+    const [act] = await everything().select().from(hallAct);
+    expect(act!.personId).toBe(world.people.helper.id);
+  }, 90_000);
 });
