@@ -165,3 +165,54 @@ describe('a calendar file', () => {
     expect(read).toBeGreaterThan(200);
   });
 });
+
+describe('a file that asks for more than a school’s calendar does', () => {
+  const problem = (...lines: string[]): string => {
+    const read = readCalendar(file(...lines), YEAR);
+    return read.ok ? 'it was read' : read.problem;
+  };
+  const on = (...rules: string[]): string[] => event('SUMMARY:x', 'DTSTART;VALUE=DATE:20260901', ...rules);
+  it.each([
+    ['FREQ=SECONDLY', /more than once within a day/],
+    ['FREQ=HOURLY;COUNT=3', /more than once within a day/],
+    ['FREQ=DAILY;BYHOUR=8,12', /more than once within a day/],
+    ['FREQ=DAILY;BYMONTH=2;BYMONTHDAY=30', /no month has/],
+    ['FREQ=YEARLY;BYMONTH=4,6;BYMONTHDAY=31,-31', /no month has/],
+    ['FREQ=MONTHLY;BYMONTHDAY=32', /no month has|damaged/],
+  ])('is refused with a sentence: %s', (rule, why) => {
+    expect(problem(...on(`RRULE:${rule}`))).toMatch(why);
+  });
+  it('may name the last of February, and the 31st where some months have one', () => {
+    expect(problem(...on('RRULE:FREQ=YEARLY;BYMONTH=2;BYMONTHDAY=29'))).toMatch(/it was read|no events/);
+    expect(problem(...on('RRULE:FREQ=MONTHLY;BYMONTHDAY=31'))).toBe('it was read');
+  });
+  it('is refused where it names dates or days without end', () => {
+    const dates = Array.from({ length: 5000 }, () => '20260902').join(',');
+    expect(problem(...on(`RDATE;VALUE=DATE:${dates}`))).toMatch(/5000 single dates/);
+    const many = Array.from({ length: 3 }, () => on('RRULE:FREQ=DAILY')).flat();
+    expect(problem(...many)).toMatch(/more than 500 days/);
+  });
+  it('keeps what it says of a time zone to itself', () => {
+    const zone = (offset: string): string[] => [
+      'BEGIN:VTIMEZONE',
+      'TZID:Harbor time',
+      'BEGIN:STANDARD',
+      'DTSTART:19700101T000000',
+      `TZOFFSETFROM:${offset}`,
+      `TZOFFSETTO:${offset}`,
+      'END:STANDARD',
+      'END:VTIMEZONE',
+    ];
+    const late = event('SUMMARY:x', 'DTSTART;TZID=Harbor time:20260907T233000');
+    const alone = days(...late);
+    expect(days(...zone('-1200'), ...late)).not.toEqual(alone);
+    // The next file does not know of it.
+    expect(days(...late)).toEqual(alone);
+    expect(
+      problem(
+        ...zone('-0400').map((line) => line.replace('END:STANDARD', 'RRULE:FREQ=SECONDLY\r\nEND:STANDARD')),
+        ...late,
+      ),
+    ).toMatch(/clocks are changed more often/);
+  });
+});

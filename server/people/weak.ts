@@ -101,7 +101,7 @@ export function weakness(password: string, names: readonly string[]): string | u
   let without = text;
   for (const word of wordsOf([...OURS, ...names])) without = without.split(word).join('');
   if (without !== text && without.replace(/[^\p{L}]+/gu, '').length < FEWEST_LEFT)
-    return 'This password is made of a name that stands on this page. Choose a few words that have nothing to do with it.';
+    return 'This password is made of a name that anybody can see: a person, the school or Fern Basket. Choose a few words that have nothing to do with it.';
   if (withoutRows(text).length < FEWEST_LEFT || new Set(text).size < 5)
     return 'This password is a row of letters, numbers or keys. Choose a few words that have nothing to do with one another.';
   return undefined;

@@ -72,8 +72,8 @@ export default function Me({ loaderData, actionData }: Route.ComponentProps) {
         </Heading>
         {search.has('first') && !actionData && (
           <Said kind="mind" word="Choose your own password" live>
-            The one you signed in with was chosen by somebody else. Type it once more below, and then one that
-            only you know; everything else opens afterwards.
+            The one you signed in with was chosen by somebody else. Type it once more, and then one that only
+            you know; everything else opens afterwards.
           </Said>
         )}
         {search.has('changed') && !actionData && (
