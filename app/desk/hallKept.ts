@@ -52,6 +52,9 @@ const NOT_UNDERSTOOD: Heard = {
   text: 'The school did not understand this scan. Lend or take back this bag at the desk.',
 };
 
+/** So long the school has time to answer. */
+const LONGEST_MS = 12_000;
+
 /** Sends an act; `away` where the school does not answer, `door` where whoever is here has to sign in first. */
 export async function send(act: HallAct): Promise<Heard | 'away' | 'door'> {
   try {
@@ -59,6 +62,8 @@ export async function send(act: HallAct): Promise<Heard | 'away' | 'door'> {
       method: 'POST',
       body: new URLSearchParams({ act: JSON.stringify(act) }),
       redirect: 'manual',
+      // A network that says nothing is none.
+      signal: AbortSignal.timeout(LONGEST_MS),
     });
     if (answer.type === 'opaqueredirect' || answer.status === 403) return 'door';
     if (answer.status >= 500 || answer.status === 408 || answer.status === 429) return 'away';

@@ -18,6 +18,7 @@ import { storeFromCsv, type ReadStore } from '../kits/store-csv';
 import { madeSmall, type SmallPicture } from '../listening/small';
 import { readMark, type MarkReading } from '../print/mark';
 import { linesIn } from '../words/files';
+import { watched } from './watch';
 
 // Whoever waits for a page comes first.
 setPriority(10);
@@ -43,15 +44,17 @@ const reading = {
 export type Reading = typeof reading;
 
 type Task = (...asked: never[]) => unknown;
+const underWatch = watched(Number(process.env.LONGEST_MS));
 workerpool.worker(
   Object.fromEntries(
     Object.entries(reading).map(([name, work]) => [
       name,
-      async (...asked: unknown[]) => {
-        const answer = await (work as Task)(...(asked as never[]));
-        if (serialize(answer).byteLength > MOST_OUTPUT_BYTES) throw new RangeError('too much came of it');
-        return answer;
-      },
+      (...asked: unknown[]) =>
+        underWatch(async () => {
+          const answer = await (work as Task)(...(asked as never[]));
+          if (serialize(answer).byteLength > MOST_OUTPUT_BYTES) throw new RangeError('too much came of it');
+          return answer;
+        }),
     ]),
   ),
 );

@@ -11,6 +11,7 @@ describe('who is let in', () => {
     expect(laneOf('GET', '/p/abc')).toBe('family');
     expect(laneOf('POST', '/p/abc/answer')).toBe('act');
     expect(laneOf('GET', '/look-back')).toBe('other');
+    expect(laneOf('GET', '/lend/families/cards.pdf')).toBe('slow');
     expect(laneOf('POST', '/fill/store')).toBe('other');
   });
 

@@ -3,19 +3,22 @@
  * come again. The desk and families have places of their own, which no other page takes.
  */
 
-export type Lane = 'family' | 'desk' | 'act' | 'other';
+export type Lane = 'family' | 'desk' | 'act' | 'slow' | 'other';
 
 /**
  * So many requests of each kind are worked at; who finds no place waits a moment for one. Pages take the thread in long
  * pieces: a few of them at once are no slower than many, and leave time to answer the others. What is sent at the desk
  * or by a family mostly waits for the database.
  */
-const PLACES: Readonly<Record<Lane, number>> = { family: 6, desk: 6, act: 30, other: 5 };
-const MOST_WAITING: Readonly<Record<Lane, number>> = { family: 30, desk: 20, act: 60, other: 20 };
+const PLACES: Readonly<Record<Lane, number>> = { family: 6, desk: 6, act: 30, slow: 8, other: 5 };
+const MOST_WAITING: Readonly<Record<Lane, number>> = { family: 30, desk: 20, act: 60, slow: 20, other: 20 };
 const WAIT_MS = 700;
 
 /** Where bags are lent and taken back, and families waited for. */
 const DESK = /^\/(lend|lend\/hall|lend\/hall\/act|scan|take-back(\/[^/]+)?(\/verdict)?)(\.data)?$/;
+
+/** What a thread draws or solves: it takes a while, and takes nothing from the pages. */
+const SLOW = /\.pdf$|\/solve(\.data)?$/;
 
 /** What families see: the page of a bag, of a message, of the table at the door. */
 export const isFamily = (pathname: string): boolean => /^\/(p|a|in)\//.test(pathname);
@@ -27,13 +30,16 @@ export const laneOf = (method: string, pathname: string): Lane =>
       : isFamily(pathname)
         ? 'family'
         : 'desk'
-    : 'other';
+    : SLOW.test(pathname)
+      ? 'slow'
+      : 'other';
 
-const inside: Record<Lane, number> = { family: 0, desk: 0, act: 0, other: 0 };
+const inside: Record<Lane, number> = { family: 0, desk: 0, act: 0, slow: 0, other: 0 };
 const waiting: Record<Lane, Set<() => void>> = {
   family: new Set(),
   desk: new Set(),
   act: new Set(),
+  slow: new Set(),
   other: new Set(),
 };
 
