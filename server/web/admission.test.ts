@@ -12,7 +12,7 @@ describe('who is let in', () => {
     expect(laneOf('POST', '/p/abc/answer')).toBe('act');
     expect(laneOf('GET', '/look-back')).toBe('other');
     expect(laneOf('GET', '/lend/families/cards.pdf')).toBe('slow');
-    expect(laneOf('POST', '/fill/store')).toBe('other');
+    expect(laneOf('POST', '/fill/store')).toBe('act');
   });
 
   it('finishes what is inside, lets the next in, and turns away who finds no place', async () => {
