@@ -89,7 +89,6 @@ const QUEUES = [
   {
     name: DRAW,
     retryLimit: MORE_TRIES,
-    retryDelay: LOOK_SECONDS,
     expireInSeconds: LONGEST_SECONDS,
     deadLetter: DRAW_LOST,
   },

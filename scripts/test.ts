@@ -123,16 +123,16 @@ async function lanes(cluster: Cluster): Promise<string[]> {
   const first = await ensureDatabase(cluster, 'fern_lane_1', { fresh: true });
   useDatabase(first);
   const { closeDatabase } = await import('~/data/db.ts');
-  const { migrate } = await import('~/data/migrate.ts');
+  const { letServerIn, migrate } = await import('~/data/migrate.ts');
   await counted('migrations', migrate);
   await closeDatabase();
   const others = Array.from({ length: LANES - 1 }, (_, i) => `fern_lane_${i + 2}`);
-  return [
-    first,
-    ...(await Promise.all(
-      others.map((name) => ensureDatabase(cluster, name, { fresh: true, template: 'fern_lane_1' })),
-    )),
-  ];
+  const copies = await Promise.all(
+    others.map((name) => ensureDatabase(cluster, name, { fresh: true, template: 'fern_lane_1' })),
+  );
+  // What may be done in a database as a whole is not copied with it.
+  for (const copy of copies) await letServerIn(copy);
+  return [first, ...copies];
 }
 
 async function journeys(databases: readonly string[]): Promise<void> {

@@ -31,7 +31,7 @@ CREATE TRIGGER "family_is_known" BEFORE INSERT OR UPDATE OF "family_id" ON "text
 CREATE FUNCTION public.look_at_a_known_family() RETURNS trigger LANGUAGE plpgsql SET search_path = public, pg_temp AS $$
 BEGIN
   -- To look waits for nobody who changes something.
-  IF NOT EXISTS (SELECT FROM family f WHERE f.school_id = new.school_id AND f.id = new.family_id AND f.forgotten_at IS NULL) THEN
+  IF EXISTS (SELECT FROM family f WHERE f.school_id = new.school_id AND f.id = new.family_id AND f.forgotten_at IS NOT NULL) THEN
     RAISE EXCEPTION 'nothing is written about a family that is forgotten' USING ERRCODE = 'check_violation', CONSTRAINT = 'family_is_forgotten';
   END IF;
   RETURN new;

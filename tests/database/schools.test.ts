@@ -98,7 +98,8 @@ describe('the rows of another school', () => {
       const added = await sister
         .execute(sql`insert into ${table} (school_id) values (${theirs})`)
         .catch((error: unknown) => error);
-      expect([name, sqlState(added)]).toEqual([name, '42501']);
+      // By the role, or by what must be true of a row before anybody is asked whose it is.
+      expect([name, ['42501', '23514'].includes(sqlState(added) ?? '')]).toEqual([name, true]);
       const given = await sister
         .execute(sql`update ${table} set school_id = ${theirs}`)
         .catch((error: unknown) => error);
