@@ -1,4 +1,5 @@
 /** Requests that no browser of ours would send, on every route and with every method: none may be the server's fault. */
+import { setTimeout as pause } from 'node:timers/promises';
 import type { RouteConfigEntry } from '@react-router/dev/routes';
 import routes from '~/app/routes';
 import { seeded, type Random } from '~/core/chance/random';
@@ -162,6 +163,9 @@ const NASTY = [
   'hasOwnProperty',
 ];
 
+/** So often is asked again where a server has no place. */
+const BUSY_TRIES = 20;
+
 const pickOf = <T>(list: readonly T[], random: Random): T => list[random.whole(0, list.length - 1)]!;
 
 function formOf(random: Random, real: readonly string[]): URLSearchParams {
@@ -245,6 +249,15 @@ function bodyOf(random: Random, real: readonly string[]): { type: string; body: 
       return { type: '', body: form.toString() };
     default:
       return { type: 'application/x-www-form-urlencoded;charset=UTF-8', body: form.toString() };
+  }
+}
+
+/** Asks; who is told that the server is busy, and to come again, comes again, as a browser's person would. */
+async function rawOrAgain(one: { address: string } & Parameters<typeof raw>[1]): ReturnType<typeof raw> {
+  for (let times = 1; ; times++) {
+    const answer = await raw(one.address, one);
+    if (!answer.comeAgain || times === BUSY_TRIES) return answer;
+    await pause(500);
   }
 }
 
@@ -335,7 +348,7 @@ export async function malformedRequests(field: Field, size: number): Promise<Row
   });
   await many(size, 16, async (i) => {
     const one = asked[i]!;
-    const { status, text } = await raw(one.address, one);
+    const { status, text } = await rawOrAgain(one);
     if (status >= 400 && status < 500) refused++;
     if (status >= 500 || status < 0)
       lost.push(

@@ -94,7 +94,7 @@ export function raw(
     body?: Buffer | string;
     from?: string;
   },
-): Promise<{ status: number; text: string }> {
+): Promise<{ status: number; text: string; comeAgain?: boolean }> {
   const { hostname, port } = new URL(address);
   return new Promise((done) => {
     const none = (): void => done({ status: 0, text: '' });
@@ -113,7 +113,8 @@ export function raw(
         (answer) => {
           let text = '';
           answer.on('data', (data: Buffer) => (text = text.length < 5000 ? text + data : text));
-          answer.on('end', () => done({ status: answer.statusCode ?? 0, text }));
+          const comeAgain = answer.statusCode === 503 && answer.headers['retry-after'] !== undefined;
+          answer.on('end', () => done({ status: answer.statusCode ?? 0, text, comeAgain }));
           answer.on('error', none);
         },
       );
