@@ -37,6 +37,9 @@ import { GlobalStyle } from './ui/theme';
 
 export const meta: Route.MetaFunction = () => [{ title: 'Fern Basket' }];
 
+/** Under this key the forms of a page are sent; each answer brings another one. */
+export const loader = () => ({ formKey: crypto.randomUUID() });
+
 /** A page that families read says so in its handle: it needs no script at all. */
 export interface PageHandle {
   withoutScripts?: boolean;

@@ -18,7 +18,7 @@ import { findGame, SHELF } from '~/core/games/shelf';
 import { readChildren } from '~/core/lending/children';
 import type { Said } from '~/core/listening/level';
 import { bandOf } from '~/core/listening/meaning';
-import { CAME, sharesBy, sharesSentence } from '~/core/looking/reached';
+import { CAME, pairsOf, sharesBy, sharesSentence } from '~/core/looking/reached';
 import { nameOf } from '~/core/words/reading';
 import type { SchoolHandle } from '~/data/db';
 import { toInvite, type Missing } from '~/data/queries/evenings';
@@ -172,10 +172,9 @@ export function cameShares(guests: readonly Guest[], onDay: string, asked?: Read
     .filter(({ id, knownSince }) => (asked ? asked.has(id) : knownSince < onDay))
     .map(({ at: moment, ...guest }) => ({ ...guest, came: moment !== null }));
   if (!facts.some(({ came }) => came)) return [];
-  return (['language', 'grade'] as const).map((by) => {
-    const shares = sharesBy(facts, by, CAME);
-    return { by, shares, sentence: sharesSentence(shares, CAME) };
-  });
+  const views = (['language', 'grade'] as const).map((by) => ({ by, shares: sharesBy(facts, by, CAME) }));
+  const looks = views.reduce((sum, { shares }) => sum + pairsOf(shares), 0);
+  return views.map(({ by, shares }) => ({ by, shares, sentence: sharesSentence(shares, CAME, looks) }));
 }
 
 /** An evening that is being held, or was: who was asked, who came, what they said of the tables. */

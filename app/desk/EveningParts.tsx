@@ -1,4 +1,5 @@
-import { Form, Link, useSearchParams } from 'react-router';
+import { Link, useSearchParams } from 'react-router';
+import { Form } from '~/app/ui/sending';
 import type { FieldErrors } from '~/core/check/check';
 import type { PartsFound } from '~/core/evening/parts';
 import { count, listed, money } from '~/core/words/numbers';

@@ -1,4 +1,4 @@
-import { Form } from 'react-router';
+import { Form } from '~/app/ui/sending';
 import { Button } from '~/app/ui/Button';
 import { Said } from '~/app/ui/Notices';
 

@@ -1,4 +1,5 @@
-import { Form, useLocation, useSearchParams } from 'react-router';
+import { useLocation, useSearchParams } from 'react-router';
+import { Form } from '~/app/ui/sending';
 import { showDay } from '~/core/lending/due';
 import type { Period } from '~/core/looking/period';
 import { Button } from '~/app/ui/Button';

@@ -1,6 +1,7 @@
 /** Counting by weight: what lies on the scale, and how many pieces that is. */
 import { useEffect, useRef, useState } from 'react';
-import { Link, useFetcher } from 'react-router';
+import { Link } from 'react-router';
+import { useFetcher } from '~/app/ui/sending';
 import { SURE, weigh, type LearnedUnit } from '~/core/kits/weigh';
 import { count } from '~/core/words/numbers';
 import { Button } from '~/app/ui/Button';

@@ -1,5 +1,5 @@
 import { useLayoutEffect, useSyncExternalStore } from 'react';
-import { Form } from 'react-router';
+import { Form } from '~/app/ui/sending';
 import { Button } from '~/app/ui/Button';
 import { Said } from '~/app/ui/Notices';
 import { Row, Wide } from '~/app/ui/Page';

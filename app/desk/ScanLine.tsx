@@ -1,5 +1,6 @@
 import { createContext, use, useEffect, useId, useRef, useState, type KeyboardEvent } from 'react';
-import { useFetcher, useLocation, useNavigate } from 'react-router';
+import { useLocation, useNavigate } from 'react-router';
+import { useFetcher } from '~/app/ui/sending';
 import styled from 'styled-components';
 import type { ScanReading } from '~/core/lending/scan';
 import { color, cut } from '~/app/ui/theme';

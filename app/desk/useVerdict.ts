@@ -1,5 +1,5 @@
 import { useEffect } from 'react';
-import { useFetcher } from 'react-router';
+import { useFetcher } from '~/app/ui/sending';
 import type { CopyVerdict } from '~/core/kits/verdict';
 
 /** A hand that is still typing asks for nothing. */

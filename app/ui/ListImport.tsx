@@ -1,5 +1,5 @@
 import type { ReactNode } from 'react';
-import { Form } from 'react-router';
+import { Form } from '~/app/ui/sending';
 import { count } from '~/core/words/numbers';
 import { Button, ButtonLink, useSending } from './Button';
 import { Said } from './Notices';

@@ -1,5 +1,5 @@
 /** How far forecasts of "just right" can be believed: by tenths, how many of them came true. */
-import { wilson } from '~/core/chance/intervals';
+import { forLooks, wilson } from '~/core/chance/intervals';
 import { posterior, chanceOf, type LevelAsked, type Said } from './level';
 
 /** A forecast, and whether it was so. */
@@ -35,8 +35,16 @@ export function byTenths(forecasts: readonly Forecast[]): Tenth[] {
   }).filter(({ answers }) => answers > 0);
 }
 
-/** A tenth whose interval leaves out what was forecast: there it was wrong by more than chance. */
-export const isOff = ({ said, low, high }: Tenth): boolean => said < low || said > high;
+/**
+ * A tenth whose interval leaves out what was forecast: there it was wrong by more than chance. `looks`: how many tenths
+ * are looked at together; fewer than five answers say nothing.
+ */
+export function isOff({ said, share, answers }: Tenth, looks: number): boolean {
+  if (answers < FEWEST) return false;
+  const { low, high } = wilson(Math.round(share * answers), answers, forLooks(looks));
+  return said < low || said > high;
+}
+const FEWEST = 5;
 
 /**
  * What would have been forecast of each answer from the answers before it, and what was said. `answers` in the order

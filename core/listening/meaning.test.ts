@@ -92,7 +92,7 @@ describe('a forecast', () => {
     const { tenths } = meaning(voices, demands);
     expect(tenths.reduce((sum, { answers }) => sum + answers, 0)).toBe(voices.length);
     // Of ten intervals at 95 in 100 one may be left.
-    expect(tenths.filter((one) => one.answers > 30 && isOff(one)).length).toBeLessThanOrEqual(1);
+    expect(tenths.filter((one) => one.answers > 30 && isOff(one, 1)).length).toBeLessThanOrEqual(1);
     for (const { said, from, to, low, share, high } of tenths) {
       expect(said).toBeGreaterThanOrEqual(from - 1e-9);
       expect(said).toBeLessThanOrEqual(to + 1e-9);
@@ -102,7 +102,7 @@ describe('a forecast', () => {
   it('is seen to be wrong where it is', () => {
     const wrong = Array.from({ length: 200 }, (_, i) => ({ chance: 0.65, right: i % 4 === 0 }));
     expect(byTenths(wrong)).toMatchObject([{ from: 0.6, answers: 200, share: 0.25 }]);
-    expect(isOff(byTenths(wrong)[0]!)).toBe(true);
+    expect(isOff(byTenths(wrong)[0]!, 10)).toBe(true);
     expect(byTenths([])).toEqual([]);
   });
 });

@@ -20,7 +20,7 @@ import {
 } from './reached';
 import { forOthers, reportSheets, type ReportFacts } from './report';
 import { wear } from './wear';
-import { ahead, byPart, worn, wornSentence } from './worn';
+import { AHEAD, ahead, byPart, worn, wornSentence } from './worn';
 
 const TERMS = [
   { name: 'Cockle term', from: '2026-05-01', to: '2026-08-20' },
@@ -271,20 +271,23 @@ describe('what wears', () => {
   it('adds up over kits, and is dear where its losses cost more than all that lie in bags', () => {
     expect(
       byPart([
-        { material: 'a', kitId: 'x', lost: 2, loans: 10 },
-        { material: 'a', kitId: 'y', lost: 1, loans: 5 },
+        { material: 'a', kitId: 'x', lost: 2, loans: 10, inBag: 8, each: [{ loan: '1', lost: 2 }] },
+        { material: 'a', kitId: 'y', lost: 1, loans: 5, inBag: 6, each: [{ loan: '2', lost: 1 }] },
       ]),
-    ).toEqual([{ material: 'a', lost: 3, loans: 15 }]);
+    ).toEqual([{ material: 'a', lost: 3, loans: 15, inBag: 8, each: [2, 1] }]);
     const part = { material: 'a', lost: 12, loans: 40, next: 40, pieceCents: 10 };
-    expect(worn({ ...part, inBags: 8 })).toMatchObject({ lostCents: 120, bagsCents: 80, dear: true });
-    expect(worn({ ...part, inBags: 30 })).toMatchObject({ dear: false });
-    expect(worn({ ...part, inBags: 30 }).spares).toBe(wear({ lost: 12, loans: 40, next: 40 }).spares);
+    const fast = wear({ lost: 12, loans: 40, next: 40 });
+    expect(worn({ ...part, inBags: 8 }, fast)).toMatchObject({ lostCents: 120, bagsCents: 80, dear: true });
+    expect(worn({ ...part, inBags: 30 }, fast)).toMatchObject({ dear: false, spares: fast.spares });
   });
   it('names first what goes most surely, not what was lost once', () => {
     const of = (material: string, lost: number, loans: number) => ({
       name: material,
       plural: `${material}s`,
-      ...worn({ material, lost, loans, next: loans, pieceCents: 5, inBags: 100 }),
+      ...worn(
+        { material, lost, loans, next: loans, pieceCents: 5, inBags: 100 },
+        wear({ lost, loans, next: loans }),
+      ),
     });
     expect(wornSentence([of('deck', 1, 1), of('counter', 30, 60)])).toMatch(
       /^Counters go fastest: 30 were lost in 60 loans/,
@@ -293,18 +296,31 @@ describe('what wears', () => {
   });
   it('tells what a store holds at the end, and packs that cover what may be short', () => {
     const offers = [{ id: 'p', name: 'bag of 20', size: 20, priceCents: 300 }];
-    const plenty = ahead({ material: 'a', lost: 10, loans: 50, next: 20, onHand: 100 }, offers);
+    const spares = (next: number): [number, number, number] => {
+      const [few, middle, most] = AHEAD.map(
+        (assurance) => wear({ lost: 10, loans: 50, next, assurance }).spares,
+      );
+      return [few!, middle!, most!];
+    };
+    const plenty = ahead({ material: 'a', onHand: 100 }, spares(20), offers);
     expect(plenty).toMatchObject({ short: 0, packs: [], costCents: 0 });
     expect(plenty.low <= plenty.left && plenty.left <= plenty.high && plenty.high <= 100).toBe(true);
-    const few = ahead({ material: 'a', lost: 10, loans: 50, next: 50, onHand: 3 }, offers);
+    const few = ahead({ material: 'a', onHand: 3 }, spares(50), offers);
     expect(few.short).toBe(wear({ lost: 10, loans: 50, next: 50 }).spares - 3);
     expect(few).toMatchObject({ packs: ['1 × bag of 20'], costCents: 300 });
-    expect(ahead({ material: 'a', lost: 10, loans: 50, next: 50, onHand: 3 }, []).packs).toEqual([]);
+    expect(ahead({ material: 'a', onHand: 3 }, spares(50), []).packs).toEqual([]);
   });
 });
 
 describe('how many copies', () => {
-  const use = { kitId: 'k', name: 'Kit', weeks: 10, daysOut: 280, loans: 20 };
+  const use = {
+    kitId: 'k',
+    name: 'Kit',
+    weeks: 10,
+    away: Array.from({ length: 20 }, (_, i) => ({ days: 12 + (i % 5), home: true })),
+    lendingDays: 18,
+    fresh: 500,
+  };
   it('are built where too many ask in vain, and taken apart where two are idle', () => {
     expect(supplyOf({ ...use, copies: 1, asks: 30 })!.change).toBeGreaterThan(0);
     const idle = supplyOf({ ...use, copies: 12, asks: 4 })!;
@@ -313,7 +329,7 @@ describe('how many copies', () => {
     const enough = supplyOf({ ...use, copies: 3, asks: 4 })!;
     expect(enough.copiesNeeded).toBeLessThanOrEqual(3);
     expect(enough.change).toBe(Math.min(0, enough.copiesNeeded + 1 - 3));
-    expect(supplyOf({ ...use, loans: 0, copies: 3, asks: 0 })).toBeUndefined();
+    expect(supplyOf({ ...use, away: [], copies: 3, asks: 0 })).toBeUndefined();
   });
 });
 

@@ -1,5 +1,5 @@
 /** Who is reached, by language, grade, class and month: shares with intervals, and what would close a difference. */
-import { newcombe, wilson, type Share } from '~/core/chance/intervals';
+import { forLooks, newcombe, wilson, type Share } from '~/core/chance/intervals';
 import { AGE_BANDS } from '~/core/games/kit/types';
 import { readChildren } from '~/core/lending/children';
 import { aboutLanguage } from '~/core/words/languages';
@@ -167,16 +167,29 @@ export interface Gap {
   toClose: number;
 }
 
-/** Differences that are more than chance, the largest first; each group that lags behind is compared with the one ahead that differs most surely. */
-export function gaps(shares: readonly GroupShare[]): Gap[] {
-  return shares
+/** How many pairs of groups are held against each other; of small ones nothing is said. */
+export const pairsOf = (shares: readonly GroupShare[]): number => {
+  const { length } = shares.filter(({ small }) => !small);
+  return (length * (length - 1)) / 2;
+};
+
+/**
+ * Differences that are more than chance, the largest first; each group that lags behind is compared with the one ahead
+ * that differs most surely. `looks`: how many pairs the page looks at in all; it says something of any of them, where
+ * there is nothing, on 5 in 100 pages at most.
+ */
+export function gaps(shares: readonly GroupShare[], looks = pairsOf(shares)): Gap[] {
+  const z = forLooks(looks);
+  const large = shares.filter(({ small }) => !small);
+  const wide = new Map(large.map((one) => [one.id, wilson(one.n, one.of, z)]));
+  return large
     .flatMap((less): Gap[] => {
-      const found = shares
+      const found = large
         .filter((more) => more.id !== less.id)
         .map((more) => ({
           less,
           more,
-          ...newcombe(more, less),
+          ...newcombe(wide.get(more.id)!, wide.get(less.id)!),
           toClose: Math.ceil(more.share * less.of - less.n - 1e-9),
         }))
         .filter(({ low }) => low > 0)
@@ -189,9 +202,13 @@ export function gaps(shares: readonly GroupShare[]): Gap[] {
 const inHundred = (share: number): number => Math.round(share * 100);
 
 /** What shares by language, grade or class show, in sentences. */
-export function sharesSentence(shares: readonly GroupShare[], { title }: { title: string }): string {
+export function sharesSentence(
+  shares: readonly GroupShare[],
+  { title }: { title: string },
+  looks?: number,
+): string {
   if (shares.length === 0) return 'There is nobody yet of whom something could be said.';
-  const found = gaps(shares);
+  const found = gaps(shares, looks);
   const small = shares.filter((one) => one.small);
   const told = found.map(
     ({ less, more, difference, low, high }) =>
@@ -212,8 +229,8 @@ export function sharesSentence(shares: readonly GroupShare[], { title }: { title
 }
 
 /** What would close the gaps, one line for each: "4 more bags to Portuguese-speaking families". */
-export const closing = (shares: readonly GroupShare[], by: Dimension): string[] =>
-  gaps(shares)
+export const closing = (shares: readonly GroupShare[], by: Dimension, looks?: number): string[] =>
+  gaps(shares, looks)
     .filter(({ toClose }) => toClose > 0)
     .map(({ less, toClose }) =>
       by === 'language'

@@ -1,6 +1,11 @@
-/** How fast a part goes: losses per loan with a gamma prior, and spares by the negative binomial that follows. */
+/**
+ * How fast a part goes: losses per loan with a gamma prior, and spares by the negative binomial that follows. Where it is
+ * known what each loan lost, losses may come in clumps (`clumps.ts`).
+ */
 import { Type, type Static } from '@sinclair/typebox';
 import jstat from 'jstat';
+import { Whole } from '~/core/check/schema';
+import { clumped } from './clumps';
 
 const above = (title: string) => Type.Number({ exclusiveMinimum: 0, maximum: 1e6, title });
 
@@ -14,6 +19,12 @@ export const wearSchema = Type.Object(
         { additionalProperties: false },
       ),
     ),
+    /** Pieces lost by each loan that lost some; the others lost none. With it, losses may come in clumps. */
+    each: Type.Optional(
+      Type.Array(Whole(1, 1_000_000, { title: 'Losses of a loan' }), { maxItems: 100_000 }),
+    ),
+    /** So many pieces lie in a bag: no loan loses more. */
+    inBag: Type.Optional(Whole(1, 1_000_000, { title: 'Pieces in a bag' })),
     next: Type.Number({ minimum: 0, maximum: 1e6, title: 'Loans to come' }),
     assurance: Type.Optional(Type.Number({ exclusiveMinimum: 0, exclusiveMaximum: 1, title: 'Assurance' })),
   },
@@ -31,6 +42,8 @@ export interface Wear {
 }
 
 const USUAL_PRIOR = { lost: 0.5, loans: 1 };
+/** The same where it is known what each loan lost: so weak that a few loans outweigh it. */
+const WEAK_PRIOR = { lost: 0.05, loans: 0.1 };
 const USUAL_ASSURANCE = 0.95;
 const TAIL = 0.05;
 
@@ -66,14 +79,27 @@ function negativeBinomialQuantile(assurance: number, shape: number, chance: numb
   return n;
 }
 
-/** How fast a part goes, and how many spares to have. Throws RangeError where these are more than anybody keeps. */
+/**
+ * How fast a part goes, and how many spares to have. Throws RangeError where these are more than anybody keeps, and where
+ * what each loan lost does not add up to what was lost.
+ */
 export function wear({
   lost,
   loans,
-  prior = USUAL_PRIOR,
+  each,
+  inBag,
+  prior = each ? WEAK_PRIOR : USUAL_PRIOR,
   next,
   assurance = USUAL_ASSURANCE,
 }: WearAsked): Wear {
+  if (each) {
+    if (each.length > loans) throw new RangeError('More loans lost something than there were loans.');
+    if (each.reduce((sum, one) => sum + one, 0) !== lost)
+      throw new RangeError('What each loan lost does not add up to what was lost.');
+    const most = Math.max(0, ...each);
+    if (inBag !== undefined && most > inBag) throw new RangeError('A loan lost more than lies in a bag.');
+    return clumped({ each, loans, prior, inBag, next, assurance });
+  }
   const shape = prior.lost + lost;
   const rate = prior.loans + loans;
   return {

@@ -6,6 +6,7 @@ import { say, source } from './reading';
 export const TROUBLES = [
   'away',
   'busy',
+  'twice',
   'empty',
   'tooLarge',
   'unreadable',
@@ -22,6 +23,9 @@ export const TROUBLE_WORDS = source('trouble', {
   'busy.title': 'Many people are here right now',
   'busy.text':
     'This page could not be made in time, so it was not begun. What was saved before is safe. Wait a few seconds, then try again.',
+  'twice.title': 'Sent once already',
+  'twice.text':
+    'This was sent before, and it is not known yet whether it was done. It was not done a second time. Open the page anew and look before you send it again.',
   'empty.title': 'Not set up yet',
   'empty.text':
     'The records of this school were not prepared for this version. Whoever looks after the server does it with one command: npm run migrate.',

@@ -252,6 +252,7 @@ export const FREE_OF_FAMILIES: readonly string[] = [
   'known_browser.*',
   'daily_job.*',
   'rate_limit.*',
+  'sent_form.*',
   'print_job.*',
   'round.name',
   'round.state',

@@ -73,13 +73,13 @@ export const losses = (at: SchoolHandle, { from, to }: Span): Promise<Losses[]> 
       select distinct on (p.loan_id, p.material) p.loan_id, p.copy_id, p.material, p.expected, p.counted, cardinality(p.lacks) as lacks, p.serial
       from part_count p join home h on h.id = p.loan_id
       where p.school_id = ${at.schoolId} and p.cause = 'return'
-      order by p.loan_id, p.material, p.serial desc)
-    select c.kit_id as "kitId", last.material,
+      order by p.loan_id, p.material, p.serial desc),
+    each as (
+    select c.kit_id, last.material, last.loan_id, last.expected,
       -- What it lacked before it went out was not lost again. A deck with cards missing is exchanged as a whole.
-      sum(case when counted < expected or lacks > 0
+      (case when counted < expected or lacks > 0
         then greatest(greatest(0, least(coalesce(before.had, expected), expected) - counted), (lacks > coalesce(before.lacked, 0))::int)
-        else 0 end)::int as lost,
-      count(*)::int as loans
+        else 0 end)::int as lost
     from last
     -- Only of what lacks something it is asked how it was before.
     left join lateral (
@@ -87,8 +87,10 @@ export const losses = (at: SchoolHandle, { from, to }: Span): Promise<Losses[]> 
       where (last.counted < last.expected or last.lacks > 0)
         and b.school_id = ${at.schoolId} and b.copy_id = last.copy_id and b.material = last.material and b.serial < last.serial
       order by b.serial desc limit 1) before on true
-    join copy c on c.school_id = ${at.schoolId} and c.id = last.copy_id
-    group by c.kit_id, last.material`,
+    join copy c on c.school_id = ${at.schoolId} and c.id = last.copy_id)
+    select kit_id as "kitId", material, sum(lost)::int as lost, count(*)::int as loans, max(expected)::int as "inBag",
+      coalesce(json_agg(json_build_object('loan', loan_id, 'lost', lost)) filter (where lost > 0), '[]') as each
+    from each group by kit_id, material`,
   );
 
 /** How many pieces of each part lie in all bags of a school. */
@@ -114,26 +116,31 @@ export const loansReturned = async (at: SchoolHandle, { from, to }: Span): Promi
 };
 
 /**
- * What each kit with bags was asked for in a span, and how long its bags were away. One that is still out counts until
- * it is due, or until today where that is later: it is not home sooner.
+ * What each kit with bags was asked for in a span, how long its bags were away or have been so far, and how many families
+ * have not had it.
  */
 export const kitUses = (
   at: SchoolHandle,
   { from, to }: Span,
   today: string,
-): Promise<Omit<KitUse, 'weeks'>[]> =>
+): Promise<(Omit<KitUse, 'weeks'> & { loans: number })[]> =>
   all(
     at,
     sql`
     select k.id as "kitId", k.name,
       (select count(*)::int from copy c where c.school_id = ${at.schoolId} and c.kit_id = k.id and c.moved_at is null and c.ready_at is not null) as copies,
       coalesce(u.loans, 0)::int as loans,
-      coalesce(u.days, 0)::int as "daysOut",
+      coalesce(u.away, '[]') as away,
+      coalesce(u.days, 0)::int as "lendingDays",
+      (select count(*)::int from family f where f.school_id = ${at.schoolId} and f.forgotten_at is null and not exists (
+        select from loan l join copy c on c.school_id = l.school_id and c.id = l.copy_id
+        where l.school_id = ${at.schoolId} and l.family_id = f.id and c.kit_id = k.id and l.closed_as is distinct from 'undone')) as fresh,
       (coalesce(u.loans, 0) + (select count(*) from hold h where h.school_id = ${at.schoolId} and h.kit_id = k.id and h.loan_id is null
         and (h.asked_at at time zone ${at.timeZone})::date between ${from} and ${to}))::int as asks
     from kit k
     left join (
-      select c.kit_id, count(*) as loans, sum(greatest(1, coalesce(l.returned_on, greatest(l.due_on, ${today}::date)) - l.lent_on)) as days
+      select c.kit_id, count(*) as loans, count(distinct l.lent_on) as days,
+        json_agg(json_build_object('days', greatest(1, coalesce(l.returned_on, ${today}::date) - l.lent_on), 'home', l.closed_as = 'returned')) as away
       from loan l join copy c on c.school_id = l.school_id and c.id = l.copy_id
       where l.school_id = ${at.schoolId} and l.closed_as is distinct from 'undone' and l.lent_on between ${from} and ${to}
       group by c.kit_id) u on u.kit_id = k.id

@@ -126,3 +126,15 @@ export const rateLimit = pgTable('rate_limit', {
   points: integer().notNull().default(0),
   expire: bigint({ mode: 'number' }),
 });
+
+/** A form that was sent, as a digest: what is sent twice is done once. It holds nothing of what was sent. */
+export const sentForm = pgTable(
+  'sent_form',
+  {
+    digest: text().primaryKey(),
+    sentAt: timestamp({ withTimezone: true }).notNull().defaultNow(),
+    /** It was done; while it is not, nobody knows yet. */
+    done: boolean().notNull().default(false),
+  },
+  (table) => [index('sent_form_by_time').on(table.sentAt)],
+);

@@ -7,10 +7,9 @@ import { ask, EVENING, queue, SEND, SEND_TRIES, type QueuedRow } from '~/data/qu
 import { log } from '../log';
 import { today } from '../today';
 import { evening } from './evening';
+import { EVENING_HOUR } from './hour';
 import { send } from './outbox';
 
-/** From this hour on, on the clock of the school, families are told what there is to tell; 24: never by the clock. */
-const EVENING_HOUR = Number(process.env.EVENING_HOUR ?? 17);
 const LOOK_MS = 60_000;
 /** So many messages are taken out of the queue at once. */
 const BATCH = 25;

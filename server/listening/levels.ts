@@ -2,7 +2,7 @@
 import { AGE_BANDS, type AgeBand } from '~/core/games/kit/types';
 import type { KitPlan, KitVariant } from '~/core/kits/recipe';
 import { readChildren } from '~/core/lending/children';
-import type { Correction } from '~/core/listening/correction';
+import { STILL, type Correction } from '~/core/listening/correction';
 import type { Demand } from '~/core/listening/demand';
 import { advise, standing, whyAdvised, type Standing } from '~/core/listening/next';
 import {
@@ -139,7 +139,6 @@ export const schoolWords = (at: SchoolHandle): Promise<SchoolWords> =>
     return { words, voices, variants, demands, meaning, asks: movedBy(reckoned, meaning.corrections) };
   });
 
-const STILL: Correction = { shift: 0, sd: 0, answers: 0 };
 export const correctionOf = ({ meaning }: SchoolWords, variant: string): Correction =>
   meaning.corrections[variant] ?? STILL;
 

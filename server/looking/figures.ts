@@ -11,6 +11,7 @@ import {
   byYear,
   closing,
   countedBy,
+  DIMENSIONS,
   MEASURES,
   monthsSentence,
   sharesBy,
@@ -18,12 +19,23 @@ import {
   sharesSentence,
   type Counted,
   type Dimension,
+  type GroupShare,
+  pairsOf,
   type Measure,
   type View,
   VIEWS,
 } from '~/core/looking/reached';
-import { wear } from '~/core/looking/wear';
-import { ahead, byPart, worn } from '~/core/looking/worn';
+import {
+  AHEAD,
+  ahead,
+  byPart,
+  overKits,
+  overParts,
+  priorOf,
+  wearAsked,
+  worn,
+  type Together,
+} from '~/core/looking/worn';
 import { open } from '~/core/own/open';
 import type { SchoolHandle } from '~/data/db';
 import { calendarEntries, parted } from '~/data/queries/calendar';
@@ -42,7 +54,7 @@ import {
 import { catalogueNow, listMaterials } from '~/data/queries/materials';
 import { offersOf, onHandNow } from '~/data/queries/store';
 import { costOfKit } from '../kits/making';
-import { recipeOf } from '../threads';
+import { recipeOf, wearsOf } from '../threads';
 import { today } from '../today';
 
 /** The period an address asks for, and those that are offered. */
@@ -63,23 +75,35 @@ export async function reachedIn(at: SchoolHandle, period: Period) {
   const [families, forgotten] = await Promise.all([familyFacts(at, period), forgottenLoans(at, period)]);
   const now = today(at);
   const months = monthsOf(period);
+  const dimensions = Object.keys(DIMENSIONS) as Dimension[];
+  const measures = Object.keys(MEASURES) as Measure[];
+  const grouped = Object.fromEntries(
+    dimensions.map((by) => [
+      by,
+      Object.fromEntries(measures.map((measure) => [measure, sharesBy(families, by, MEASURES[measure])])),
+    ]),
+  ) as Record<Dimension, Record<Measure, GroupShare[]>>;
+  // The page offers all of them: what it says of any is held against how many it looks at.
+  const looks = dimensions
+    .flatMap((by) => measures.map((measure) => pairsOf(grouped[by][measure])))
+    .reduce((sum, pairs) => sum + pairs, 0);
   const of = (by: View, measure: Measure) => {
     const counting = MEASURES[measure];
     if (by === 'month') {
       const shares = byMonth(families, months, counting);
       return { shares, sentence: monthsSentence(shares, counting), closing: [] };
     }
-    const shares = sharesBy(families, by, counting);
+    const shares = grouped[by][measure];
     return {
       shares,
-      sentence: sharesSentence(shares, counting),
-      closing: measure === 'reached' ? closing(shares, by) : [],
+      sentence: sharesSentence(shares, counting, looks),
+      closing: measure === 'reached' ? closing(shares, by, looks) : [],
     };
   };
   const by = Object.fromEntries(
     (Object.keys(VIEWS) as View[]).map((view) => [
       view,
-      Object.fromEntries((Object.keys(MEASURES) as Measure[]).map((measure) => [measure, of(view, measure)])),
+      Object.fromEntries(measures.map((measure) => [measure, of(view, measure)])),
     ]),
   ) as Record<View, Record<Measure, ReturnType<typeof of>>>;
   return {
@@ -116,33 +140,45 @@ export async function wearIn(at: SchoolHandle, period: Period) {
   ]);
   const offers = await offersOf(at, [...new Set(rows.map(({ material }) => material))]);
   const name = new Map(built.map((one) => [one.id, one.name]));
-  const parts = byPart(rows)
-    .map((part) => {
+  const together = byPart(rows);
+  const kitIds = [...new Set(rows.map(({ kitId }) => kitId))];
+  const ofKits = kitIds.map((kitId) => overParts(rows.filter((row) => row.kitId === kitId)));
+  const games = await gamesThatLose(at, rows, built);
+  const kindOf = (material: string): string => catalogue.of(material).kind;
+  // All of them are reckoned in one piece of work, beside the pages.
+  const wears = await wearsOf([
+    // As many loans again as in this period.
+    ...together.map((part) => wearAsked(part, { next: part.loans, prior: priorOf(part, together, kindOf) })),
+    ...[...ofKits, ...games].map((one) => wearAsked(one, { next: 0 })),
+  ]);
+  const parts = together
+    .map(({ each: _, inBag: __, ...part }, i) => {
       const { name: one, plural } = catalogue.of(part.material);
       return {
         name: one,
         plural,
-        // As many loans again as in this period.
-        ...worn({
-          ...part,
-          next: part.loans,
-          pieceCents: pieceCents(part.material, offers, catalogue),
-          inBags: bags[part.material] ?? 0,
-        }),
+        ...worn(
+          {
+            ...part,
+            next: part.loans,
+            pieceCents: pieceCents(part.material, offers, catalogue),
+            inBags: bags[part.material] ?? 0,
+          },
+          wears[i]!,
+        ),
       };
     })
     .sort((a, b) => b.low - a.low || (a.name < b.name ? -1 : 1));
-  const kits = [...new Set(rows.map(({ kitId }) => kitId))]
-    .map((kitId) => {
+  const kits = kitIds
+    .map((kitId, i) => {
       const mine = rows.filter((row) => row.kitId === kitId);
-      const most = Math.max(0, ...mine.map((row) => row.loans));
-      const lost = mine.reduce((sum, row) => sum + row.lost, 0);
+      const { lost, loans: lent } = ofKits[i]!;
       return {
         kitId,
         name: name.get(kitId) ?? 'a kit without bags',
         lost,
-        loans: most,
-        ...wear({ lost, loans: most, next: 0 }),
+        loans: lent,
+        ...wears[together.length + i]!,
         cents: Math.round(
           mine.reduce((sum, row) => sum + row.lost * pieceCents(row.material, offers, catalogue), 0),
         ),
@@ -155,7 +191,19 @@ export async function wearIn(at: SchoolHandle, period: Period) {
       };
     })
     .sort((a, b) => b.low - a.low);
-  return { parts, kits, games: await gamesThatLose(at, rows, built), loans };
+  return {
+    parts,
+    kits,
+    games: games
+      .map(({ name: one, lost, loans: lent }, i) => ({
+        name: one,
+        lost,
+        loans: lent,
+        ...wears[together.length + kits.length + i]!,
+      }))
+      .sort((a, b) => b.low - a.low),
+    loans,
+  };
 }
 
 /** Losses of the parts that a game plays with, over the loans of the bags it lies in. */
@@ -165,7 +213,7 @@ async function gamesThatLose(
   built: Awaited<ReturnType<typeof builtKits>>,
 ) {
   const plans = await plansOf(at, [...new Set(built.map(({ runId }) => runId))]);
-  const games = new Map<string, { name: string; lost: number; loans: number }>();
+  const games = new Map<string, Together[]>();
   for (const kitId of new Set(built.map(({ id }) => id))) {
     const plan = plans.get(built.find(({ id }) => id === kitId)!.runId)?.plan;
     const mine = rows.filter((row) => row.kitId === kitId);
@@ -176,18 +224,10 @@ async function gamesThatLose(
       );
       const used = mine.filter(({ material }) => needed.has(material));
       if (used.length === 0) continue;
-      const there = games.get(ref.name) ?? { name: ref.name, lost: 0, loans: 0 };
-      games.set(ref.name, {
-        name: ref.name,
-        lost: there.lost + used.reduce((sum, row) => sum + row.lost, 0),
-        loans: there.loans + Math.max(...used.map((row) => row.loans)),
-      });
+      games.set(ref.name, [...(games.get(ref.name) ?? []), overParts(used)]);
     }
   }
-  return [...games.values()]
-    .filter(({ lost }) => lost > 0)
-    .map((one) => ({ ...one, ...wear({ ...one, next: 0 }) }))
-    .sort((a, b) => b.low - a.low);
+  return [...games].map(([name, kits]) => ({ name, ...overKits(kits) })).filter(({ lost }) => lost > 0);
 }
 
 /** How many copies are enough, and what the store holds at the end of the term. */
@@ -205,18 +245,28 @@ export async function copiesIn(at: SchoolHandle, period: Period, termEnds: strin
   const daysLeft = termEnds ? daysBetween(now, termEnds) : 0;
   // Loans go on as they went in the period.
   const next = Math.round((loans / daysOf(period)) * Math.max(0, daysLeft));
-  const parts = byPart(rows).filter(({ material }) => typeof onHand[material] === 'number');
+  const together = byPart(rows);
+  const parts = together.filter(({ material }) => typeof onHand[material] === 'number');
   const offers = await offersOf(
     at,
     parts.map(({ material }) => material),
   );
+  const kindOf = (material: string): string => catalogue.of(material).kind;
+  const wears = await wearsOf(
+    parts.flatMap((part) => {
+      const prior = priorOf(part, together, kindOf);
+      const mine = Math.round(next * (loans ? part.loans / loans : 0));
+      return AHEAD.map((assurance) => wearAsked(part, { next: mine, prior, assurance }));
+    }),
+  );
   const stock = parts
-    .map((part) => {
-      const share = loans ? part.loans / loans : 0;
+    .map((part, i) => {
+      const [few, middle, most] = wears.slice(3 * i, 3 * i + 3).map(({ spares }) => spares);
       return {
         name: catalogue.of(part.material).plural,
         ...ahead(
-          { ...part, next: Math.round(next * share), onHand: onHand[part.material] as number },
+          { material: part.material, onHand: onHand[part.material] as number },
+          [few!, middle!, most!],
           offers.filter((one) => one.material === part.material),
         ),
       };

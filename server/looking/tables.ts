@@ -70,7 +70,7 @@ const TABLES: Readonly<Record<string, Table>> = {
     ]),
   }),
   copies: async (at, period, termEnds) => ({
-    columns: ['kit', 'copies', 'asksPerWeek', 'weeksOut', 'chanceNoneHome', 'copiesNeeded'],
+    columns: ['kit', 'copies', 'asksPerWeek', 'weeksOut', 'chanceNoneHome', 'copiesNeeded', 'fewest', 'most'],
     rows: (await copiesIn(at, period, termEnds)).kits.map((one) => [
       one.name,
       one.copies,
@@ -78,6 +78,8 @@ const TABLES: Readonly<Record<string, Table>> = {
       short(one.weeksOut),
       short(one.chanceNoneHome),
       one.copiesNeeded,
+      one.fewest,
+      one.most,
     ]),
   }),
   stock: async (at, period, termEnds) => ({

@@ -22,6 +22,7 @@ import type { PieceChoice } from '~/core/pack/pack';
 import type { Asked, Pieces, Preview } from '../print/preview';
 import type { PaperName } from '../print/papers';
 import type { Task } from '../print/task';
+import type { Wear, WearAsked } from '~/core/looking/wear';
 import { rememberedBy } from './remembered';
 import type {
   AfternoonTask,
@@ -115,6 +116,8 @@ export const demandsOf = rememberedBy<readonly DemandAsked[], Demand[]>(
 );
 /** What all answers of a school mean together. */
 export const meaningOf = rememberedBy<MeantAsked, Meaning>((asked) => reckon('meant', asked), 16);
+/** How fast these parts go. */
+export const wearsOf = rememberedBy<readonly WearAsked[], Wear[]>((asked) => reckon('wears', asked), 32);
 /** The rung of a variant that makes it likelier to be just right for a child. */
 export const mendedOf = rememberedBy<MendedAsked, Mended | undefined>(
   (asked) => reckon('mended', asked),

@@ -21,6 +21,7 @@ import { canMake, type Can, type CanAsked } from '~/core/kits/can';
 import { round, type Round, type RoundAsked } from '~/core/lending/round';
 import { demandOf, demandOfBand, type Demand } from '~/core/listening/demand';
 import type { LevelAsked } from '~/core/listening/level';
+import { wear, type Wear, type WearAsked } from '~/core/looking/wear';
 import { meaning, type Meaning, type Voice } from '~/core/listening/meaning';
 import { mendedFor, type Mended } from '~/core/listening/next';
 import type { MakingStep } from '~/core/kits/making';
@@ -192,6 +193,8 @@ export const demands = (asked: readonly DemandAsked[]): Demand[] =>
   });
 /** What all answers of a school mean together. */
 export const meant = ({ voices, demands: asks }: MeantAsked): Meaning => meaning(voices, asks);
+/** How fast each of these parts goes. */
+export const wears = (asked: readonly WearAsked[]): Wear[] => asked.map(wear);
 /** The rung of a variant that makes it likelier to be just right for a child. */
 export const mended = ({ ref, ageBand, asked, shift }: MendedAsked): Mended | undefined =>
   mendedFor(open(ref), ageBand, asked, shift);

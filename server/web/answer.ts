@@ -12,6 +12,7 @@ import { bringsMuch, readBody } from './body';
 import { afterFamilies, forFamily } from './first';
 import { roomFor } from './gate';
 import { sayTrouble } from './kind';
+import { doneOnce } from './sent';
 
 /** No page takes longer, whatever is the matter with the database. */
 const LONGEST_MS = 9000;
@@ -60,7 +61,29 @@ export function answerWith(build: ServerBuild): Handler {
         body = read.bytes;
       }
       const whole = body ? new Request(url!, { ...about, body: new Uint8Array(body) }) : request;
-      const work = (): Promise<Response> => application(whole, context);
+      const work = async (): Promise<Response | 'unknown'> => {
+        if (!body) return application(whole, context);
+        const sent = await doneOnce(
+          whole,
+          body,
+          () => application(whole, context),
+          () => Boolean(context.trouble),
+        );
+        if (sent === 'unknown') return sent;
+        return 'answer' in sent ? sent.answer : shownAgain(sent.again);
+      };
+      /** Sends on to a page, in the way in which the asking page understands it. */
+      const shownAgain = (page: string): Promise<Response> => {
+        const form = new URLSearchParams({ page });
+        return application(
+          new Request(new URL(url!.pathname.endsWith('.data') ? '/sent-before.data' : '/sent-before', url!), {
+            method: 'POST',
+            headers: { Origin: url!.origin, 'Content-Type': 'application/x-www-form-urlencoded' },
+            body: form,
+          }),
+          context,
+        );
+      };
       const answer = await Promise.race([
         forFamilies ? forFamily(work) : afterFamilies().then(work),
         pause(url!.pathname.endsWith('.pdf') ? LONGEST_PAPER_MS : LONGEST_MS, undefined, {
@@ -79,6 +102,7 @@ export function answerWith(build: ServerBuild): Handler {
         );
         return sayTrouble(asked, reply, 503, 'busy');
       }
+      if (answer === 'unknown') return sayTrouble(asked, reply, 409, 'twice');
       // What the application could not know: why a page of its own failed.
       if (context.trouble) return sayTrouble(asked, reply, context.trouble.status, context.trouble.kind);
       await send(reply, answer);

@@ -35,7 +35,8 @@ export async function visitor(
     const text = `${message.text()} ${message.location().url}`;
     if (['error', 'warning'].includes(message.type()) && !options.expected?.test(text)) complaints.push(text);
   });
-  page.on('pageerror', (error) => complaints.push(String(error)));
+  // A page that is left while it is still asked for is given up by the router: nobody sees that.
+  page.on('pageerror', (error) => error.name !== 'AbortError' && complaints.push(String(error)));
   return { page, context, complaints };
 }
 

@@ -61,6 +61,9 @@ export class Field {
     return visitor;
   }
 
+  /** Somebody who is not signed in. */
+  stranger = (): Visitor => new Visitor(this.servers[0]!.address);
+
   /** Kills a server, as a power cut would, and starts it again on its port. */
   async killServer(server: number): Promise<void> {
     process.kill(this.servers[server]!.pid, 'SIGKILL');

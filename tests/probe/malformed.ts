@@ -10,7 +10,7 @@ import { listVariants } from '~/data/queries/kits';
 import { listPeople } from '~/data/queries/people';
 import { lendOut } from '../world';
 import { many, type Field, type Row } from './field';
-import { raw } from './visitor';
+import { BUSY_TRIES, raw } from './visitor';
 
 /** Every address there is, with names in place of what stands in it. */
 export function paths(entries: readonly RouteConfigEntry[], base = ''): string[] {
@@ -162,9 +162,6 @@ const NASTY = [
   '__proto__',
   'hasOwnProperty',
 ];
-
-/** So often is asked again where a server has no place. */
-const BUSY_TRIES = 20;
 
 const pickOf = <T>(list: readonly T[], random: Random): T => list[random.whole(0, list.length - 1)]!;
 

@@ -13,6 +13,7 @@ import { malformedRequests } from './malformed';
 import { messagesOnce } from './messages';
 import { archivingWhileAdding, lendingRaces, sentAgain } from './races';
 import { staleForms, undoing } from './stale';
+import { formsTwice } from './twice';
 
 export interface Trial {
   run: (field: Field, size: number) => Promise<Row>;
@@ -24,6 +25,7 @@ export interface Trial {
 export const TRIALS: Record<string, Trial> = {
   lendingRaces: { run: lendingRaces, test: 300, probe: 3000 },
   sentAgain: { run: sentAgain, test: 10, probe: 40 },
+  formsTwice: { run: formsTwice, test: 1, probe: 5 },
   archivingWhileAdding: { run: archivingWhileAdding, test: 6, probe: 40 },
   undoing: { run: undoing, test: 1, probe: 4 },
   staleForms: { run: staleForms, test: 1, probe: 4 },

@@ -1,6 +1,10 @@
 /** A visitor without a browser: keeps cookies, reads the hidden fields of forms, sends them. */
 import { request as httpRequest } from 'node:http';
+import { setTimeout as pause } from 'node:timers/promises';
 import { PASSWORD } from '../world';
+
+/** So often is asked again where a server has no place. */
+export const BUSY_TRIES = 20;
 
 export interface Answer {
   status: number;
@@ -79,8 +83,12 @@ export class Visitor {
   }
 
   async signIn(name: string, password = PASSWORD): Promise<Answer> {
-    const answer = await this.post('/sign-in', { name, password });
-    return answer;
+    // A server that is busy says so: whoever wants to sign in presses again.
+    for (let times = 1; ; times++) {
+      const answer = await this.post('/sign-in', { name, password });
+      if (answer.status !== 503 || times === BUSY_TRIES) return answer;
+      await pause(500);
+    }
   }
 }
 

@@ -1,4 +1,4 @@
-import { Form } from 'react-router';
+import { Form } from '~/app/ui/sending';
 import type { FieldErrors } from '~/core/check/check';
 import { AGE_BANDS } from '~/core/games/kit/types';
 import { ENDS, MAKES, OWN_PLACES, TURN_KINDS, type OwnGame } from '~/core/own/definition';

@@ -1,4 +1,5 @@
-import { Form, useActionData, useSearchParams } from 'react-router';
+import { useActionData, useSearchParams } from 'react-router';
+import { Form } from '~/app/ui/sending';
 import type { AgeBand, Params } from '~/core/games/kit/types';
 import type { FieldErrors } from '~/core/check/check';
 import { Button, ButtonLink, useSending } from '~/app/ui/Button';

@@ -1,4 +1,5 @@
-import { data, Form, redirect } from 'react-router';
+import { data, redirect } from 'react-router';
+import { Form } from '~/app/ui/sending';
 import type { FieldErrors } from '~/core/check/check';
 import type { OwnGame } from '~/core/own/definition';
 import { showable } from '~/core/own/check';

@@ -1,4 +1,5 @@
-import { data, Form, Link, redirect } from 'react-router';
+import { data, Link, redirect } from 'react-router';
+import { Form } from '~/app/ui/sending';
 import { ownGameId } from '~/core/own/ids';
 import { keepOwnGame } from '~/server/games/own';
 import { MOST_BYTES } from '~/server/games/read';

@@ -1,4 +1,5 @@
-import { data, Form, redirect, useSearchParams } from 'react-router';
+import { data, redirect, useSearchParams } from 'react-router';
+import { Form } from '~/app/ui/sending';
 import { showTag } from '~/core/kits/tag';
 import { count } from '~/core/words/numbers';
 import { copiesAtSchool } from '~/data/queries/desk';

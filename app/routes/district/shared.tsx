@@ -1,4 +1,5 @@
-import { data, Form, Link, redirect, useSearchParams } from 'react-router';
+import { data, Link, redirect, useSearchParams } from 'react-router';
+import { Form } from '~/app/ui/sending';
 import type { ReactNode } from 'react';
 import { SHARED_NAMES, type SharedKind } from '~/core/kits/shared';
 import { aboutLanguage } from '~/core/words/languages';

@@ -1,6 +1,6 @@
 /** Building copies of a kit that are made elsewhere: how many, and what the store lacks for them. */
 import { useState } from 'react';
-import { Form } from 'react-router';
+import { Form } from '~/app/ui/sending';
 import { buy, packsIn } from '~/core/kits/buy';
 import type { NamedOffer } from '~/core/kits/can';
 import { MOST_COPIES } from '~/core/kits/forms';

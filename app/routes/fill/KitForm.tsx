@@ -1,5 +1,5 @@
 import type { GameRef } from '~/core/own/made';
-import { Form } from 'react-router';
+import { Form } from '~/app/ui/sending';
 import type { FieldErrors } from '~/core/check/check';
 import { AGE_BANDS, placesOf, type AgeBand, type Params } from '~/core/games/kit/types';
 import { recipeOf, type Recipe, type Swaps } from '~/core/kits/recipe';

@@ -1,5 +1,5 @@
 /** What can hurt in a kit, with thresholds and sources, whom it must not go to, and its nearest safe version. */
-import { Form } from 'react-router';
+import { Form } from '~/app/ui/sending';
 import { against, HAZARDS, hazardWords, type Hazard, type SaferKit } from '~/core/kits/safety';
 import { listed } from '~/core/words/numbers';
 import { useCatalogue } from '~/app/ui/catalogue';

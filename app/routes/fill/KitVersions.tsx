@@ -1,5 +1,5 @@
 /** Copies that were built by an earlier version of the kit, and what brings them up to date. */
-import { Form } from 'react-router';
+import { Form } from '~/app/ui/sending';
 import { showTag } from '~/core/kits/tag';
 import { showDay } from '~/core/lending/due';
 import { count } from '~/core/words/numbers';

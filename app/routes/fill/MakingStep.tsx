@@ -1,6 +1,6 @@
 /** One step of a build run as a helper sees it: what to do, and what can be pressed. */
 import { useState } from 'react';
-import { Form } from 'react-router';
+import { Form } from '~/app/ui/sending';
 import styled from 'styled-components';
 import { countedBy, STAGES, stageOf, type StageId, type StepId } from '~/core/kits/making';
 import { showTag } from '~/core/kits/tag';

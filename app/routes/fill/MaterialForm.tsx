@@ -1,5 +1,5 @@
 /** What a kind of part is: its names, its size, what it is made of and what it can stand in for. */
-import { Form } from 'react-router';
+import { Form } from '~/app/ui/sending';
 import type { FieldErrors } from '~/core/check/check';
 import { bodyOf, type MaterialFlag } from '~/core/materials/catalogue';
 import {

@@ -1,4 +1,4 @@
-import { Form } from 'react-router';
+import { Form } from '~/app/ui/sending';
 import { checkForm, type FieldErrors } from '~/core/check/check';
 import { afternoonSchema, type AfternoonAsked } from '~/core/pack/afternoon';
 import { findKit } from '~/data/queries/kits';

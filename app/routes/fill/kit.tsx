@@ -1,4 +1,5 @@
-import { data, Form, Link, redirect, useSearchParams } from 'react-router';
+import { data, Link, redirect, useSearchParams } from 'react-router';
+import { Form } from '~/app/ui/sending';
 import { checkForm, type FieldErrors } from '~/core/check/check';
 import { AGE_BANDS } from '~/core/games/kit/types';
 import { buildSchema, kitAbout } from '~/core/kits/forms';

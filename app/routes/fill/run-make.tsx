@@ -1,4 +1,5 @@
-import { data, Form, redirect } from 'react-router';
+import { data, redirect } from 'react-router';
+import { Form } from '~/app/ui/sending';
 import { countedBy, isSettled, STAGE_IDS, STAGES, stageOf, type StageId } from '~/core/kits/making';
 import { readTag, showTag } from '~/core/kits/tag';
 import { count } from '~/core/words/numbers';

@@ -1,4 +1,5 @@
-import { data, Form, Link, redirect } from 'react-router';
+import { data, Link, redirect } from 'react-router';
+import { Form } from '~/app/ui/sending';
 import { checkForm, type FieldErrors } from '~/core/check/check';
 import { shareOut, type Can } from '~/core/kits/can';
 import { MOST_IN_RUN, packLanguages, runSchema } from '~/core/kits/forms';

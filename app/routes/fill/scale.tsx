@@ -1,4 +1,5 @@
-import { data, Form, redirect, useSearchParams } from 'react-router';
+import { data, redirect, useSearchParams } from 'react-router';
+import { Form } from '~/app/ui/sending';
 import styled from 'styled-components';
 import { checkForm, type FieldErrors } from '~/core/check/check';
 import { scaleSchema } from '~/core/kits/forms';

@@ -1,4 +1,5 @@
-import { data, Form, Link, useSearchParams } from 'react-router';
+import { data, Link, useSearchParams } from 'react-router';
+import { Form } from '~/app/ui/sending';
 import { checkForm, type FieldErrors } from '~/core/check/check';
 import { countSchema, storable } from '~/core/kits/store';
 import { catalogueNow } from '~/data/queries/materials';

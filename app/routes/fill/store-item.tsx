@@ -1,4 +1,5 @@
-import { data, Form, redirect, useSearchParams } from 'react-router';
+import { data, redirect, useSearchParams } from 'react-router';
+import { Form } from '~/app/ui/sending';
 import { checkForm, type FieldErrors } from '~/core/check/check';
 import { moveSchema, placeSchema, storable, storeOfferSchema, WRITTEN } from '~/core/kits/store';
 import type { Catalogue } from '~/core/materials/school';

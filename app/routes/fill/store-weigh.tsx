@@ -1,5 +1,6 @@
 import { useState } from 'react';
-import { data, Form, redirect, useSearchParams } from 'react-router';
+import { data, redirect, useSearchParams } from 'react-router';
+import { Form } from '~/app/ui/sending';
 import { storable } from '~/core/kits/store';
 import { learnUnit, weigh } from '~/core/kits/weigh';
 import { count } from '~/core/words/numbers';

@@ -1,4 +1,4 @@
-import { Form } from 'react-router';
+import { Form } from '~/app/ui/sending';
 import type { FieldErrors } from '~/core/check/check';
 import { showDay } from '~/core/lending/due';
 import type { DaysInFile } from '~/core/lending/ical';

@@ -1,4 +1,4 @@
-import { Form } from 'react-router';
+import { Form } from '~/app/ui/sending';
 import type { FieldErrors } from '~/core/check/check';
 import { BREAKS, weekdayName, type CalendarRules } from '~/core/lending/calendar';
 import { Button, useSending } from '~/app/ui/Button';

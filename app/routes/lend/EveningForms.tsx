@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { Form } from 'react-router';
+import { Form } from '~/app/ui/sending';
 import type { FieldErrors } from '~/core/check/check';
 import { MOST } from '~/core/evening/plan';
 import { AGE_BANDS } from '~/core/games/kit/types';

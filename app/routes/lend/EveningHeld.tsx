@@ -1,4 +1,5 @@
-import { Form, Link } from 'react-router';
+import { Link } from 'react-router';
+import { Form } from '~/app/ui/sending';
 import type { FieldErrors } from '~/core/check/check';
 import { count } from '~/core/words/numbers';
 import { ShareFigure } from '~/app/desk/ShareFigure';

@@ -1,4 +1,4 @@
-import { Form } from 'react-router';
+import { Form } from '~/app/ui/sending';
 import { showDay } from '~/core/lending/due';
 import { REPLY_WORDS, STATE_WORDS } from '~/core/lending/outbox';
 import type { MessageState, ReplyKind } from '~/core/lending/reminders';

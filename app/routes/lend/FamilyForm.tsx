@@ -1,5 +1,5 @@
 import type { ReactNode } from 'react';
-import { Form } from 'react-router';
+import { Form } from '~/app/ui/sending';
 import type { FieldErrors } from '~/core/check/check';
 import { CHANNELS, type Channel, type FamilyFields } from '~/core/lending/families';
 import { aboutLanguage } from '~/core/words/languages';

@@ -1,5 +1,6 @@
 import { useState } from 'react';
-import { Form, Link, useFetcher } from 'react-router';
+import { Link } from 'react-router';
+import { Form, useFetcher } from '~/app/ui/sending';
 import type { Heard } from '~/core/lending/hall';
 import { showDay } from '~/core/lending/due';
 import { showTag } from '~/core/kits/tag';

@@ -1,5 +1,6 @@
 import { useState } from 'react';
-import { Form, useNavigate } from 'react-router';
+import { useNavigate } from 'react-router';
+import { Form } from '~/app/ui/sending';
 import { showDay } from '~/core/lending/due';
 import { showTag } from '~/core/kits/tag';
 import { count } from '~/core/words/numbers';

@@ -1,5 +1,6 @@
 import { useEffect, useRef } from 'react';
-import { Form, useSearchParams, useSubmit } from 'react-router';
+import { useSearchParams } from 'react-router';
+import { Form, useSubmit } from '~/app/ui/sending';
 import { showDay } from '~/core/lending/due';
 import { showTag } from '~/core/kits/tag';
 import { aboutLanguage } from '~/core/words/languages';

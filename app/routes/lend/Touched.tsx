@@ -1,4 +1,4 @@
-import { Form } from 'react-router';
+import { Form } from '~/app/ui/sending';
 import { showTag } from '~/core/kits/tag';
 import { reasonOf } from '~/core/lending/calendar';
 import { showDay } from '~/core/lending/due';

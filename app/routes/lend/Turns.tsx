@@ -1,4 +1,5 @@
-import { Form, Link, useSubmit } from 'react-router';
+import { Link } from 'react-router';
+import { Form, useSubmit } from '~/app/ui/sending';
 import { rehearsedBy, type EveningPlan, type Rehearsed } from '~/core/evening/plan';
 import type { Rotation } from '~/core/evening/rotation';
 import { count } from '~/core/words/numbers';

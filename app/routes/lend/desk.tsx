@@ -1,5 +1,6 @@
 import { useState } from 'react';
-import { data, Form, Link, redirect, useSearchParams, useSubmit } from 'react-router';
+import { data, Link, redirect, useSearchParams } from 'react-router';
+import { Form, useSubmit } from '~/app/ui/sending';
 import { lackOf } from '~/core/kits/lacking';
 import { against, HAZARDS, hazardsOf, hazardWords } from '~/core/kits/safety';
 import { daysBetween, dueWords, LOAN_DAYS, showDay } from '~/core/lending/due';

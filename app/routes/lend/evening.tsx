@@ -1,5 +1,6 @@
 import { useState } from 'react';
-import { data, Form, redirect } from 'react-router';
+import { data, redirect } from 'react-router';
+import { Form } from '~/app/ui/sending';
 import { checkJson, type FieldErrors } from '~/core/check/check';
 import { clockTime, planSchema, shortfalls, startFrom, timesOf, writeHelpers } from '~/core/evening/plan';
 import { ALL } from '~/core/lending/choices';

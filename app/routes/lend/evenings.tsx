@@ -1,4 +1,5 @@
-import { data, Form, Link, redirect } from 'react-router';
+import { data, Link, redirect } from 'react-router';
+import { Form } from '~/app/ui/sending';
 import type { FieldErrors } from '~/core/check/check';
 import { emptyPlan } from '~/core/evening/plan';
 import { showDay } from '~/core/lending/due';

@@ -1,5 +1,6 @@
 import { useState } from 'react';
-import { data, Form, Link, redirect, useSearchParams } from 'react-router';
+import { data, Link, redirect, useSearchParams } from 'react-router';
+import { Form } from '~/app/ui/sending';
 import type { FieldErrors } from '~/core/check/check';
 import { showDay } from '~/core/lending/due';
 import { checkFamily, type FamilyFields } from '~/core/lending/families';

@@ -1,5 +1,6 @@
 import { useEffect, useRef, useState } from 'react';
-import { Form, redirect } from 'react-router';
+import { redirect } from 'react-router';
+import { Form } from '~/app/ui/sending';
 import styled from 'styled-components';
 import { showTag } from '~/core/kits/tag';
 import { count } from '~/core/words/numbers';

@@ -1,5 +1,6 @@
 import { useState } from 'react';
-import { data, Form, redirect, useSearchParams } from 'react-router';
+import { data, redirect, useSearchParams } from 'react-router';
+import { Form } from '~/app/ui/sending';
 import { checkForm } from '~/core/check/check';
 import { keepingSchema, keptSince } from '~/core/lending/keeping';
 import { showDay } from '~/core/lending/due';

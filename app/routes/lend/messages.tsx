@@ -1,4 +1,5 @@
-import { data, Form, Link, redirect, useSearchParams } from 'react-router';
+import { data, Link, redirect, useSearchParams } from 'react-router';
+import { Form } from '~/app/ui/sending';
 import { showDay } from '~/core/lending/due';
 import { REPLY_WORDS, STATE_WORDS } from '~/core/lending/outbox';
 import type { MessageState } from '~/core/lending/reminders';
@@ -10,6 +11,7 @@ import { byIntent } from '~/server/forms';
 import { isId } from '~/server/ids';
 import { doEvening, enqueueMessages } from '~/server/lending/jobs';
 import { messagesOf } from '~/server/lending/evening';
+import { eveningHour } from '~/server/lending/hour';
 import { requireRole } from '~/server/people/session';
 import { today as todayAtSchool } from '~/server/today';
 import { LendWays } from '~/app/desk/LendWays';
@@ -56,6 +58,7 @@ export async function loader({ request }: Route.LoaderArgs) {
       address: `/a/${linkKey}`,
     })),
     tonight: tonight.length,
+    hour: eveningHour(),
     paper: paper.found,
     held: held.found,
   };
@@ -101,7 +104,7 @@ export async function action({ request }: Route.ActionArgs) {
 type Message = Route.ComponentProps['loaderData']['messages'][number];
 
 export default function Messages({ loaderData, actionData }: Route.ComponentProps) {
-  const { messages, first, found, tonight, paper, held } = loaderData;
+  const { messages, first, found, tonight, hour, paper, held } = loaderData;
   const [search] = useSearchParams();
   const busy = useSending();
   return (
@@ -145,7 +148,7 @@ export default function Messages({ loaderData, actionData }: Route.ComponentProp
               </Form>
             }
           >
-            {count(tonight, 'family is', 'families are')} told something after five o’clock.
+            {count(tonight, 'family is', 'families are')} told something after {hour}.
           </Said>
         )}
         {messages.length === 0 ? (

@@ -1,4 +1,5 @@
-import { data, Form, useFetcher } from 'react-router';
+import { data } from 'react-router';
+import { Form, useFetcher } from '~/app/ui/sending';
 import { visible } from '~/core/check/keepable';
 import { findGame } from '~/core/games/shelf';
 import { TURNS } from '~/core/rehearse/rehearsal';

@@ -1,5 +1,6 @@
 import { useState } from 'react';
-import { data, Form, Link, redirect } from 'react-router';
+import { data, Link, redirect } from 'react-router';
+import { Form } from '~/app/ui/sending';
 import { checkJson, type FieldErrors } from '~/core/check/check';
 import { visible } from '~/core/check/keepable';
 import { AGE_BANDS } from '~/core/games/kit/types';

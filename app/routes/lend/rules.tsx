@@ -1,4 +1,5 @@
-import { data, Form, redirect, useSearchParams } from 'react-router';
+import { data, redirect, useSearchParams } from 'react-router';
+import { Form } from '~/app/ui/sending';
 import { checkJson, type FieldErrors } from '~/core/check/check';
 import { weekdayName } from '~/core/lending/calendar';
 import { lendingSchema, rulesInWords, UNCHECKED } from '~/core/lending/rules';

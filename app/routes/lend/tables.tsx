@@ -1,4 +1,5 @@
-import { data, Form, Link, redirect, useSearchParams } from 'react-router';
+import { data, Link, redirect, useSearchParams } from 'react-router';
+import { Form } from '~/app/ui/sending';
 import type { FieldErrors } from '~/core/check/check';
 import { visible } from '~/core/check/keepable';
 import { daysBetween, showDay } from '~/core/lending/due';

@@ -1,4 +1,5 @@
-import { data, Form, Link, redirect, useSearchParams } from 'react-router';
+import { data, Link, redirect, useSearchParams } from 'react-router';
+import { Form } from '~/app/ui/sending';
 import { showDay } from '~/core/lending/due';
 import { showTag } from '~/core/kits/tag';
 import { aboutLanguage } from '~/core/words/languages';

@@ -1,4 +1,5 @@
-import { Form, Link } from 'react-router';
+import { Link } from 'react-router';
+import { Form } from '~/app/ui/sending';
 import styled from 'styled-components';
 import { aboutLanguage } from '~/core/words/languages';
 import { count } from '~/core/words/numbers';

@@ -1,5 +1,6 @@
 import { useState } from 'react';
-import { Link, useFetcher } from 'react-router';
+import { Link } from 'react-router';
+import { Form, useFetcher } from '~/app/ui/sending';
 import styled from 'styled-components';
 import { showTag } from '~/core/kits/tag';
 import { aboutLanguage } from '~/core/words/languages';
@@ -129,12 +130,12 @@ function Picture({ id, of }: { id: string; of: string }) {
       <a href={`/listen/pictures/${id}`}>
         <img src={`/listen/pictures/${id}`} alt={`What a child of ${of} made`} loading="lazy" />
       </a>
-      <fetcher.Form method="post" action="/listen">
+      <Form by={fetcher} method="post" action="/listen">
         <input type="hidden" name="picture" value={id} />
         <Button type="submit" quiet name="intent" value="dropPicture" isPending={fetcher.state !== 'idle'}>
           Delete this picture
         </Button>
-      </fetcher.Form>
+      </Form>
     </Row>
   );
 }
@@ -195,7 +196,7 @@ function LineBack({ voice, thanks }: { voice: Voiced; thanks: string }) {
       </div>
     );
   return (
-    <fetcher.Form method="post" action="/listen">
+    <Form by={fetcher} method="post" action="/listen">
       <Stack $gap="0.6rem">
         <input type="hidden" name="answer" value={voice.id} />
         <TextBox
@@ -219,6 +220,6 @@ function LineBack({ voice, thanks }: { voice: Voiced; thanks: string }) {
           </Button>
         </Row>
       </Stack>
-    </fetcher.Form>
+    </Form>
   );
 }

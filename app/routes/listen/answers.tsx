@@ -1,4 +1,5 @@
-import { data, Form, Link, useSearchParams } from 'react-router';
+import { data, Link, useSearchParams } from 'react-router';
+import { Form } from '~/app/ui/sending';
 import { visible } from '~/core/check/keepable';
 import { aboutLanguage } from '~/core/words/languages';
 import { count, listed, share } from '~/core/words/numbers';

@@ -1,4 +1,5 @@
-import { data, Form, redirect } from 'react-router';
+import { data, redirect } from 'react-router';
+import { Form } from '~/app/ui/sending';
 import styled from 'styled-components';
 import { AGAIN, gameField, HOW, type Again, type How } from '~/core/listening/answer';
 import { showDay } from '~/core/lending/due';

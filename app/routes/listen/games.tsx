@@ -46,7 +46,7 @@ export async function loader({ request }: Route.LoaderArgs) {
 export default function Games({ loaderData }: Route.ComponentProps) {
   const { games, tenths } = loaderData;
   const answers = tenths.reduce((sum, one) => sum + one.answers, 0);
-  const off = tenths.filter(isOff);
+  const off = tenths.filter((one) => isOff(one, tenths.length));
   return (
     <Wide>
       <Stack>

@@ -1,5 +1,6 @@
 import { useEffect, useRef, useState } from 'react';
-import { data, useFetcher } from 'react-router';
+import { data } from 'react-router';
+import { Form, useFetcher } from '~/app/ui/sending';
 import { visible } from '~/core/check/keepable';
 import { showTag } from '~/core/kits/tag';
 import { readSlip, readSlipNumber, slipSentence } from '~/core/listening/slip';
@@ -155,7 +156,8 @@ function OneSlip({ start, onKept }: { start: string; onKept: (slip: Typed) => vo
     (long && reading && !reading.ok ? reading.problem : undefined);
   return (
     <Panel aria-label="Type in a paper slip">
-      <keeper.Form
+      <Form
+        by={keeper}
         method="post"
         onSubmit={(event) => {
           // Enter on a slip that is not whole yet keeps nothing, and takes nothing away.
@@ -202,7 +204,7 @@ function OneSlip({ start, onKept }: { start: string; onKept: (slip: Typed) => vo
             <Faint role="status">{reading?.ok ? slipSentence(reading, about!.games) : ''}</Faint>
           </Row>
         </Stack>
-      </keeper.Form>
+      </Form>
     </Panel>
   );
 }
@@ -216,7 +218,7 @@ function Kept({ slip, onBack }: { slip: Typed; onBack: () => void }) {
     onBack();
   }, [fetcher.data, slip.id, onBack]);
   return (
-    <fetcher.Form method="post">
+    <Form by={fetcher} method="post">
       <input type="hidden" name="answer" value={slip.id} />
       <Row style={{ alignItems: 'center' }}>
         <span>{slip.sentence}</span>
@@ -225,6 +227,6 @@ function Kept({ slip, onBack }: { slip: Typed; onBack: () => void }) {
         </Button>
         {fetcher.data?.problem && <span role="alert">{fetcher.data.problem}</span>}
       </Row>
-    </fetcher.Form>
+    </Form>
   );
 }

@@ -1,4 +1,5 @@
-import { data, Form, redirect, useSearchParams } from 'react-router';
+import { data, redirect, useSearchParams } from 'react-router';
+import { Form } from '~/app/ui/sending';
 import { randomUUID } from 'node:crypto';
 import { visible } from '~/core/check/keepable';
 import { mayAnswer } from '~/core/lending/due';

@@ -1,4 +1,5 @@
-import { Form, Link } from 'react-router';
+import { Link } from 'react-router';
+import { Form } from '~/app/ui/sending';
 import { lackOf } from '~/core/kits/lacking';
 import { showTag } from '~/core/kits/tag';
 import { Button } from '~/app/ui/Button';

@@ -58,17 +58,21 @@ export default function HowManyCopies({ loaderData }: Route.ComponentProps) {
               ]
                 .filter(Boolean)
                 .join(' ')}
-              how="Asks are loans that began and wishes that came to nothing. Bags are away from lending until they are home, and two days more to be counted and mended. Erlang’s loss formula; enough means that one ask in ten finds none at home. Families that saw an empty shelf and asked for nothing are not counted, so the true need may be higher."
+              how="Asks are loans that began and wishes that came to nothing. A family has a kit once: asked for is what those who have not had it will ask for, if it goes on like this. Bags are away from lending until they are home, and two days more to be counted and mended; those still out count for as long as they have been. Where bags go out on one day of the week, families ask together; elsewhere one by one (Erlang’s loss formula). Enough means that one ask in ten finds none at home; in brackets what nine in ten schools with these numbers would need. Families that saw an empty shelf and asked for nothing are not counted, so the true need may be higher."
               csv={tableFile('copies', period)}
               rows={kits}
               rowKey={({ kitId }) => kitId}
               columns={[
                 { head: 'Kit', cell: ({ name }) => name },
                 { head: 'Copies', cell: ({ copies }) => copies },
-                { head: 'Asks a week', cell: ({ asksPerWeek }) => asksPerWeek.toFixed(1) },
+                { head: 'Asks a week to come', cell: ({ asksPerWeek }) => asksPerWeek.toFixed(1) },
                 { head: 'Weeks away', cell: ({ weeksOut }) => weeksOut.toFixed(1) },
                 { head: 'None home', cell: ({ chanceNoneHome }) => share(chanceNoneHome) },
-                { head: 'Enough', cell: ({ copiesNeeded }) => copiesNeeded },
+                {
+                  head: 'Enough',
+                  cell: ({ copiesNeeded, fewest, most }) =>
+                    fewest === most ? copiesNeeded : `${copiesNeeded} (${fewest} to ${most})`,
+                },
                 {
                   head: 'What to do',
                   cell: ({ change }) =>

@@ -1,4 +1,5 @@
-import { data, Form, redirect } from 'react-router';
+import { data, redirect } from 'react-router';
+import { Form } from '~/app/ui/sending';
 import { findPasswordLink, spendPasswordLink } from '~/data/queries/sessions';
 import { mayTryLink } from '~/server/limits';
 import { hashPassword } from '~/server/people/password';

@@ -1,4 +1,5 @@
-import { Form, redirect } from 'react-router';
+import { redirect } from 'react-router';
+import { Form } from '~/app/ui/sending';
 import { ROLE_NAMES } from '~/core/people/role';
 import { openSchool, schoolsOf } from '~/data/queries/sessions';
 import { isId } from '~/server/ids';

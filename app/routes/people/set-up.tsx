@@ -1,5 +1,6 @@
 import { getLocalTimeZone } from '@internationalized/date';
-import { data, Form, redirect } from 'react-router';
+import { data, redirect } from 'react-router';
+import { Form } from '~/app/ui/sending';
 import { checkForm } from '~/core/check/check';
 import { isTimeZone, languagesIn, NO_TIME_ZONE, setUpSchema, timeZones } from '~/core/lending/school';
 import { setUpSchool, whoseDoor } from '~/data/queries/schools';

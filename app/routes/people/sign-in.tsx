@@ -1,5 +1,6 @@
 import { useEffect } from 'react';
-import { data, Form, redirect } from 'react-router';
+import { data, redirect } from 'react-router';
+import { Form } from '~/app/ui/sending';
 import { checkForm } from '~/core/check/check';
 import { visible } from '~/core/check/keepable';
 import { signInSchema } from '~/core/people/forms';

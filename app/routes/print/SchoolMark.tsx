@@ -1,4 +1,4 @@
-import { Form } from 'react-router';
+import { Form } from '~/app/ui/sending';
 import { Button, useSending } from '~/app/ui/Button';
 import { FileBox } from '~/app/ui/fields';
 import { Faint, Row, Stack } from '~/app/ui/Page';

@@ -1,5 +1,6 @@
 import { useEffect, useState } from 'react';
-import { Form, redirect, useRevalidator } from 'react-router';
+import { redirect, useRevalidator } from 'react-router';
+import { Form } from '~/app/ui/sending';
 import styled from 'styled-components';
 import type { JobProgress } from '~/core/pack/order';
 import { count } from '~/core/words/numbers';

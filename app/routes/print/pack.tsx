@@ -1,5 +1,6 @@
 import { useRef, type FormEvent } from 'react';
-import { data, Form, Link, redirect, useNavigation, useSubmit } from 'react-router';
+import { data, Link, redirect, useNavigation } from 'react-router';
+import { Form, useSubmit } from '~/app/ui/sending';
 import { showTag } from '~/core/kits/tag';
 import { aboutLanguage } from '~/core/words/languages';
 import { count } from '~/core/words/numbers';

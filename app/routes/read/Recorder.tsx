@@ -1,5 +1,5 @@
 import { startTransition, useEffect, useRef, useState } from 'react';
-import { useFetcher } from 'react-router';
+import { useFetcher } from '~/app/ui/sending';
 import styled from 'styled-components';
 import { MOST_SECONDS } from '~/core/words/invitation';
 import { Sound } from '~/app/ui/Sound';

@@ -1,4 +1,5 @@
-import { data, Form, Link, redirect } from 'react-router';
+import { data, Link, redirect } from 'react-router';
+import { Form } from '~/app/ui/sending';
 import styled from 'styled-components';
 import { visible } from '~/core/check/keepable';
 import { PART_NAMES } from '~/core/pack/desk';

@@ -1,5 +1,6 @@
 import { useState } from 'react';
-import { data, Form, redirect, useSearchParams, useSubmit } from 'react-router';
+import { data, redirect, useSearchParams } from 'react-router';
+import { Form, useSubmit } from '~/app/ui/sending';
 import { readCards } from '~/core/cards/deck';
 import { visible } from '~/core/check/keepable';
 import { daysBetween, dueWords, showDay } from '~/core/lending/due';

@@ -1,4 +1,5 @@
-import { Form, Link, data, useSearchParams } from 'react-router';
+import { Link, data, useSearchParams } from 'react-router';
+import { Form } from '~/app/ui/sending';
 import { dueWords, showDay } from '~/core/lending/due';
 import { showTag } from '~/core/kits/tag';
 import { catalogueNow } from '~/data/queries/materials';

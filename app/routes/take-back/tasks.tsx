@@ -1,4 +1,5 @@
-import { data, Form, Link, redirect, useSearchParams } from 'react-router';
+import { data, Link, redirect, useSearchParams } from 'react-router';
+import { Form } from '~/app/ui/sending';
 import { lackOf } from '~/core/kits/lacking';
 import { showTag } from '~/core/kits/tag';
 import { count, listed } from '~/core/words/numbers';

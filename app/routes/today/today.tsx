@@ -13,14 +13,15 @@ import { requireRole } from '~/server/people/session';
 import { today as todayAtSchool } from '~/server/today';
 import { ButtonLink } from '~/app/ui/Button';
 import { Said } from '~/app/ui/Notices';
+import { EVENING_HOUR, eveningHour } from '~/server/lending/hour';
 import { Faint, Heading, Wide } from '~/app/ui/Page';
 import { color, type } from '~/app/ui/theme';
 import type { Route } from './+types/today';
 
 export const meta: Route.MetaFunction = () => [{ title: 'Today · Fern Basket' }];
 
-/** Families hear from five o'clock on; from this hour on what they have not heard is late. */
-const LATE_HOUR = 18;
+/** So many hours after families should have heard, what they have not heard is late. */
+const LATE_HOURS = 1;
 
 export async function loader({ request }: Route.LoaderArgs) {
   const { at, role, name, ofDistrict } = await requireRole(request, 'coordinator', 'helper', 'reader');
@@ -33,7 +34,8 @@ export async function loader({ request }: Route.LoaderArgs) {
   return {
     name,
     today,
-    late: role === 'coordinator' && fromDate(now(), at.timeZone).hour >= LATE_HOUR,
+    late: role === 'coordinator' && fromDate(now(), at.timeZone).hour >= EVENING_HOUR + LATE_HOURS,
+    hour: eveningHour(),
     backup: backup?.told.startsWith('failed') ? backup.told : undefined,
     tasks: dayWork(day, role).map(({ roles: _, ...task }) => task),
     tonight: tonight && {
@@ -78,7 +80,7 @@ const Notebook = styled.ol`
 `;
 
 export default function Today({ loaderData }: Route.ComponentProps) {
-  const { name, today, tasks, tonight, late, backup } = loaderData;
+  const { name, today, tasks, tonight, late, hour, backup } = loaderData;
   return (
     <Wide>
       <Heading title={`${showDay(today)}: what there is to do, ${name}`}>
@@ -125,8 +127,8 @@ export default function Today({ loaderData }: Route.ComponentProps) {
                 {tonight.families === 0
                   ? 'Nothing is due that was not said before.'
                   : late
-                    ? 'It should have been said after five o’clock. It is tried again by itself until midnight; under Messages you can say it now.'
-                    : `After five o’clock, without your doing.${tonight.onPaper ? ` ${count(tonight.onPaper, 'of them')} on paper, to print tomorrow.` : ''}${tonight.held ? ` ${count(tonight.held, 'message is', 'messages are')} held back: the wording is not checked.` : ''}`}
+                    ? `It should have been said after ${hour}. It is tried again by itself until midnight; under Messages you can say it now.`
+                    : `After ${hour}, without your doing.${tonight.onPaper ? ` ${count(tonight.onPaper, 'of them')} on paper, to print tomorrow.` : ''}${tonight.held ? ` ${count(tonight.held, 'message is', 'messages are')} held back: the wording is not checked.` : ''}`}
               </p>
             </div>
             {tonight.families > 0 && (

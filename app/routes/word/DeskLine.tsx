@@ -1,5 +1,6 @@
 import { useEffect, useState } from 'react';
-import { Link, useFetcher, useSearchParams } from 'react-router';
+import { Link, useSearchParams } from 'react-router';
+import { useFetcher } from '~/app/ui/sending';
 import styled from 'styled-components';
 import type { DeskLine as Read } from '~/core/pack/desk';
 import { schoolsWord, wordsChanged, type LineState, type Voice as Word } from '~/core/words/checks';

@@ -1,5 +1,5 @@
 import { useEffect, useState } from 'react';
-import { useFetcher } from 'react-router';
+import { useFetcher } from '~/app/ui/sending';
 import styled from 'styled-components';
 import { aboutLanguage, type Language } from '~/core/words/languages';
 import { faultsOfLine } from '~/core/words/line';

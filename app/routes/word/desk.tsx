@@ -1,4 +1,5 @@
-import { data, Form, type ShouldRevalidateFunction } from 'react-router';
+import { data, type ShouldRevalidateFunction } from 'react-router';
+import { Form } from '~/app/ui/sending';
 import styled from 'styled-components';
 import { visible } from '~/core/check/keepable';
 import type { Variant } from '~/core/games/kit/game';

@@ -1,5 +1,6 @@
 import { useState } from 'react';
-import { data, Form, redirect, useSearchParams, type ShouldRevalidateFunction } from 'react-router';
+import { data, redirect, useSearchParams, type ShouldRevalidateFunction } from 'react-router';
+import { Form } from '~/app/ui/sending';
 import type { FieldErrors } from '~/core/check/check';
 import { visible } from '~/core/check/keepable';
 import { argumentsIn } from '~/core/words/inspect';

@@ -1,5 +1,6 @@
 import { createHash } from 'node:crypto';
-import { data, Form, redirect, useSearchParams } from 'react-router';
+import { data, redirect, useSearchParams } from 'react-router';
+import { Form } from '~/app/ui/sending';
 import styled from 'styled-components';
 import { SHELF } from '~/core/games/shelf';
 import { homeOf } from '~/core/lending/school';

@@ -1,5 +1,6 @@
 import { useState } from 'react';
-import { Form, Link, useFetcher } from 'react-router';
+import { Link } from 'react-router';
+import { Form, useFetcher } from '~/app/ui/sending';
 import { findProof } from '~/data/queries/proofs';
 import { lineNow } from '~/data/queries/wording';
 import { aboutLanguage } from '~/core/words/languages';

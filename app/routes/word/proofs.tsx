@@ -1,4 +1,5 @@
-import { data, Form, Link, redirect } from 'react-router';
+import { data, Link, redirect } from 'react-router';
+import { Form } from '~/app/ui/sending';
 import { homeOf } from '~/core/lending/school';
 import { aboutLanguage } from '~/core/words/languages';
 import { findKit, listKits } from '~/data/queries/kits';

@@ -1,4 +1,5 @@
-import { data, Form, useSearchParams } from 'react-router';
+import { data, useSearchParams } from 'react-router';
+import { Form } from '~/app/ui/sending';
 import { checkForm, type FieldErrors } from '~/core/check/check';
 import { homeOf } from '~/core/lending/school';
 import { SHELF } from '~/core/games/shelf';

@@ -7,6 +7,9 @@ export const trouble: Messages = {
   'busy.title': 'Hay mucha gente aquí ahora mismo',
   'busy.text':
     'Esta página no pudo prepararse a tiempo. Lo que se guardó antes está a salvo. Esperen unos segundos y vuelvan a intentarlo.',
+  'twice.title': 'Ya se envió',
+  'twice.text':
+    'Esto ya se había enviado y todavía no se sabe si se hizo. No se hizo por segunda vez. Abran la página de nuevo y miren antes de enviarlo otra vez.',
   'empty.title': 'Todavía no está listo',
   'empty.text':
     'Los datos de esta escuela no están preparados para esta versión. Quien cuida el servidor lo hace con una orden: npm run migrate.',

@@ -7,6 +7,9 @@ export const trouble: Messages = {
   'busy.title': 'Há muitas pessoas aqui agora',
   'busy.text':
     'Esta página não pôde ser preparada a tempo. O que foi guardado antes está seguro. Esperem alguns segundos e tentem de novo.',
+  'twice.title': 'Já foi enviado',
+  'twice.text':
+    'Isto já tinha sido enviado e ainda não se sabe se foi feito. Não foi feito uma segunda vez. Abra a página de novo e veja antes de enviar outra vez.',
   'empty.title': 'Ainda não está pronto',
   'empty.text':
     'Os registros desta escola não foram preparados para esta versão. Quem cuida do servidor faz isso com um comando: npm run migrate.',

@@ -7,6 +7,9 @@ export const trouble: Messages = {
   'busy.title': 'Lúc này đang có nhiều người truy cập',
   'busy.text':
     'Trang này chưa kịp chuẩn bị xong. Những gì đã lưu trước đó vẫn an toàn. Xin chờ vài giây rồi thử lại.',
+  'twice.title': 'Đã gửi rồi',
+  'twice.text':
+    'Nội dung này đã được gửi trước đó và chưa biết đã làm xong chưa. Nó không được làm lần thứ hai. Hãy mở lại trang và xem trước khi gửi lần nữa.',
   'empty.title': 'Chưa thiết lập xong',
   'empty.text':
     'Dữ liệu của trường chưa được chuẩn bị cho phiên bản này. Người trông coi máy chủ làm việc đó bằng một lệnh: npm run migrate.',
