@@ -17,6 +17,25 @@ export default tseslint.config(
     },
   },
   {
+    // A form that is sent twice is done once: what sends carries a key.
+    files: ['app/**/*.{ts,tsx}'],
+    ignores: ['app/ui/sending.tsx', '**/*.test.tsx'],
+    rules: {
+      'no-restricted-imports': [
+        'error',
+        {
+          paths: [
+            {
+              name: 'react-router',
+              importNames: ['Form', 'useFetcher', 'useSubmit'],
+              message: 'Take it from ~/app/ui/sending: it gives what is sent its key.',
+            },
+          ],
+        },
+      ],
+    },
+  },
+  {
     // Expressions take time in the length of what they read, whatever it is: what comes from outside may be chosen to be slow.
     files: ['app/**/*.{ts,tsx}', 'core/**/*.ts', 'data/**/*.ts', 'server/**/*.ts'],
     ignores: ['**/*.test.{ts,tsx}', '**/*testing.ts'],

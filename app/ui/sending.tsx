@@ -9,7 +9,7 @@ import {
   useRouteLoaderData,
   useSubmit as usePlainSubmit,
   type FetcherWithComponents,
-    type SubmitFunction,
+  type SubmitFunction,
   type SubmitTarget,
 } from 'react-router';
 import { FORM_KEY } from '~/core/check/form-key';
@@ -37,6 +37,12 @@ function useKeys(): { key: string | undefined; keyFor: (content: FormData) => st
     return named(count);
   };
   return { key: page && named(others), keyFor };
+}
+
+/** The key of a form that is sent without a script. */
+export function FormKey() {
+  const { key } = useKeys();
+  return key === undefined ? null : <input type="hidden" name={FORM_KEY} value={key} />;
 }
 
 /** What a form would send, pressed by this button. */

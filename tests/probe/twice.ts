@@ -53,7 +53,7 @@ export async function formsTwice(field: Field, size: number): Promise<Row> {
       {
         page: '/word/readers',
         by: 'days',
-        more: { reader: 'Ines', language: 'es', what: 'all', days: '7' },
+        more: { reader: 'Ines', language: 'es', what: 'game two-tone-spill', days: '7' },
         makes: ['reader_link', 1],
       },
       {
@@ -77,7 +77,7 @@ export async function formsTwice(field: Field, size: number): Promise<Row> {
       {
         page: '/fill/store/pencil',
         by: 'quantity',
-        more: { kind: 'received', quantity: '12', note: '' },
+        more: { kind: 'bought', quantity: '12', note: '' },
         makes: ['stock_move', 1],
       },
       {

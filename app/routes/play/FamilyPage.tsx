@@ -1,4 +1,5 @@
-import type { ReactNode } from 'react';
+import type { ComponentProps, ReactNode } from 'react';
+import { FormKey } from '~/app/ui/sending';
 import styled from 'styled-components';
 import { FAMILY_WORDS, type FamilyMessage } from '~/core/words/family';
 import type { Args } from '~/core/words/message';
@@ -113,8 +114,16 @@ export const familyButton = `
   font-weight: 700; font-size: 1.2rem; text-decoration: none; cursor: pointer;
 `;
 
-/** A form of a family page: large, with room for a thumb. */
-export const FamilyForm = styled.form`
+/** A form of a family page: it is sent without a script, and carries its key. */
+export const FamilyForm = ({ children, ...props }: ComponentProps<typeof Large>) => (
+  <Large {...props}>
+    <FormKey />
+    {children}
+  </Large>
+);
+
+/** Large, with room for a thumb. */
+const Large = styled.form`
   display: grid;
   gap: 1.3rem;
   margin-top: 1rem;
