@@ -1,11 +1,10 @@
 /** The picture of an afternoon, and a card for each helper: shared by the afternoon of a kit and by a build run. */
 import styled from 'styled-components';
 import type { FieldErrors } from '~/core/check/check';
-import { handsSchema } from '~/core/kits/forms';
+import { handsSchema, RUN_FINISHES } from '~/core/kits/forms';
 import { STAGE_IDS, STAGES, stageOf } from '~/core/kits/making';
 import type { RunPlan } from '~/core/kits/run-plan';
 import { clock, jobsOf, type AfternoonAsked, type Batch, type Job } from '~/core/pack/afternoon';
-import { FINISHES } from '~/core/paper/sheet';
 import { count } from '~/core/words/numbers';
 import { NumberBox, Pick as Choose } from '~/app/ui/fields';
 import { Entered, Entries, Faint, Margin, Panel } from '~/app/ui/Page';
@@ -235,7 +234,7 @@ export const HandBoxes = ({
       name="finish"
       label="Finish"
       defaultValue={how.finish}
-      options={Object.entries(FINISHES).map(([value, label]) => ({ value, label }))}
+      options={Object.entries(RUN_FINISHES).map(([value, label]) => ({ value, label }))}
       error={errors.finish}
     />
   </>

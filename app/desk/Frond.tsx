@@ -169,6 +169,9 @@ async function leave(mine: Mine): Promise<boolean> {
   return true;
 }
 
+/** What the number on a leaf counts. */
+const waitsOf = (waits: readonly [string, string], n: number): string => waits[n === 1 ? 0 : 1];
+
 /** The way about: one stem, a leaf for each station in working order, with the count of what waits there. */
 export const Frond = ({ waiting, person, school }: FrondProps) => (
   <Bar>
@@ -193,9 +196,9 @@ export const Frond = ({ waiting, person, school }: FrondProps) => (
               <NavLink to={station.path} prefetch="intent">
                 {station.label}
                 {waiting[station.key] > 0 && (
-                  <span className="seed" title={station.waits}>
+                  <span className="seed" title={waitsOf(station.waits, waiting[station.key])}>
                     {waiting[station.key]}
-                    <span className="visually-hidden"> {station.waits}</span>
+                    <span className="visually-hidden"> {waitsOf(station.waits, waiting[station.key])}</span>
                   </span>
                 )}
               </NavLink>

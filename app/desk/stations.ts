@@ -8,51 +8,64 @@ export const STATIONS: readonly {
   key: StationKey;
   label: string;
   path: string;
-  waits: string;
+  /** What is counted there: one of it, and several. */
+  waits: readonly [one: string, several: string];
   roles: readonly Role[];
 }[] = [
-  { key: 'choose', label: 'Choose', path: '/choose', waits: 'to choose', roles: ['coordinator'] },
+  {
+    key: 'choose',
+    label: 'Choose',
+    path: '/choose',
+    waits: ['thing to choose', 'things to choose'],
+    roles: ['coordinator'],
+  },
   {
     key: 'fill',
     label: 'Fill',
     path: '/fill',
-    waits: 'build runs to go on with',
+    waits: ['build run to go on with', 'build runs to go on with'],
     roles: ['coordinator', 'helper'],
   },
   {
     key: 'word',
     label: 'Word',
     path: '/word',
-    waits: 'lines that families read at home, to check',
+    waits: ['line or message to check the words of', 'lines and messages to check the words of'],
     roles: ['coordinator', 'reader'],
   },
-  { key: 'print', label: 'Print', path: '/print', waits: 'packs to print', roles: ['coordinator', 'helper'] },
+  {
+    key: 'print',
+    label: 'Print',
+    path: '/print',
+    waits: ['pack to print', 'packs to print'],
+    roles: ['coordinator', 'helper'],
+  },
   {
     key: 'lend',
     label: 'Lend',
     path: '/lend',
-    waits: 'bags and messages to see to',
+    waits: ['bag or message to see to', 'bags and messages to see to'],
     roles: ['coordinator', 'helper'],
   },
   {
     key: 'takeBack',
     label: 'Take back',
     path: '/take-back',
-    waits: 'bags to take back, count or mend',
+    waits: ['bag to take back, count or mend', 'bags to take back, count or mend'],
     roles: ['coordinator', 'helper'],
   },
   {
     key: 'listen',
     label: 'Listen',
     path: '/listen',
-    waits: 'answers and texts to read',
+    waits: ['answer or text to read', 'answers and texts to read'],
     roles: ['coordinator'],
   },
   {
     key: 'lookBack',
     label: 'Look back',
     path: '/look-back',
-    waits: 'to look at',
+    waits: ['thing to look at', 'things to look at'],
     roles: ['coordinator'],
   },
 ];

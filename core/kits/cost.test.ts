@@ -14,6 +14,8 @@ const asked = {
   ],
   offers,
   paperCents: 300,
+  wipingCents: 20,
+  paperOfLoanCents: 12,
   seconds: 1800,
   hourCents: 1000,
   paperLoans: 30,
@@ -28,16 +30,17 @@ describe('what a copy costs', () => {
       partsCents: 60 * 12 + 80,
       lastingCents: 720,
       paperCents: 300,
+      wipingCents: 20,
       labourCents: 500,
-      copyCents: 720 + 80 + 300 + 500,
-      loanCents: Math.round(720 / 60 + 80 + 300 / 30 + 500 / 30),
+      copyCents: 720 + 80 + 300 + 20 + 500,
+      loanCents: Math.round(720 / 60 + 80 + 500 / 30) + 12,
     });
   });
 
   it('prints plain paper anew for every loan, and pays nobody where nobody is paid', () => {
-    const plain = copyCost({ ...asked, paperLoans: 1, hourCents: 0 });
+    const plain = copyCost({ ...asked, paperOfLoanCents: 300, paperLoans: 1, hourCents: 0 });
     expect(plain.labourCents).toBe(0);
-    expect(plain.loanCents).toBe(Math.round(720 / 60 + 80 + 300));
+    expect(plain.loanCents).toBe(Math.round(720 / 60 + 80) + 300);
   });
 
   it('costs a loan no more than a copy, and more parts never less', () => {
@@ -53,6 +56,7 @@ describe('what a copy costs', () => {
               ...asked,
               paperLoans: durable ? 30 : 1,
               paperCents,
+              paperOfLoanCents: durable ? Math.ceil(paperCents / 10) : paperCents,
               parts: [
                 { material: 'cube', quantity: n },
                 { material: 'chalk', quantity: chalk },

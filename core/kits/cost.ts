@@ -4,8 +4,10 @@ import { SHIPPED, type Catalogue } from '~/core/materials/school';
 export interface CostAsked {
   parts: readonly { material: string; quantity: number }[];
   offers: readonly { material: string; size: number; priceCents: number }[];
-  /** Cents to print, and to laminate, all pages of one copy. */
+  /** Cents to print, and to laminate, all pages of one copy; of a marker and a cloth to wipe them; of a loan's share of both. */
   paperCents: number;
+  wipingCents: number;
+  paperOfLoanCents: number;
   /** Seconds of one person's work, and what an hour of it costs; 0 where nobody is paid. */
   seconds: number;
   hourCents: number;
@@ -19,6 +21,7 @@ export interface CopyCost {
   /** Of them what lasts, and what a loan uses up. */
   lastingCents: number;
   paperCents: number;
+  wipingCents: number;
   labourCents: number;
   copyCents: number;
   /** One loan: what is used up, and its share of what lasts. */
@@ -38,9 +41,31 @@ export function pieceCents(
   return mine.length ? Math.min(...mine) : pack.priceCents / pack.size;
 }
 
+/** Cents of the parts that are bought, packs shared out; paper is not among them. */
+export const partsCents = (
+  parts: CostAsked['parts'],
+  offers: CostAsked['offers'],
+  catalogue: Catalogue = SHIPPED,
+): number =>
+  Math.round(
+    parts
+      .filter(({ material }) => ['durable', 'consumable'].includes(catalogue.of(material).kind))
+      .reduce((sum, { material, quantity }) => sum + quantity * pieceCents(material, offers, catalogue), 0),
+  );
+
 /** Reckons what a copy and a loan of it cost, in cents; paper is not among the parts. */
 export function copyCost(
-  { parts, offers, paperCents, seconds, hourCents, paperLoans, partLoans }: CostAsked,
+  {
+    parts,
+    offers,
+    paperCents,
+    wipingCents,
+    paperOfLoanCents,
+    seconds,
+    hourCents,
+    paperLoans,
+    partLoans,
+  }: CostAsked,
   catalogue: Catalogue = SHIPPED,
 ): CopyCost {
   const of = (kind: 'durable' | 'consumable'): number =>
@@ -49,15 +74,17 @@ export function copyCost(
       .reduce((sum, { material, quantity }) => sum + quantity * pieceCents(material, offers, catalogue), 0);
   const [lasting, used] = [of('durable'), of('consumable')];
   const labour = (seconds / 3600) * hourCents;
-  // Paper, and the work, are shared by the loans they last.
-  const paper = paperCents / paperLoans;
+  // The work is shared by the loans that the paper lasts.
   const work = labour / paperLoans;
+  // What is told adds up: each is rounded before it is added.
+  const [bought, labourCents] = [partsCents(parts, offers, catalogue), Math.round(labour)];
   return {
-    partsCents: Math.round(lasting + used),
+    partsCents: bought,
     lastingCents: Math.round(lasting),
-    paperCents: Math.round(paperCents),
-    labourCents: Math.round(labour),
-    copyCents: Math.round(lasting + used + paperCents + labour),
-    loanCents: Math.round(lasting / partLoans + used + paper + work),
+    paperCents,
+    wipingCents,
+    labourCents,
+    copyCents: bought + paperCents + wipingCents + labourCents,
+    loanCents: Math.round(lasting / partLoans + used + work) + paperOfLoanCents,
   };
 }

@@ -87,9 +87,13 @@ export const handsSchema = Type.Object({
   cutters: Whole(1, 8, { title: 'Cutters', default: 2 }),
 });
 /** What is asked before a build run. */
+/** In which finish the copies of a run are made. */
+export const RUN_FINISHES = { own: 'As each kit says', ...FINISHES };
+export type RunFinish = keyof typeof RUN_FINISHES;
+
 export const runSchema = Type.Object({
   ...handsSchema.properties,
-  finish: OneOf<Finish>(FINISHES, { title: 'Finish', default: 'durable' }),
+  finish: OneOf<RunFinish>(RUN_FINISHES, { title: 'Finish', default: 'own' }),
   budget: Whole(0, 100_000, { title: 'Money to buy with (dollars)', default: 0 }),
 });
 /** Copies of one kit in a run, and of all kits together. */

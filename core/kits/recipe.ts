@@ -15,6 +15,7 @@ import { SHIPPED, type Catalogue } from '~/core/materials/school';
 import type { Finish } from '~/core/paper/sheet';
 import { capital } from '~/core/words/numbers';
 import type { Assurance } from './assurance';
+import { partsCents } from './cost';
 
 export interface KitVariant extends GameRef {
   name: string;
@@ -195,15 +196,7 @@ export function recipeOf(plan: KitPlan, catalogue: Catalogue = SHIPPED): Recipe 
     parts,
     notices,
     minutes: variants.reduce((total, { reckoning }) => total + reckoning.length.minutes.mean, 0),
-    costCents: Math.round(
-      parts.reduce(
-        (total, part) =>
-          total +
-          (part.quantity * catalogue.of(part.material).pack.priceCents) /
-            catalogue.of(part.material).pack.size,
-        0,
-      ),
-    ),
+    costCents: partsCents(parts, [], catalogue),
   };
 }
 

@@ -271,8 +271,8 @@ function allTasks(day: DayFacts): DayTask[] {
       title: `Print ${count(day.unprinted, 'pack')}`,
       why: said(
         day.unprinted,
-        'The bag is made, and cannot go out without its sheets.',
-        'The bags are made, and cannot go out without their sheets.',
+        'The bag cannot go out without its sheets.',
+        'The bags cannot go out without their sheets.',
       ),
       about: [],
       act: { label: said(day.unprinted, 'Print it', 'Print them'), to: '/print' },

@@ -1,19 +1,19 @@
 /** Making copies of a kit in an afternoon: the stages of the work with their minutes, from what the pack takes. */
 import { Type, type Static } from '@sinclair/typebox';
 import { OneOf, Whole } from '~/core/check/schema';
-import { handsSchema } from '~/core/kits/forms';
+import { handsSchema, RUN_FINISHES, type RunFinish } from '~/core/kits/forms';
 import { AFTER, STAGE_IDS, stageOf, type MakingStep, type StageId } from '~/core/kits/making';
 import { runPlan, type RunPlan, type Stage, type Task } from '~/core/kits/run-plan';
 import type { KitPart } from '~/core/kits/recipe';
 import { isStored } from '~/core/materials/catalogue';
 import { SHIPPED, type Catalogue } from '~/core/materials/school';
-import { FINISHES, papersOf, type Finish, type Sheet } from '~/core/paper/sheet';
+import { papersOf, type Finish, type Sheet } from '~/core/paper/sheet';
 import { cutsOf, type Printing } from './cost';
 
 export const afternoonSchema = Type.Object({
   copies: Whole(1, 60, { title: 'Copies', default: 12 }),
   ...handsSchema.properties,
-  finish: OneOf<Finish>(FINISHES, { title: 'Finish', default: 'durable' }),
+  finish: OneOf<RunFinish>(RUN_FINISHES, { title: 'Finish', default: 'own' }),
 });
 export type AfternoonAsked = Static<typeof afternoonSchema>;
 

@@ -146,8 +146,8 @@ export interface PrintCost {
 }
 
 /**
- * What one loan costs, plain and durable, when the parts of one copy go out so many times. Plain parts are used
- * once; durable ones are made anew after `durableLoans`. Throws RangeError for fewer loans than one.
+ * What one loan costs, plain and durable, when the parts of one copy go out so many times. Plain parts are made
+ * anew after `plainLoans`, durable ones after `durableLoans`. Throws RangeError for fewer loans than one.
  */
 export function printCost(
   pages: readonly Sheet[],
@@ -160,14 +160,15 @@ export function printCost(
   const cost = (finish: Finish): number =>
     workOf(lasting, { finish, twoSided, copies: 0, printing }).costCents;
   const plain = cost('plain');
+  const { durableLoans, plainLoans } = printing;
+  const plainFor = (n: number): number => Math.ceil(n / plainLoans) * plain;
   const durable = cost('durable') + centsOf(printing, 'marker') + centsOf(printing, 'cloth');
-  const { durableLoans } = printing;
   const durableFor = (n: number): number => Math.ceil(n / durableLoans) * durable;
   let paysFrom: number | undefined;
   for (let n = 1; n <= durableLoans && paysFrom === undefined; n++)
-    if (durableFor(n) <= n * plain) paysFrom = n;
+    if (durableFor(n) <= plainFor(n)) paysFrom = n;
   return {
-    plainCents: plain,
+    plainCents: Math.ceil(plainFor(loans) / loans),
     durableCents: Math.ceil(durableFor(loans) / loans),
     ...(paysFrom === undefined ? {} : { paysFrom }),
   };

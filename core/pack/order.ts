@@ -10,7 +10,7 @@ import { LABEL_STOCKS, type LabelStockName } from './stock';
 export type StockChoice = LabelStockName | 'plain' | 'own';
 
 /** Loans that a school may expect of a copy in two terms, when nothing else is said. */
-const USUAL_LOANS = 10;
+export const USUAL_LOANS = 10;
 
 const named = <T extends string>(list: Record<T, { name: string }>): Record<T, string> =>
   Object.fromEntries(Object.entries<{ name: string }>(list).map(([id, { name }]) => [id, name])) as Record<
@@ -25,7 +25,8 @@ export const orderSchema = Type.Object({
   scope: OneOf(PACK_SCOPES, { title: 'Print', default: 'each' }),
   home: Tongue({ title: 'Home language', default: 'es' }),
   sides: OneOf({ two: 'Both sides', one: 'One side' }, { title: 'Sides', default: 'two' }),
-  finish: OneOf(FINISHES, { title: 'Finish', default: 'plain' }),
+  /** Without it that in which the copies are made. */
+  finish: Type.Optional(OneOf(FINISHES, { title: 'Finish' })),
   cuts: OneOf(CUTS, { title: 'Cuts', default: 'shared' }),
   fill: OneOf({ yes: 'Yes', no: 'No' }, { title: 'Fill the sheet', default: 'yes' }),
   stock: OneOf<StockChoice>(

@@ -41,7 +41,7 @@ interface Counted {
 async function counted(at: SchoolHandle): Promise<Counted> {
   const { rows } = await at.execute<Counted & Record<string, unknown>>(sql`
     select
-      (select count(*)::int from copy where school_id = ${at.schoolId} and printed_at is null and ready_at is not null and moved_at is null) as unprinted,
+      (select count(*)::int from copy where school_id = ${at.schoolId} and printed_at is null and moved_at is null) as unprinted,
       (select count(*)::int from answer where school_id = ${at.schoolId} and read_at is null) as unread,
       (select count(*)::int from answer where school_id = ${at.schoolId} and read_at is null and (btrim(missing) <> '' or btrim(anything_else) <> '')) as asking,
       (select count(*)::int from text_reply where school_id = ${at.schoolId} and state = 'waiting') as texts,

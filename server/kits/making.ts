@@ -1,6 +1,8 @@
 /** What making a copy of a kit takes: its parts, and the steps with their quantities. */
 import { copyCost, type CopyCost, type CostAsked } from '~/core/kits/cost';
 import { nextStep, type NextAsked, type StepId } from '~/core/kits/making';
+import { USUAL_ITEMS } from '~/core/pack/choices';
+import { USUAL_LOANS } from '~/core/pack/order';
 import type { KitPart } from '~/core/kits/recipe';
 import type { Finish } from '~/core/paper/sheet';
 import type { SchoolHandle } from '~/data/db';
@@ -33,7 +35,7 @@ export async function stepsOfKit(
       school: written,
       parts,
       copies: [{ tag: '22222', link: 'https://localhost/p/plan' }],
-      items: ['instructions', 'parts', 'records'],
+      items: [...USUAL_ITEMS],
       scope: 'each',
       labels: {},
       checked: {},
@@ -79,7 +81,8 @@ export async function costOfKit(
   kit: KitWithVariants,
   offers: CostAsked['offers'],
 ): Promise<
-  (CopyCost & { problem?: undefined; paperLoans: number; partLoans: number }) | { problem: string }
+  | (CopyCost & { problem?: undefined; paperLoans: number; partLoans: number; expected: number })
+  | { problem: string }
 > {
   const [made, printing, catalogue] = await Promise.all([
     stepsOfKit(at, kit, kit.finish),
@@ -92,11 +95,14 @@ export async function costOfKit(
   return {
     paperLoans,
     partLoans,
+    expected: USUAL_LOANS,
     ...copyCost(
       {
         parts: made.parts,
         offers,
         paperCents: made.paperCents,
+        wipingCents: made.wipingCents,
+        paperOfLoanCents: made.paperOfLoanCents,
         seconds: made.steps.reduce((sum, { seconds }) => sum + seconds, 0),
         hourCents,
         paperLoans,

@@ -82,7 +82,8 @@ export async function readOrder(
     wanted.length ? { ids: wanted } : run ? { runId: isId(run) ? run : NOBODY } : { unprinted: true },
     MOST_COPIES_AT_ONCE,
   );
-  const { scope, home, finish, cuts, stock, used } = asked;
+  const { scope, home, cuts, stock, used } = asked;
+  const finish = asked.finish ?? copies[0]?.finish ?? 'plain';
   const paper = asked.paper ?? school.paper;
   const lost = scope === 'lost' ? lostIn(search.get('lost')) : undefined;
   // Measures of one's own begin with those of a common sheet.

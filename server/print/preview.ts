@@ -7,9 +7,9 @@ import { contextOf, type Task } from './task';
 export interface Preview {
   /** Pages of the first copy of each kit, as one-sided printing gives them. */
   pages: Sheet[];
-  one: Work;
+  /** The work of one copy, kit by kit; copies that take the same are told once. */
+  each: { kits: string[]; work: Work; cost?: PrintCost }[];
   all: Work;
-  cost?: PrintCost;
   /** What to change, when it cannot be printed. */
   problem?: string;
 }
@@ -21,6 +21,18 @@ export interface Pieces {
 
 const NOTHING: Work = { pages: 0, sheets: 0, pouches: 0, cuts: 0, minutes: 0, costCents: 0 };
 
+/** Kits whose copies take the same are told of together. */
+function toldOnce(each: readonly { kit: string; work: Work; cost?: PrintCost }[]): Preview['each'] {
+  const told = new Map<string, Preview['each'][number]>();
+  for (const { kit, ...same } of each) {
+    const key = JSON.stringify(same);
+    const before = told.get(key);
+    if (!before) told.set(key, { kits: [kit], ...same });
+    else if (!before.kits.includes(kit)) before.kits.push(kit);
+  }
+  return [...told.values()];
+}
+
 /** The pages of one copy, and the work of one and of all. Copies differ by tag and link only, so one stands for all. */
 export function layOut(task: Asked): Preview {
   try {
@@ -30,10 +42,11 @@ export function layOut(task: Asked): Preview {
       first: order.copies[0],
     }));
     const bags = task.packs.every(({ scope }) => scope === 'each');
-    const pages = packs.flatMap(({ pack, first }) => [
-      ...pack.of(bags ? first : undefined),
-      ...pack.together(first ? [first] : []),
-    ]);
+    const ofOne = packs.map(({ order, pack, first }) => ({
+      kit: order.kitName,
+      pages: [...pack.of(bags ? first : undefined), ...pack.together(first ? [first] : [])],
+    }));
+    const pages = ofOne.flatMap((one) => one.pages);
     const alike = packs.flatMap(({ order, pack, first }) => {
       const one = pack.of(bags ? first : undefined);
       return [
@@ -46,9 +59,14 @@ export function layOut(task: Asked): Preview {
     const copies = bags ? task.packs.reduce((sum, { copies: all }) => sum + all.length, 0) : 0;
     return {
       pages,
-      one: workOf(sided(pages), { ...how, copies: bags ? packs.length : 0 }),
+      each: toldOnce(
+        ofOne.map(({ kit, pages: mine }) => ({
+          kit,
+          work: workOf(sided(mine), { ...how, copies: bags ? 1 : 0 }),
+          ...(mine.length ? { cost: printCost(sided(mine), task.loans, how) } : {}),
+        })),
+      ),
       all: workOf(sided(alike), { ...how, copies }),
-      ...(pages.length ? { cost: printCost(sided(pages), task.loans, how) } : {}),
     };
   } catch (error) {
     // A saved setting that fits its game no more must not take the whole station down.
@@ -56,7 +74,7 @@ export function layOut(task: Asked): Preview {
       error instanceof CannotPrint
         ? error.message
         : 'One of these kits cannot be laid out: a game in it was changed. Save its variant anew, or choose other copies.';
-    return { pages: [], one: NOTHING, all: NOTHING, problem };
+    return { pages: [], each: [], all: NOTHING, problem };
   }
 }
 

@@ -26,10 +26,11 @@ import { meaning, type Meaning, type Voice } from '~/core/listening/meaning';
 import { mendedFor, type Mended } from '~/core/listening/next';
 import type { MakingStep } from '~/core/kits/making';
 import { planAfternoon, stepsOf, type AfternoonAsked, type Batch } from '~/core/pack/afternoon';
-import { centsOf, workOf, type Printing } from '~/core/pack/cost';
+import { centsOf, printCost, workOf, type Printing } from '~/core/pack/cost';
+import { USUAL_LOANS } from '~/core/pack/order';
 import { packOf, type PackOrder, type PieceChoice } from '~/core/pack/pack';
 import type { RunPlan } from '~/core/kits/run-plan';
-import { CannotPrint, type Paper } from '~/core/paper/sheet';
+import { CannotPrint, forTwoSides, type Paper } from '~/core/paper/sheet';
 import { measure } from '../print/fonts';
 import { sheetsOfPaper, type PaperName, type PaperOf } from '../print/papers';
 import { pdfOf, type PdfAbout } from '../print/pdf';
@@ -68,8 +69,15 @@ export interface MakingTask {
   printing: Printing;
 }
 export type Making =
-  /** The steps, and what the paper of one copy costs in cents. */
-  { steps: MakingStep[]; paperCents: number; problem?: undefined } | { problem: string };
+  /** The steps; what the paper of one copy costs in cents, a marker and a cloth beside it, and the paper of a loan. */
+  | {
+      steps: MakingStep[];
+      paperCents: number;
+      wipingCents: number;
+      paperOfLoanCents: number;
+      problem?: undefined;
+    }
+  | { problem: string };
 export interface AfternoonTask extends Pick<AfternoonAsked, 'helpers' | 'laminators' | 'cutters'> {
   batches: Batch[];
   printing: Printing;
@@ -136,13 +144,17 @@ export const verdict = ({ school, ...asked }: { plan: KitPlan } & Held & AtSchoo
 /** The steps of making one copy of a kit; a sentence where its pack cannot be laid out. */
 export function making({ order, context, printing }: MakingTask): Making {
   try {
-    const pages = packOf(order, contextOf(context)).of(order.copies[0]);
+    const pack = packOf(order, contextOf(context));
+    const pages = forTwoSides([...pack.of(order.copies[0]), ...pack.together(order.copies)]);
     const finish = context.finish ?? 'plain';
     const { costCents } = workOf(pages, { finish, twoSided: true, copies: 0, printing });
     const wiping = finish === 'durable' ? centsOf(printing, 'marker') + centsOf(printing, 'cloth') : 0;
+    const loan = printCost(pages, USUAL_LOANS, { twoSided: true, printing });
     return {
       steps: stepsOf(pages, order.parts, { finish, printing }, catalogueOf(order.school ?? [])),
-      paperCents: costCents + Math.round(wiping),
+      paperCents: costCents,
+      wipingCents: Math.ceil(wiping),
+      paperOfLoanCents: finish === 'durable' ? loan.durableCents : loan.plainCents,
     };
   } catch (error) {
     // A saved setting that fits its game no more must not take the page down.

@@ -111,12 +111,14 @@ describe('a print order from any address', () => {
           return;
         }
         pages += preview.pages.length;
-        const { one, all } = preview;
-        for (const work of [one, all])
+        const { each, all } = preview;
+        for (const work of [...each.map((one) => one.work), all])
           for (const [name, n] of Object.entries(work))
             expect([name, Number.isInteger(n) && n >= 0]).toEqual([name, true]);
-        expect(all.pages).toBeGreaterThanOrEqual(one.pages);
-        expect(one.sheets).toBeLessThanOrEqual(one.pages);
+        for (const { work } of each) {
+          expect(all.pages).toBeGreaterThanOrEqual(work.pages);
+          expect(work.sheets).toBeLessThanOrEqual(work.pages);
+        }
         if (order.finish === 'plain') expect(all.pouches).toBe(0);
       }),
       { numRuns: 120, seed: 11 },

@@ -151,7 +151,8 @@ describe('what is chosen about a pack', () => {
 
   it('gives the pages of one copy, and the work of one and of all', async () => {
     const run = `run=${world.copies[0]!.buildRunId}`;
-    const { pages, one: single, all, cost } = await previewOf(await task(run), 10, USUAL_PRINTING);
+    const { pages, each, all } = await previewOf(await task(run), 10, USUAL_PRINTING);
+    const { work: single, cost } = each[0]!;
     expect(pages.length).toBe(single.pages);
     // Slips share a sheet, so three copies take a little less than three times one.
     expect(all.pages).toBeLessThanOrEqual(3 * single.pages);

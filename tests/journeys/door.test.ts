@@ -34,6 +34,7 @@ const ACCESS: Record<
   'routes/today/today.tsx': { read: all },
   'routes/people/set-up.tsx': { read: PUBLIC, send: PUBLIC },
   'routes/people/sign-in.tsx': { read: PUBLIC, send: PUBLIC },
+  'routes/sent-before.ts': { read: PUBLIC, send: PUBLIC },
   'routes/people/sign-out.ts': { read: PUBLIC, send: PUBLIC },
   'routes/people/new-password.tsx': { read: PUBLIC, send: PUBLIC },
   'routes/people/me.tsx': { read: all, send: all },

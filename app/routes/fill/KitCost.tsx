@@ -14,7 +14,9 @@ export function KitCost({
   finish,
 }: {
   kitId: string;
-  cost?: (CopyCost & { problem?: undefined; paperLoans: number; partLoans: number }) | { problem: string };
+  cost?:
+    | (CopyCost & { problem?: undefined; paperLoans: number; partLoans: number; expected: number })
+    | { problem: string };
   finish: Finish;
 }) {
   return (
@@ -41,8 +43,17 @@ export function KitCost({
                 {
                   what: 'Paper',
                   cents: cost.paperCents,
-                  why: `${FINISHES[finish]}. At your prices of printing.`,
+                  why: `${FINISHES[finish]}. Everything a bag needs, at your prices of printing.`,
                 },
+                ...(cost.wipingCents > 0
+                  ? [
+                      {
+                        what: 'Marker and cloth',
+                        cents: cost.wipingCents,
+                        why: 'To write on what is laminated.',
+                      },
+                    ]
+                  : []),
                 {
                   what: 'Work',
                   cents: cost.labourCents,
@@ -55,7 +66,7 @@ export function KitCost({
                 {
                   what: 'One loan',
                   cents: cost.loanCents,
-                  why: `With wear: a bought part is taken to last ${count(cost.partLoans, 'loan')}, a ${finish === 'durable' ? 'laminated' : 'plain'} page ${cost.paperLoans}; what is used up counts whole.`,
+                  why: `With wear, if it goes out ${cost.expected} times: a bought part is taken to last ${count(cost.partLoans, 'loan')}, a ${finish === 'durable' ? 'laminated' : 'plain'} page ${cost.paperLoans}; what is used up counts whole.`,
                 },
               ]}
               rowKey={({ what }) => what}

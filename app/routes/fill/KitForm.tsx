@@ -4,6 +4,7 @@ import type { FieldErrors } from '~/core/check/check';
 import { AGE_BANDS, placesOf, type AgeBand, type Params } from '~/core/games/kit/types';
 import { recipeOf, type Recipe, type Swaps } from '~/core/kits/recipe';
 import { ASSURANCES, type Assurance } from '~/core/kits/assurance';
+import { partsCents, type CostAsked } from '~/core/kits/cost';
 import { ENOUGH_ANSWERS, playsEach } from '~/core/kits/loan';
 import { FINISHES, PAPERS, type Finish, type Paper } from '~/core/paper/sheet';
 import { open } from '~/core/own/open';
@@ -447,7 +448,7 @@ export const Contents = ({ recipe }: { recipe: ShownRecipe }) => (
   </Panel>
 );
 
-export function RecipeMargin({ recipe }: { recipe: ShownRecipe }) {
+export function RecipeMargin({ recipe, offers = [] }: { recipe: ShownRecipe; offers?: CostAsked['offers'] }) {
   const catalogue = useCatalogue();
   return (
     <Stack>
@@ -475,8 +476,8 @@ export function RecipeMargin({ recipe }: { recipe: ShownRecipe }) {
           {recipe.parts.length > 0 && (
             <Entered
               label="Parts for one copy"
-              number={money(recipe.costCents)}
-              reason="At the prices of the catalogue, packs shared out, paper included."
+              number={money(partsCents(recipe.parts, offers, catalogue))}
+              reason={`At the ${offers.length ? 'cheapest of your offers for each; the catalogue’s where you have none' : 'prices of the catalogue'}. Packs are shared out; paper is not among them.`}
             />
           )}
         </Entries>

@@ -28,7 +28,10 @@ export async function loader({ request, params }: Route.LoaderArgs) {
   const checked = checkForm(afternoonSchema, Object.fromEntries(search));
   const errors: FieldErrors = checked.ok ? {} : checked.errors;
   const asked: AfternoonAsked = checked.ok ? checked.value : (usual as { value: AfternoonAsked }).value;
-  const planned = checked.ok && kit.variants.length ? await stepsOfKit(at, kit, asked.finish) : undefined;
+  const planned =
+    checked.ok && kit.variants.length
+      ? await stepsOfKit(at, kit, asked.finish === 'own' ? kit.finish : asked.finish)
+      : undefined;
   const made =
     planned && planned.problem === undefined ? { steps: planned.steps, copies: asked.copies } : undefined;
   return {

@@ -220,6 +220,7 @@ export default function KitPage({ loaderData, actionData }: Route.ComponentProps
         late={actionData?.late}
         heard={loaderData.heard}
         languages={loaderData.languages}
+        offers={loaderData.offers}
       />
     );
   return (
@@ -359,7 +360,7 @@ export default function KitPage({ loaderData, actionData }: Route.ComponentProps
         <KitCost kitId={kit.id} cost={loaderData.cost} finish={kit.finish} />
       </Stack>
       <Stack>
-        <RecipeMargin recipe={recipe} />
+        <RecipeMargin recipe={recipe} offers={loaderData.offers} />
         {mayChange && <Changes rows={loaderData.changes} words={kitFields(variants, catalogue)} />}
       </Stack>
     </Workplace>
@@ -374,7 +375,11 @@ function Change({
   late,
   heard,
   languages,
-}: Pick<Route.ComponentProps['loaderData'], 'kit' | 'recipe' | 'variants' | 'heard' | 'languages'> & {
+  offers,
+}: Pick<
+  Route.ComponentProps['loaderData'],
+  'kit' | 'recipe' | 'variants' | 'heard' | 'languages' | 'offers'
+> & {
   errors: FieldErrors;
   late?: Late<KitDraft>;
 }) {
@@ -419,7 +424,7 @@ function Change({
         </Panel>
         <Contents recipe={recipe} />
       </Stack>
-      <RecipeMargin recipe={recipe} />
+      <RecipeMargin recipe={recipe} offers={offers} />
     </Workplace>
   );
 }

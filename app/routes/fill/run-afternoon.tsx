@@ -1,10 +1,9 @@
 import { showDay } from '~/core/lending/due';
-import { schoolPrinting } from '~/data/queries/schools';
 import { findMaking } from '~/data/queries/making';
 import { isId } from '~/server/ids';
+import { leftOf, planOfLeft } from '~/server/kits/left';
 import { requireRole } from '~/server/people/session';
 import { notFound } from '~/server/refusals';
-import { afternoonOf } from '~/server/threads';
 import { AfternoonMargin, AfternoonPlan } from '~/app/desk/Afternoon';
 import { ButtonLink } from '~/app/ui/Button';
 import { Said } from '~/app/ui/Notices';
@@ -13,26 +12,19 @@ import type { Route } from './+types/run-afternoon';
 
 export const meta: Route.MetaFunction = () => [{ title: 'Who does what when · Fern Basket' }];
 
-/** The copies of a run that are not made yet, laid out for its helpers from their first step on. */
+/** The copies of a run that are not made yet, laid out for its helpers: what is left of each. */
 export async function loader({ request, params }: Route.LoaderArgs) {
   const { at } = await requireRole(request, 'coordinator', 'helper');
   const run = isId(params.runId) ? await findMaking(at, params.runId) : undefined;
   if (!run) throw notFound('This build run');
-  const left = run.batches.flatMap(({ id, kitName, steps }) => {
-    const copies = run.copies.filter((copy) => copy.buildRunId === id && copy.readyAt === null).length;
-    return copies ? [{ name: kitName, batch: { steps, copies } }] : [];
-  });
-  const batches = left.map(({ batch }) => batch);
-  const { helpers, laminators, cutters } = run;
+  const left = leftOf(run);
   return {
     id: run.id,
     startedOn: run.startedOn,
-    helpers,
+    helpers: run.helpers,
     names: left.map(({ name }) => name),
-    batches,
-    plan: batches.length
-      ? await afternoonOf({ batches, printing: await schoolPrinting(at), helpers, laminators, cutters })
-      : undefined,
+    batches: left.map(({ batch }) => batch),
+    plan: await planOfLeft(at, run, left),
   };
 }
 
@@ -49,7 +41,7 @@ export default function RunAfternoon({ loaderData }: Route.ComponentProps) {
             </ButtonLink>
           }
         >
-          The build run of {showDay(startedOn)}, for copies that are not made yet, from their first step on.
+          The build run of {showDay(startedOn)}, for what is left to do of copies that are not made yet.
         </Heading>
         {plan ? (
           <AfternoonPlan plan={plan} helpers={helpers} names={names} />

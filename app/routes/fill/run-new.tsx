@@ -2,7 +2,8 @@ import { data, Link, redirect } from 'react-router';
 import { Form } from '~/app/ui/sending';
 import { checkForm, type FieldErrors } from '~/core/check/check';
 import { shareOut, type Can } from '~/core/kits/can';
-import { MOST_IN_RUN, packLanguages, runSchema } from '~/core/kits/forms';
+import { MOST_IN_RUN, packLanguages, runSchema, type RunFinish } from '~/core/kits/forms';
+import type { Finish } from '~/core/paper/sheet';
 import { randomTag } from '~/core/kits/tag';
 import { aboutLanguage } from '~/core/words/languages';
 import { count, money } from '~/core/words/numbers';
@@ -38,6 +39,10 @@ const copiesIn = (text: unknown): number => {
 };
 const TOO_MANY = `A run makes from 1 to ${MOST_IN_RUN} copies.`;
 
+/** The finish a kit is made in: its own, unless another one is asked for. */
+const finishOf = (kit: KitWithVariants, { finish }: { finish: RunFinish }): Finish =>
+  finish === 'own' ? kit.finish : finish;
+
 /** The kits that are asked for with so many copies; a fault by kit where it is no number of copies. */
 async function wantedIn(at: SchoolHandle, fields: URLSearchParams) {
   const errors: FieldErrors = {};
@@ -72,7 +77,11 @@ export async function loader({ request }: Route.LoaderArgs) {
   const made = Object.keys(errors).length
     ? []
     : await Promise.all(
-        wanted.map(async ({ kit, copies }) => ({ kit, copies, ...(await stepsOfKit(at, kit, how.finish)) })),
+        wanted.map(async ({ kit, copies }) => ({
+          kit,
+          copies,
+          ...(await stepsOfKit(at, kit, finishOf(kit, how))),
+        })),
       );
   const problem = made.find((one) => one.problem !== undefined);
   const batches = made.flatMap((one) => ('steps' in one ? [{ steps: one.steps, copies: one.copies }] : []));
@@ -152,9 +161,15 @@ export async function action({ request }: Route.ActionArgs) {
             400,
             `${kit.name}: ${count(languages.length, 'pack')} in these languages for ${count(copies, 'copy', 'copies')}. Make them as many; nothing was started.`,
           );
-        const made = await stepsOfKit(at, kit, finish);
+        const made = await stepsOfKit(at, kit, finishOf(kit, { finish }));
         if (made.problem !== undefined) return refuse(400, `${kit.name}: ${made.problem}`);
-        batches.push({ kit, languages, finish, parts: made.parts, steps: made.steps });
+        batches.push({
+          kit,
+          languages,
+          finish: finishOf(kit, { finish }),
+          parts: made.parts,
+          steps: made.steps,
+        });
       }
       const started = await startMaking(at, {
         batches,

@@ -11,6 +11,7 @@ import {
   type StandingStep,
 } from '~/core/kits/making';
 import { showTag } from '~/core/kits/tag';
+import { clock } from '~/core/pack/afternoon';
 import { showDay } from '~/core/lending/due';
 import { aboutLanguage, type Language } from '~/core/words/languages';
 import { count, listed } from '~/core/words/numbers';
@@ -18,6 +19,7 @@ import { findMaking, type MakingCopyRow } from '~/data/queries/making';
 import { finishByHand, giveUp } from '~/data/queries/steps';
 import { byIntent } from '~/server/forms';
 import { isId } from '~/server/ids';
+import { leftOf, planOfLeft } from '~/server/kits/left';
 import { requireRole } from '~/server/people/session';
 import { notFound } from '~/server/refusals';
 import { useCatalogue } from '~/app/ui/catalogue';
@@ -47,7 +49,8 @@ export async function loader({ request, params }: Route.LoaderArgs) {
   const person = await requireRole(request, 'coordinator', 'helper');
   const run = isId(params.runId) ? await findMaking(person.at, params.runId) : undefined;
   if (!run) throw notFound('This build run');
-  return { run, mayEnd: person.role === 'coordinator' };
+  const plan = await planOfLeft(person.at, run, leftOf(run));
+  return { run, mayEnd: person.role === 'coordinator', planSeconds: plan?.makespanSeconds };
 }
 
 export async function action({ request, params }: Route.ActionArgs) {
@@ -101,7 +104,7 @@ function toPrint(copies: readonly MakingCopyRow[]): [Language | null, MakingCopy
   return [...by];
 }
 
-export default function Run({ loaderData: { run, mayEnd }, actionData }: Route.ComponentProps) {
+export default function Run({ loaderData: { run, mayEnd, planSeconds }, actionData }: Route.ComponentProps) {
   const catalogue = useCatalogue();
   const [search] = useSearchParams();
   const busy = useSending();
@@ -329,7 +332,7 @@ export default function Run({ loaderData: { run, mayEnd }, actionData }: Route.C
               label="Work left"
               number={String(Math.ceil(left / 60))}
               unit="minutes of one person"
-              reason={`${steps.filter(({ standing }) => standing !== 'done' && standing !== 'short').length} steps; with ${count(run.helpers, 'helper')} about ${Math.ceil(left / 60 / run.helpers)} minutes, when nobody waits for the laminator.`}
+              reason={`${steps.filter(({ standing }) => standing !== 'done' && standing !== 'short').length} steps; with ${count(run.helpers, 'helper')} done after ${clock(planSeconds ?? 0)} (hours and minutes), by the plan.`}
             />
           )}
           {STAGE_IDS.filter((stage) =>

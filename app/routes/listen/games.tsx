@@ -43,6 +43,9 @@ export async function loader({ request }: Route.LoaderArgs) {
   return { games, tenths: words.meaning.tenths };
 }
 
+/** What is told of a row adds up: each is rounded before it is added. */
+const tenth = (n: number): number => Math.round(n * 10) / 10;
+
 export default function Games({ loaderData }: Route.ComponentProps) {
   const { games, tenths } = loaderData;
   const answers = tenths.reduce((sum, one) => sum + one.answers, 0);
@@ -91,9 +94,9 @@ export default function Games({ loaderData }: Route.ComponentProps) {
                   },
                   {
                     head: 'Now',
-                    cell: ({ asks }) => (
+                    cell: ({ demand, correction, asks }) => (
                       <>
-                        {inTenths(asks)}
+                        {inTenths(tenth(demand) + tenth(correction.shift))}
                         <br />
                         <Faint as="span">{yearName(asks)}</Faint>
                       </>

@@ -59,7 +59,9 @@ export default function WhatPlays({ loaderData }: Route.ComponentProps) {
                 {
                   head: 'Minutes said',
                   cell: ({ minutesSaid, reckonedMinutes }) =>
-                    minutesSaid === undefined ? '–' : `${minutesSaid} (reckoned ${reckonedMinutes})`,
+                    minutesSaid === undefined
+                      ? '–'
+                      : `${minutesSaid} (a game is reckoned with ${reckonedMinutes})`,
                 },
                 {
                   head: 'Just right',

@@ -1,16 +1,15 @@
 import { Link } from 'react-router';
 import { SUPPLIES, SUPPLY_IDS, type PrintCost, type Printing, type Work } from '~/core/pack/cost';
 import { PAPERS, type Finish, type Paper } from '~/core/paper/sheet';
-import { count, money, plain } from '~/core/words/numbers';
+import { count, listed, money, plain } from '~/core/words/numbers';
 import { Entered, Entries, Faint, Margin } from '~/app/ui/Page';
 
 const minutes = (n: number): string => (n >= 120 ? `${plain(n / 60)} hours` : count(n, 'minute'));
 
 /** What printing takes, for one copy and for all, and whether it pays to laminate. */
 export const PackReckonings = ({
-  one,
+  each: kinds,
   all,
-  cost,
   copies,
   twoSided,
   finish,
@@ -19,9 +18,9 @@ export const PackReckonings = ({
   printing,
   pricesAt,
 }: {
-  one: Work;
+  /** One copy, kit by kit. */
+  each: readonly { kits: readonly string[]; work: Work; cost?: PrintCost }[];
   all: Work;
-  cost: PrintCost;
   copies: number;
   twoSided: boolean;
   finish: Finish;
@@ -32,7 +31,13 @@ export const PackReckonings = ({
   pricesAt?: string;
 }) => {
   const each = (of: (work: Work) => string): string | undefined =>
-    copies > 1 ? `${of(one)} for one copy.` : undefined;
+    copies <= 1
+      ? undefined
+      : new Set(kinds.map(({ work }) => of(work))).size === 1
+        ? `${of(kinds[0]!.work)} for one copy.`
+        : `For one copy ${kinds.map(({ kits, work }) => `${of(work)} (${listed(kits)})`).join(', ')}.`;
+  /** What a loan costs, where one copy costs as much as the other; else kit by kit. */
+  const loan = kinds.flatMap(({ kits, cost }) => (cost ? [{ kits, cost }] : []));
   return (
     <Margin label="Reckonings">
       <Entries>
@@ -67,23 +72,26 @@ export const PackReckonings = ({
         <Entered
           label="Work"
           number={minutes(all.minutes)}
-          reason={`${each((work) => minutes(work.minutes)) ?? ''} Reckoned with ${printing.cutSeconds} seconds a cut, ${printing.outlineSeconds} an outline, ${printing.pouchSeconds} a pouch, ${printing.bagSeconds} a bag.`}
+          reason={`${each((work) => minutes(work.minutes)) ?? ''} To print, laminate, cut and bag; counting parts and the check come on top in a build run. Reckoned with ${printing.cutSeconds} seconds a cut, ${printing.outlineSeconds} an outline, ${printing.pouchSeconds} a pouch, ${printing.bagSeconds} a bag.`}
         />
         <Entered
           label={finish === 'durable' ? 'Cost, durable' : 'Cost, plain'}
           number={money(all.costCents)}
           reason={each((work) => money(work.costCents))}
         />
-        <Entered
-          label={`Cost of one loan, if it goes out ${loans === 1 ? 'once' : `${loans} times`}`}
-          number={money(cost.durableCents)}
-          unit={`durable, ${money(cost.plainCents)} plain`}
-          reason={
-            cost.paysFrom === undefined
-              ? `Durable never pays here: it is made anew after ${count(printing.durableLoans, 'loan')}.`
-              : `Durable is no dearer from ${count(cost.paysFrom, 'loan')} on; a marker and a cloth are in it.`
-          }
-        />
+        {loan.map(({ kits, cost }) => (
+          <Entered
+            key={kits.join()}
+            label={`Paper of one loan${loan.length > 1 ? ` of ${listed(kits)}` : ''}, if it goes out ${loans === 1 ? 'once' : `${loans} times`}`}
+            number={money(cost.durableCents)}
+            unit={`durable, ${money(cost.plainCents)} plain`}
+            reason={
+              cost.paysFrom === undefined
+                ? `Durable never pays here: it is made anew after ${count(printing.durableLoans, 'loan')}.`
+                : `Durable is no dearer from ${count(cost.paysFrom, 'loan')} on; a marker and a cloth are in it.`
+            }
+          />
+        ))}
       </Entries>
       <details>
         <summary>Prices these are reckoned with</summary>

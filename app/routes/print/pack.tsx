@@ -88,7 +88,7 @@ export async function loader({ request }: Route.LoaderArgs) {
       widthMm,
       heightMm,
     })),
-    work: preview?.cost && { one: preview.one, all: preview.all, cost: preview.cost, printing },
+    work: preview?.pages.length ? { each: preview.each, all: preview.all, printing } : undefined,
     pricesAt: person.role === 'coordinator' ? `/print/prices?${search}` : undefined,
     problem:
       preview?.problem ??

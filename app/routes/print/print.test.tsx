@@ -17,6 +17,12 @@ const work = (change = {}) => ({
   costCents: 38,
   ...change,
 });
+const kit = (change = {}) => ({
+  kits: ['First splits'],
+  work: work(),
+  cost: { plainCents: 32, durableCents: 40, paysFrom: 13 },
+  ...change,
+});
 const text = (html: string): string =>
   html
     .replace(/<style.*?<\/style>/gs, '')
@@ -29,9 +35,8 @@ describe('the reckonings of a pack', () => {
       renderToStaticMarkup(
         <MemoryRouter>
           <PackReckonings
-            one={work()}
             all={work({ pages: 480, sheets: 360, cuts: 680, minutes: 560, costCents: 1520 })}
-            cost={{ plainCents: 32, durableCents: 40, paysFrom: 13 }}
+            each={[kit()]}
             copies={40}
             twoSided
             finish="plain"
@@ -54,11 +59,21 @@ describe('the reckonings of a pack', () => {
     expect(said).toContain('Laminating pouches: $19.00 for 100');
     expect(said).not.toContain('Pouches 0');
   });
+  it('tell one copy kit by kit where they differ, and once where they do not', () => {
+    const other = kit({ kits: ['Market day'], work: work({ pages: 20, costCents: 66 }) });
+    expect(shown({ each: [kit(), other] })).toContain(
+      'For one copy 12 pages (First splits), 20 pages (Market day).',
+    );
+    expect(shown({ each: [kit(), other] })).toContain('Paper of one loan of Market day');
+    expect(shown({ each: [kit({ kits: ['First splits', 'Market day'] })] })).toContain(
+      '12 pages for one copy',
+    );
+  });
   it('say so when durable never pays, and when there is one copy only', () => {
     const said = shown({
       copies: 1,
       all: work({ pouches: 6 }),
-      cost: { plainCents: 2, durableCents: 9 },
+      each: [kit({ cost: { plainCents: 2, durableCents: 9 } })],
       finish: 'durable',
       twoSided: false,
       loans: 1,
@@ -72,7 +87,7 @@ describe('the reckonings of a pack', () => {
   it('name the prices and the wear of the school, and lead there who may change them', () => {
     const said = shown({
       printing: { ...USUAL_PRINTING, pouchCents: 2450, pouchSize: 50, durableLoans: 1 },
-      cost: { plainCents: 2, durableCents: 9 },
+      each: [kit({ cost: { plainCents: 2, durableCents: 9 } })],
     });
     expect(said).toContain('Laminating pouches: $24.50 for 50');
     expect(said).toContain('made anew after 1 loan.');
