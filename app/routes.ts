@@ -5,6 +5,7 @@ export default [
   index('routes/home.tsx'),
   route('set-up', 'routes/people/set-up.tsx'),
   route('sign-in', 'routes/people/sign-in.tsx'),
+  route('confirm', 'routes/people/confirm.tsx'),
   route('sent-before', 'routes/sent-before.ts'),
   route('sign-out', 'routes/people/sign-out.ts'),
   route('new-password/:key', 'routes/people/new-password.tsx'),

@@ -87,7 +87,10 @@ const LEDGERS: Readonly<Record<string, string>> = {
   change: 'before, after',
 };
 /** Rows that go with what they are of, and of which only this is set later. */
-const PARTLY: Readonly<Record<string, string>> = { hall_act: 'settled_at' };
+const PARTLY: Readonly<Record<string, string>> = {
+  hall_act: 'settled_at',
+  security_event: 'times',
+};
 /** Rows that come and go and are never changed. */
 const NEVER_CHANGED = ['family_look', 'carried', 'copy_care'];
 

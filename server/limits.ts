@@ -80,6 +80,8 @@ export interface SignInTry {
   wait: number;
   /** Takes back what was counted, since it was the right password. */
   succeeded: () => Promise<void>;
+  /** Takes back one try, since its password was never looked at. */
+  takenBack: () => Promise<void>;
 }
 
 /**
@@ -119,6 +121,9 @@ export async function trySignIn(input: {
     succeeded: async () => {
       await perPerson.of().delete(mine);
       for (const [limit, key] of counted.slice(1)) await limit.of().reward(key);
+    },
+    takenBack: async () => {
+      for (const [limit, key] of counted) await limit.of().reward(key);
     },
   };
 }

@@ -105,6 +105,8 @@ export function spendPasswordLink(keyHash: string, passwordHash: string): Promis
   });
 }
 
+/** For so long nobody is asked for the password again. */
+const PROVEN_MINUTES = 10;
 /** A session lives at most so long, however often it is used. */
 const SESSION_DAYS = 30;
 
@@ -177,6 +179,8 @@ export interface SignedIn {
   schools: number;
   /** Their password was chosen by somebody else. */
   passwordGiven: boolean;
+  /** Their password was typed in this browser a moment ago. */
+  proven: boolean;
   school: School;
 }
 
@@ -193,6 +197,7 @@ export async function findSession(
         ofDistrict: sql<boolean>`${person.districtId} is not distinct from ${school.districtId}`,
         schools: sql<number>`(select count(*)::int from membership m where m.person_id = ${person.id} and m.active)`,
         passwordGiven: person.passwordGiven,
+        proven: sql<boolean>`${session.provenAt} > now() - make_interval(mins => ${PROVEN_MINUTES})`,
         school: schoolColumns,
         expiresAt: session.expiresAt,
         usedAt: session.usedAt,
@@ -214,6 +219,14 @@ export async function extendSession(tokenHash: string, expiresAt: Date): Promise
   await installation()
     .update(session)
     .set({ expiresAt, usedAt: new Date() })
+    .where(eq(session.tokenHash, tokenHash));
+}
+
+/** The password was typed in this session now. */
+export async function proveSession(tokenHash: string): Promise<void> {
+  await installation()
+    .update(session)
+    .set({ provenAt: sql`now()` })
     .where(eq(session.tokenHash, tokenHash));
 }
 

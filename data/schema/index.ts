@@ -16,4 +16,5 @@ export * from './outbox';
 export * from './hall';
 export * from './gatherings';
 export * from './privacy';
+export * from './security';
 export * from './evenings';

@@ -82,6 +82,8 @@ export const session = pgTable(
     /** The browser, in a few words. */
     browser: text().notNull().default(''),
     usedAt: timestamp({ withTimezone: true }).notNull().defaultNow(),
+    /** When its password was typed last. */
+    provenAt: timestamp({ withTimezone: true }).notNull().defaultNow(),
     createdAt: timestamp({ withTimezone: true }).notNull().defaultNow(),
   },
   (table) => [index('session_by_expiry').on(table.expiresAt), index('session_by_person').on(table.personId)],

@@ -20,7 +20,9 @@ const yes = (is: boolean): string => (is ? 'yes' : 'no');
 
 /** A heading and the lines below it; nothing is left out in silence. */
 const part = (title: string, lines: readonly string[]): string =>
-  `${title}\n${'-'.repeat(title.length)}\n${lines.length ? lines.join('\n') : 'Nothing.'}\n`;
+  `${title}\n${'-'.repeat(title.length)}\n${lines.length ? lines.map(setOff).join('\n') : 'Nothing.'}\n`;
+/** What somebody wrote in several lines is set off: none of them begins a line as if the school wrote it. */
+const setOff = (line: string): string => line.replace(/[\n\r\v\f\u0085\u2028\u2029]+/g, '\n        > ');
 
 function answerLines(at: SchoolHandle, { answer, games, plan, tag, kitName, pictures }: AnswerRow): string[] {
   const names = gameNames(plan.variants, ENGLISH);

@@ -20,6 +20,7 @@ import {
 import { dropOldPictures } from '~/data/queries/pictures';
 import { dropOldLooks } from '~/data/queries/privacy';
 import { lendingRules } from '~/data/queries/rules';
+import { dropOldSecurity } from '~/data/queries/security';
 import { dropOldForms } from '~/data/queries/sent';
 import { dropOldTexts } from '~/data/queries/texts';
 import { findSchool } from '~/data/queries/schools';
@@ -101,6 +102,7 @@ export async function evening(at: SchoolHandle, today: string): Promise<string[]
   await dropOldPictures(at, today);
   await dropOldLooks(at);
   await dropOldTexts(at);
+  await dropOldSecurity(at);
   await dropOldForms();
   await addMessages(at, await messagesOf(at, today));
   return waitingMessages(at);

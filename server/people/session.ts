@@ -13,12 +13,17 @@ import {
   deleteSession,
   extendSession,
   findSession,
+  proveSession,
   type SignedIn,
 } from '~/data/queries/sessions';
 import type { Role } from '~/core/people/role';
+import { passwordHashOf } from '~/data/queries/people';
+import { ownPasswordRight, tryOwnPassword } from '../limits';
 import { once } from '../once';
 import { notAllowed } from '../refusals';
 import { browserWords } from './browser';
+import { passwordFits } from './password';
+import { noteSecurity } from './security';
 
 const HOURS = 12;
 const LIFETIME_MS = HOURS * 3_600_000;
@@ -133,13 +138,59 @@ export async function requireRole(request: Request, ...roles: Role[]): Promise<S
   // A password that somebody else chose is changed before anything else is done.
   if (person.passwordGiven && new URL(request.url).pathname !== OWN_PAGE)
     throw redirect(`${OWN_PAGE}?first=1`);
-  if (!roles.includes(person.role)) throw notAllowed();
+  if (!roles.includes(person.role)) {
+    await noteSecurity(person.at, 'notAllowed', person.id);
+    throw notAllowed();
+  }
   return person;
+}
+
+/** The page a request was sent from, to come back to. */
+function backOf(request: Request): string {
+  const { pathname, search, host } = new URL(request.url);
+  if (request.method === 'GET') return pathname.replace(/\.data$/, '') + search;
+  const from = request.headers.get('referer');
+  const page = from && URL.canParse(from) ? new URL(from) : undefined;
+  return page?.host === host ? page.pathname + page.search : pathname.replace(/\.data$/, '');
+}
+
+/** The same, where it is asked whether it is still this person: for what takes something from others, or out of the school. */
+export async function requireProven(request: Request, ...roles: Role[]): Promise<Signed> {
+  const person = await requireRole(request, ...roles);
+  askAgain(request, person);
+  return person;
+}
+/** Sends on to where the password is asked for, unless it was typed a moment ago. */
+export function askAgain(request: Request, { proven }: Signed): void {
+  if (!proven)
+    throw redirect(
+      `/confirm?next=${encodeURIComponent(backOf(request))}${request.method === 'POST' ? '&sent=1' : ''}`,
+    );
+}
+
+/** Takes the password of who is signed in once more; a sentence where it is not theirs. */
+export async function confirmPassword(
+  request: Request,
+  { id, at }: Signed,
+  password: string,
+): Promise<string | undefined> {
+  const wait = await tryOwnPassword(id);
+  if (wait) return `Too many tries. Please wait ${wait === 1 ? 'a minute' : `${wait} minutes`}.`;
+  if (!(await passwordFits(password, await passwordHashOf(id)))) {
+    await noteSecurity(at, 'confirmFailed', id);
+    return 'This is not your password. Look at the capital letters and try again.';
+  }
+  await ownPasswordRight(id);
+  await proveSession(await sessionHash(request));
+  return undefined;
 }
 
 /** The person signed in, who must coordinate the district of their school. Throws as `requireRole` does. */
 export async function requireDistrict(request: Request): Promise<Signed> {
   const person = await requireRole(request, 'coordinator');
-  if (!person.ofDistrict) throw notAllowed();
+  if (!person.ofDistrict) {
+    await noteSecurity(person.at, 'notAllowed', person.id);
+    throw notAllowed();
+  }
   return person;
 }

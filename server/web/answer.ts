@@ -130,7 +130,10 @@ function headersOf(asked: Asked): Headers {
 
 async function send(reply: Reply, answer: Response): Promise<void> {
   reply.status(answer.status);
-  for (const [name, value] of answer.headers) reply.append(name, value);
+  // What a page says of itself goes before what is said of all pages.
+  for (const [name, value] of answer.headers)
+    if (name === 'set-cookie') reply.append(name, value);
+    else reply.setHeader(name, value);
   if (answer.body) await writeReadableStreamToWritable(answer.body, reply);
   else reply.end();
 }

@@ -35,6 +35,7 @@ const ACCESS: Record<
   'routes/people/set-up.tsx': { read: PUBLIC, send: PUBLIC },
   'routes/people/sign-in.tsx': { read: PUBLIC, send: PUBLIC },
   'routes/sent-before.ts': { read: PUBLIC, send: PUBLIC },
+  'routes/people/confirm.tsx': { read: all, send: all },
   'routes/people/sign-out.ts': { read: PUBLIC, send: PUBLIC },
   'routes/people/new-password.tsx': { read: PUBLIC, send: PUBLIC },
   'routes/people/me.tsx': { read: all, send: all },

@@ -15,7 +15,8 @@ import { changesOf, lateOf, showTime } from '~/server/changes';
 import { byIntent, UNKNOWN_VERSION, versionIn } from '~/server/forms';
 import { isId } from '~/server/ids';
 import { wish, wishesOf } from '~/server/lending/wishes';
-import { requireRole } from '~/server/people/session';
+import { noteSecurity } from '~/server/people/security';
+import { askAgain, requireRole } from '~/server/people/session';
 import { notFound } from '~/server/refusals';
 import { today } from '~/server/today';
 import { Button, ButtonLink } from '~/app/ui/Button';
@@ -86,11 +87,13 @@ export async function action({ request, params }: Route.ActionArgs) {
       throw redirect(`/lend/families/${id}?withdrawn=1`);
     },
     forget: async () => {
+      askAgain(request, person);
       if (!(await forgetFamily(at, id, person.id)))
         return refuse({
           status: 409,
           problem: 'A copy is still out with this family. Take it back first; nothing was changed.',
         });
+      await noteSecurity(at, 'forgot', person.id);
       throw redirect('/lend/families?forgotten=1');
     },
     '': async () => {

@@ -9,7 +9,8 @@ import { forgetFamily } from '~/data/queries/families';
 import { familiesPast, keepingMonths, saveKeeping } from '~/data/queries/privacy';
 import { byIntent } from '~/server/forms';
 import { isId } from '~/server/ids';
-import { requireRole } from '~/server/people/session';
+import { noteSecurity } from '~/server/people/security';
+import { askAgain, requireRole } from '~/server/people/session';
 import { today } from '~/server/today';
 import { LendWays } from '~/app/desk/LendWays';
 import { Button, useSending } from '~/app/ui/Button';
@@ -27,7 +28,8 @@ export async function loader({ request }: Route.LoaderArgs) {
 }
 
 export async function action({ request }: Route.ActionArgs) {
-  const { at, id: personId } = await requireRole(request, 'coordinator');
+  const person = await requireRole(request, 'coordinator');
+  const { at, id: personId } = person;
   const form = await request.formData();
   return byIntent(form, {
     rule: async () => {
@@ -38,6 +40,7 @@ export async function action({ request }: Route.ActionArgs) {
       throw redirect('/lend/families/keeping?saved=1');
     },
     forget: async () => {
+      askAgain(request, person);
       // Only what the rule proposes now is forgotten, whatever an old page shows.
       const { months } = await keepingMonths(at);
       const proposed = months === null ? [] : await familiesPast(at, keptSince(today(at), months));
@@ -49,6 +52,7 @@ export async function action({ request }: Route.ActionArgs) {
           { problem: 'Nobody was chosen, or they have a bag again. Nobody was forgotten.' },
           { status: 409 },
         );
+      await noteSecurity(at, 'forgot', personId);
       throw redirect(`/lend/families/keeping?forgotten=${done}`);
     },
   });

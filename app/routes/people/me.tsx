@@ -7,7 +7,8 @@ import { showTime } from '~/server/changes';
 import { byIntent } from '~/server/forms';
 import { isId } from '~/server/ids';
 import { changeOwnPassword } from '~/server/people/passwords';
-import { requireRole, sessionHash } from '~/server/people/session';
+import { noteSecurity } from '~/server/people/security';
+import { askAgain, requireRole, sessionHash } from '~/server/people/session';
 import { Button, useSending } from '~/app/ui/Button';
 import { TextBox } from '~/app/ui/fields';
 import { Said } from '~/app/ui/Notices';
@@ -34,20 +35,26 @@ export async function loader({ request }: Route.LoaderArgs) {
 }
 
 export async function action({ request }: Route.ActionArgs) {
-  const { id, name, school } = await requireRole(request, 'coordinator', 'helper', 'reader');
+  const person = await requireRole(request, 'coordinator', 'helper', 'reader');
+  const { id, at, name, school } = person;
   const form = await request.formData();
   const here = await sessionHash(request);
   return byIntent(form, {
     endOthers: async () => {
+      askAgain(request, person);
+      await noteSecurity(at, 'sessionsEnded', id);
       throw redirect(`/me?ended=${await endSessions(id, { keep: here })}`);
     },
     end: async () => {
+      askAgain(request, person);
+      await noteSecurity(at, 'sessionsEnded', id);
       const session = form.get('session');
       throw redirect(`/me?ended=${isId(session) ? await endSessions(id, { id: session }) : 0}`);
     },
     '': async () => {
       const errors = await changeOwnPassword(id, form, here, [name, school.name]);
       if (Object.keys(errors).length) return data({ errors }, { status: 400 });
+      await noteSecurity(at, 'passwordChanged', id);
       throw redirect('/me?changed=1');
     },
   });

@@ -1,5 +1,6 @@
 import { data, redirect } from 'react-router';
 import { Form } from '~/app/ui/sending';
+import { noteAtDoor } from '~/server/people/security';
 import { findPasswordLink, spendPasswordLink } from '~/data/queries/sessions';
 import { mayTryLink } from '~/server/limits';
 import { hashPassword } from '~/server/people/password';
@@ -44,6 +45,7 @@ export async function action({ request, params, context }: Route.ActionArgs) {
     await hashPassword(String(form.get('password'))),
   );
   if (!personId) throw gone();
+  await noteAtDoor('linkUsed', personId);
   const headers = await signIn(request, personId);
   if (!headers) throw gone();
   throw redirect('/', { headers });

@@ -7,6 +7,7 @@ import { signInSchema } from '~/core/people/forms';
 import { findPersonByName } from '~/data/queries/people';
 import { whoseDoor } from '~/data/queries/schools';
 import { trySignIn } from '~/server/limits';
+import { noteAtDoor } from '~/server/people/security';
 import { ownPath } from '~/server/links';
 import { passwordFits } from '~/server/people/password';
 import { knowsBrowser, signIn, whoIs } from '~/server/people/session';
@@ -43,7 +44,8 @@ export async function action({ request, context }: Route.ActionArgs) {
     address: clientAddress,
     known: person !== undefined && (await knowsBrowser(request, person.id)),
   });
-  if (attempt.wait)
+  if (attempt.wait) {
+    await noteAtDoor('signInStopped', person?.id);
     return data(
       {
         name,
@@ -52,9 +54,17 @@ export async function action({ request, context }: Route.ActionArgs) {
       },
       { status: 429 },
     );
+  }
   // The password is not trimmed: it is compared as it was typed.
-  const fits = await passwordFits(String(form.get('password')), person?.passwordHash);
+  const fits = await passwordFits(String(form.get('password')), person?.passwordHash).catch(
+    async (error: unknown) => {
+      // It was never looked at: the try does not count.
+      await attempt.takenBack();
+      throw error;
+    },
+  );
   if (!person || !fits) {
+    await noteAtDoor('signInFailed', person?.id);
     return data(
       {
         name,

@@ -13,14 +13,17 @@ import {
   peopleOfSisters,
   type Ending,
 } from '~/data/queries/people';
-import { changesOf } from '~/server/changes';
+import { changesOf, showTime } from '~/server/changes';
 import { byIntent } from '~/server/forms';
 import { isId } from '~/server/ids';
 import { passwordLinkOf } from '~/server/links';
 import { givePasswordLink } from '~/server/people/passwords';
 import { hashPassword } from '~/server/people/password';
 import { weakness } from '~/server/people/weak';
-import { requireRole } from '~/server/people/session';
+import { noteSecurity } from '~/server/people/security';
+import { requireProven, requireRole } from '~/server/people/session';
+import { SECURITY, unusual } from '~/core/people/security';
+import { securityEvents, securityOfADay } from '~/data/queries/security';
 import { Button, ButtonLink, useSending } from '~/app/ui/Button';
 import { Changes, plainValue, type FieldWords } from '~/app/ui/Changes';
 import { Choice, Pick, TextBox } from '~/app/ui/fields';
@@ -33,11 +36,18 @@ export const meta: Route.MetaFunction = () => [{ title: 'People · Fern Basket' 
 
 export async function loader({ request }: Route.LoaderArgs) {
   const { at, ofDistrict, schools } = await requireRole(request, 'coordinator');
-  const [people, sisters] = await Promise.all([listPeople(at), ofDistrict ? peopleOfSisters(at) : []]);
+  const [people, sisters, events, day] = await Promise.all([
+    listPeople(at),
+    ofDistrict ? peopleOfSisters(at) : [],
+    securityEvents(at),
+    securityOfADay(at),
+  ]);
   const changes = await Promise.all(people.map(({ id }) => changesOf(at, 'person', id)));
   return {
     people: people.map((one, i) => ({ ...one, changes: changes[i]! })),
     sisters,
+    unusual: unusual(day),
+    events: events.map(({ hour, ...one }) => ({ ...one, hour: showTime(at, hour) })),
     ofDistrict,
     several: schools > 1,
   };
@@ -50,7 +60,7 @@ const STAYS: Record<Exclude<Ending, 'ended'>, string> = {
 };
 
 export async function action({ request }: Route.ActionArgs) {
-  const { at, id: me, ofDistrict, school } = await requireRole(request, 'coordinator');
+  const { at, id: me, ofDistrict, school } = await requireProven(request, 'coordinator');
   const form = await request.formData();
   const name = visible(String(form.get('name') ?? '')).slice(0, 80);
   const id = form.get('person');
@@ -65,6 +75,7 @@ export async function action({ request }: Route.ActionArgs) {
           },
           409,
         );
+      await noteSecurity(at, 'linkGiven', me);
       // Told once: only its hash is kept.
       return data({
         errors: {} as FieldErrors,
@@ -75,12 +86,14 @@ export async function action({ request }: Route.ActionArgs) {
     end: async () => {
       const ending = isId(id) ? await deactivatePerson(at, id, me) : 'gone';
       if (ending !== 'ended') return refuse({ end: STAYS[ending] }, 409);
+      await noteSecurity(at, 'accessEnded', me);
       throw redirect('/people?ended=1');
     },
     admit: async () => {
       const role = ROLES.find((one) => one === form.get('role'));
       const who = ofDistrict && isId(id) && role && (await admit(at, id, role, me));
       if (!who) return refuse({ sister: 'Choose somebody of another school of your district.' }, 409);
+      await noteSecurity(at, 'accessGiven', me);
       throw redirect('/people?admitted=1');
     },
     '': async () => {
@@ -99,6 +112,7 @@ export async function action({ request }: Route.ActionArgs) {
           409,
         );
       }
+      await noteSecurity(at, 'accessGiven', me);
       throw redirect(`/people?added=${encodeURIComponent(checked.value.name)}`);
     },
   });
@@ -132,6 +146,11 @@ export default function People({ loaderData, actionData }: Route.ComponentProps)
         >
           Who may sign in, and what is each of them here for?
         </Heading>
+        {loaderData.unusual.length > 0 && (
+          <Said kind="mind" word="Unusual since yesterday">
+            {loaderData.unusual.join(' ')}
+          </Said>
+        )}
         {errors.end && (
           <Said kind="stop" word="Not ended" live>
             {errors.end}
@@ -265,6 +284,34 @@ export default function People({ loaderData, actionData }: Route.ComponentProps)
             </Form>
           </Panel>
         )}
+        <Panel aria-labelledby="doors">
+          <Stack $gap="0.6rem">
+            <h2 id="doors">What happened at the doors</h2>
+            {loaderData.events.length === 0 ? (
+              <Faint>
+                Nothing out of the ordinary. Wrong passwords, links, exports and the like stand here.
+              </Faint>
+            ) : (
+              <details open={loaderData.unusual.length > 0}>
+                <summary>{`The last ${loaderData.events.length}, hour by hour`}</summary>
+                <Table
+                  label="What happened at the doors"
+                  rows={loaderData.events}
+                  rowKey={({ id }) => id}
+                  columns={[
+                    { head: 'Hour', cell: ({ hour }) => hour },
+                    { head: 'Who', cell: ({ who }) => who ?? 'nobody known' },
+                    { head: 'What', cell: ({ kind }) => SECURITY[kind] },
+                    { head: 'Times', cell: ({ times }) => times },
+                  ]}
+                />
+                <Faint>
+                  What was typed is kept nowhere. Names that nobody here has stand in the server’s log only.
+                </Faint>
+              </details>
+            )}
+          </Stack>
+        </Panel>
       </Stack>
     </Workplace>
   );

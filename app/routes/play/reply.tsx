@@ -53,6 +53,10 @@ export async function action({ request, params, context }: Route.ActionArgs) {
   const { at, asked, days } = page;
   if (!(await mayAnswerNow(asked.id))) return refuse('busy', 429);
   const came = (what: Came) => data({ problem: undefined, came: what });
+  // A message is answered as what it asks: an invitation is none of bags, and the other way round.
+  const invited = asked.kind === 'invitation';
+  if (['yes', 'no'].includes(String(form.get('intent'))) !== invited) return refuse('anew', 409);
+  if (invited && !(await invitedBy(at, asked))) return refuse('anew', 410);
   return byIntent(form, {
     coming: async () => {
       const day = days.find((one) => one === form.get('day'));

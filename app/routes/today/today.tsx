@@ -13,6 +13,8 @@ import { requireRole } from '~/server/people/session';
 import { today as todayAtSchool } from '~/server/today';
 import { ButtonLink } from '~/app/ui/Button';
 import { Said } from '~/app/ui/Notices';
+import { unusual } from '~/core/people/security';
+import { securityOfADay } from '~/data/queries/security';
 import { EVENING_HOUR, eveningHour } from '~/server/lending/hour';
 import { Faint, Heading, Wide } from '~/app/ui/Page';
 import { color, type } from '~/app/ui/theme';
@@ -36,6 +38,7 @@ export async function loader({ request }: Route.LoaderArgs) {
     today,
     late: role === 'coordinator' && fromDate(now(), at.timeZone).hour >= EVENING_HOUR + LATE_HOURS,
     hour: eveningHour(),
+    unusual: role === 'coordinator' ? unusual(await securityOfADay(at)) : [],
     backup: backup?.told.startsWith('failed') ? backup.told : undefined,
     tasks: dayWork(day, role).map(({ roles: _, ...task }) => task),
     tonight: tonight && {
@@ -80,7 +83,7 @@ const Notebook = styled.ol`
 `;
 
 export default function Today({ loaderData }: Route.ComponentProps) {
-  const { name, today, tasks, tonight, late, hour, backup } = loaderData;
+  const { name, today, tasks, tonight, late, hour, unusual: odd, backup } = loaderData;
   return (
     <Wide>
       <Heading title={`${showDay(today)}: what there is to do, ${name}`}>
@@ -88,6 +91,19 @@ export default function Today({ loaderData }: Route.ComponentProps) {
           ? 'From top to bottom, if you like. What is done is gone from here.'
           : 'All that can be done today is done.'}
       </Heading>
+      {odd.length > 0 && (
+        <Said
+          kind="mind"
+          word="At the doors"
+          action={
+            <ButtonLink quiet href="/people#doors">
+              See what happened
+            </ButtonLink>
+          }
+        >
+          {odd.join(' ')}
+        </Said>
+      )}
       {backup && (
         <Said kind="stop" word="No backup today">
           The daily backup was not written: {backup.replace(/^failed: /, '')} It is tried again every ten

@@ -13,7 +13,8 @@ import { showTime } from '~/server/changes';
 import { byIntent } from '~/server/forms';
 import { isId } from '~/server/ids';
 import { isLoopback, newReaderKey, readerLinkOf } from '~/server/links';
-import { hashOf, requireRole } from '~/server/people/session';
+import { noteSecurity } from '~/server/people/security';
+import { askAgain, hashOf, requireRole } from '~/server/people/session';
 import { Button, ButtonLink, useSending } from '~/app/ui/Button';
 import { NumberBox, Pick, TextBox, TickBox } from '~/app/ui/fields';
 import { NotSaved } from '~/app/ui/NotSaved';
@@ -72,6 +73,7 @@ export async function action({ request }: Route.ActionArgs) {
       if (!kit && !game) errors.what = 'Choose a kit or a game.';
       if (!checked.ok || Object.keys(errors).length) return refuse(errors, 400);
       const key = newReaderKey();
+      askAgain(request, person);
       const { reader, days } = checked.value;
       await inviteReader(at, {
         keyHash: hashOf(key),
@@ -82,6 +84,7 @@ export async function action({ request }: Route.ActionArgs) {
         personId: person.id,
         expiresAt: new Date(Date.now() + days * 86_400_000),
       });
+      await noteSecurity(at, 'keyMade', person.id);
       const address = readerLinkOf(request, key);
       // Told once: only its hash is kept.
       return data({
