@@ -43,6 +43,13 @@ const linkTries = limiter('password-link', 30, 10);
 const familyVisits = limiter('family-visit', setting('FAMILY_VISITS_PER_ADDRESS', 120), 1);
 const wrongLinks = limiter('family-wrong-link', 20, 10);
 const familyAnswers = limiter('family-answer', 12, 10);
+/** At a table: devices from one network, what one device asks for, and names that are looked for on it. */
+const newDevices = limiter('table-device', 12, 10);
+const deviceVisits = limiter('table-visit', 240, 1);
+const namesLooked = limiter('table-name', 60, 10);
+/** Totals of public links, which no school comes near. */
+const newcomers = limiter('table-newcomer', 150, 2 * 24 * 60);
+const answersInAll = limiter('family-answer-total', 40, 200 * 24 * 60);
 /** Pictures that may come in through the link of one bag on a day. */
 const familyPictures = limiter('family-picture', 12, 24 * 60);
 
@@ -139,6 +146,20 @@ export const mayTryLink = async (address: string): Promise<boolean> =>
 /** Whether the page of this copy may be read from this network now. Families behind one address do not share it. */
 export const mayVisit = async (copyId: string, address: string): Promise<boolean> =>
   (await consume(familyVisits, `${copyId} ${networkOf(address)}`)) === 0;
+
+/** Whether one more device may come to a table, and whether a device may look for one more name. */
+export const mayBringDevice = async (gatheringId: string, address: string): Promise<boolean> =>
+  (await consume(newDevices, `${gatheringId} ${networkOf(address)}`)) === 0;
+export const mayUseDevice = async (deviceId: string): Promise<boolean> =>
+  (await consume(deviceVisits, deviceId)) === 0;
+export const mayLookForName = async (deviceId: string): Promise<boolean> =>
+  (await consume(namesLooked, deviceId)) === 0;
+/** Whether one more new family may be entered at this table; each has a total that nobody needs to exceed. */
+export const mayEnterAnother = async (gatheringId: string): Promise<boolean> =>
+  (await consume(newcomers, gatheringId)) === 0;
+/** Whether one more answer about this loan is taken in all. */
+export const mayAnswerInAll = async (loanId: string): Promise<boolean> =>
+  (await consume(answersInAll, loanId)) === 0;
 
 /** Counts a family link that belongs to no copy; false when there were too many. Right links are never counted. */
 export const wrongLink = async (address: string): Promise<boolean> =>

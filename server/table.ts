@@ -1,4 +1,6 @@
 /** The table at which families tick themselves in, and take a bag home: what its tablet may know and do. */
+import { randomBytes } from 'node:crypto';
+import { createCookie } from 'react-router';
 import { against, hazardsOf } from '~/core/kits/safety';
 import type { Said } from '~/core/listening/level';
 import { LEVELS } from '~/core/pack/questions';
@@ -11,13 +13,15 @@ import { open } from '~/core/own/open';
 import type { SchoolHandle } from '~/data/db';
 import { findCopy } from '~/data/queries/copies';
 import { findEvening } from '~/data/queries/evenings';
-import { createFamily, familiesNamed, familyByCard, findFamily } from '~/data/queries/families';
+import { addDevice, findDevice, signedInAt, type Device } from '~/data/queries/devices';
+import { createFamily, familiesCalled, familyByCard, findFamily } from '~/data/queries/families';
 import { gatheringOf, keepTaps, tickIn, type Gathering, type Tap } from '~/data/queries/gatherings';
 import { lend } from '~/data/queries/lending';
 import { catalogueNow } from '~/data/queries/materials';
 import { readingsAt } from '~/data/queries/wording';
 import { proposedDue } from './lending/due';
-import { mayVisit, wrongLink } from './limits';
+import { mayBringDevice, mayEnterAnother, mayLookForName, mayUseDevice, wrongLink } from './limits';
+import { noteSecurity } from './people/security';
 import { hashOf } from './people/session';
 import { offeredIn } from './reply';
 import { today } from './today';
@@ -30,7 +34,8 @@ type Shown = ReturnType<typeof offeredIn>;
 export type TablePage = Shown &
   (
     | { refused: 'busy' | 'over'; status: number }
-    | { refused?: undefined; at: SchoolHandle; gathering: Gathering }
+    | { refused: 'waits'; status: number; number: number; headers: Headers }
+    | { refused?: undefined; at: SchoolHandle; gathering: Gathering; device: Device; headers: Headers }
   );
 
 export async function tablePage(request: Request, key: string, address: string): Promise<TablePage> {
@@ -49,34 +54,61 @@ export async function tablePage(request: Request, key: string, address: string):
   }
   const { at, school, gathering } = found;
   const shown = offeredIn(await readingsAt(at, school.languages), lang, browser);
-  if (!(await mayVisit(gathering.id, address))) return { refused: 'busy', status: 429, ...shown };
   if (gathering.closedAt || gathering.expiresAt < new Date())
     return { refused: 'over', status: 410, ...shown };
-  return { ...shown, at, gathering };
+  const cookie = deviceCookie(key, new URL(request.url).protocol === 'https:');
+  const token: unknown = await cookie.parse(request.headers.get('Cookie'));
+  const known = typeof token === 'string' ? await findDevice(at, gathering.id, hashOf(token)) : undefined;
+  // A device is kept out by what it does itself, never by what others in the same building do.
+  if (!(await (known ? mayUseDevice(known.id) : mayBringDevice(gathering.id, address))))
+    return { refused: 'busy', status: 429, ...shown };
+  const headers = new Headers();
+  let device = known;
+  if (!device) {
+    const fresh = randomBytes(24).toString('base64url');
+    device = await addDevice(at, gathering.id, hashOf(fresh));
+    if (!device) return { refused: 'over', status: 410, ...shown };
+    headers.append('Set-Cookie', await cookie.serialize(fresh));
+  }
+  if (!device.letIn) return { refused: 'waits', status: 403, number: device.number, headers, ...shown };
+  return { ...shown, at, gathering, device, headers };
 }
+
+/** A table belongs to the devices on which it was opened. */
+const deviceCookie = (key: string, secure: boolean) =>
+  createCookie(secure ? '__Secure-fern-table' : 'fern-table', {
+    secure,
+    httpOnly: true,
+    sameSite: 'lax',
+    path: `/in/${key}`,
+    maxAge: 2 * 86_400,
+  });
 
 type OpenTable = Extract<TablePage, { refused?: undefined }>;
 
 /** The few families that are called so, by name alone; or the one with a card. */
 export async function findAtTable(
-  { at }: OpenTable,
+  { at, device }: OpenTable,
   text: string,
   card: string | undefined,
 ): Promise<{ id: string; name: string }[]> {
+  if (!(await mayLookForName(device.id))) return [];
   const one = card ? await familyByCard(at, card) : undefined;
   const found = one
     ? [one]
     : text.length < LEAST_LETTERS
       ? []
-      : await familiesNamed(at, text, MOST_FOUND + 1);
+      : await familiesCalled(at, text, MOST_FOUND + 1);
   // So many are called so that the words say nothing: more of the name is wanted.
   return found.length > MOST_FOUND ? [] : found.map(({ id, name }) => ({ id, name }));
 }
 
-export async function tickAtTable({ at, gathering }: OpenTable, familyId: string): Promise<boolean> {
+export async function tickAtTable({ at, gathering, device }: OpenTable, familyId: string): Promise<boolean> {
   const family = await findFamily(at, familyId);
-  if (family) await tickIn(at, gathering.id, family.id, true);
-  return family !== undefined;
+  if (!family) return false;
+  await tickIn(at, gathering.id, family.id, true);
+  await signedInAt(at, device.id, family.id);
+  return true;
 }
 
 /**
@@ -88,13 +120,18 @@ export async function enterAtTable(
   name: string,
   language: Language,
 ): Promise<{ id: string } | { taken: { id: string; name: string }[] }> {
-  const { at, gathering } = page;
+  const { at, gathering, device } = page;
+  if (!(await mayEnterAnother(gathering.id))) {
+    await noteSecurity(at, 'totalReached', null);
+    return { taken: [] };
+  }
   const made = await createFamily(at, { name, language });
   if (!made)
     return {
-      taken: (await familiesNamed(at, name, MOST_FOUND)).map(({ id, name: known }) => ({ id, name: known })),
+      taken: (await familiesCalled(at, name, MOST_FOUND)).map(({ id, name: known }) => ({ id, name: known })),
     };
   await tickIn(at, gathering.id, made.id, true);
+  await signedInAt(at, device.id, made.id);
   return { id: made.id };
 }
 
@@ -140,12 +177,13 @@ export async function tapAtTable(page: OpenTable, familyId: string, form: FormDa
   return true;
 }
 
-/** The family takes a bag home. Undefined where a person has to look at it first. */
+/** The family that signed in there a moment ago takes a bag home. Undefined where a person has to look at it first. */
 export async function takeAtTable(
-  { at, gathering }: OpenTable,
+  { at, gathering, device }: OpenTable,
   familyId: string,
   tag: string,
 ): Promise<{ kitName: string; dueOn: string } | undefined> {
+  if (device.familyId !== familyId || !device.fresh) return undefined;
   const [family, copy] = [await findFamily(at, familyId), await findCopy(at, { tag })];
   if (!family || !copy || copy.loan || !copy.printedAt) return undefined;
   if (against(hazardsOf(copy.parts, await catalogueNow(at)), family).length) return undefined;

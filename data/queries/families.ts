@@ -110,6 +110,24 @@ export async function familiesNamed(at: SchoolHandle, text: string, most: number
   return (just.length === 1 ? just : rows).map((row) => row.family);
 }
 
+/** Families that have all these words in their names, each as a whole word: for who may not read through them. */
+export async function familiesCalled(at: SchoolHandle, text: string, most: number): Promise<Family[]> {
+  const words = wordsOf(text);
+  if (words.length === 0) return [];
+  return at
+    .select()
+    .from(family)
+    .where(
+      and(
+        ours(at, family),
+        isNull(family.forgottenAt),
+        sql`string_to_array(${family.searchName}, ' ') @> string_to_array(public.searchable(${words.join(' ')}), ' ')`,
+      ),
+    )
+    .orderBy(FAMILY_SORTS.name)
+    .limit(most);
+}
+
 /** All families that were not forgotten, by name: for a file. */
 export async function listFamilies(at: SchoolHandle): Promise<FamilyRow[]> {
   const rows = await at

@@ -2,7 +2,16 @@
 import { and, asc, desc, eq, isNull, sql } from 'drizzle-orm';
 import type { Said } from '~/core/listening/level';
 import { atSchool, installation, transaction, type SchoolHandle } from '../db';
-import { attendance, family, gathering, message, school, tableTap, type TappedGame } from '../schema';
+import {
+  attendance,
+  family,
+  gathering,
+  message,
+  school,
+  tableDevice,
+  tableTap,
+  type TappedGame,
+} from '../schema';
 import { ours } from './ours';
 import { boundTo, schoolColumns, type School } from './schools';
 
@@ -76,18 +85,15 @@ export async function gatheringOf(
   return one && { at, school: found, gathering: one };
 }
 
-/** A new key for a table: the old one opens it no more. */
-export const renewKey = async (
-  at: SchoolHandle,
-  id: string,
-  keyHash: string,
-  expiresAt: Date,
-): Promise<void> => {
-  await at
-    .update(gathering)
-    .set({ keyHash, expiresAt, closedAt: null })
-    .where(and(ours(at, gathering), eq(gathering.id, id)));
-};
+/** A new key for a table: the old one opens it no more, and neither do the devices that had it. */
+export const renewKey = (at: SchoolHandle, id: string, keyHash: string, expiresAt: Date): Promise<void> =>
+  transaction(at, async (tx) => {
+    await tx
+      .update(gathering)
+      .set({ keyHash, expiresAt, closedAt: null })
+      .where(and(ours(tx, gathering), eq(gathering.id, id)));
+    await tx.delete(tableDevice).where(and(ours(tx, tableDevice), eq(tableDevice.gatheringId, id)));
+  });
 export const closeGathering = async (at: SchoolHandle, id: string): Promise<void> => {
   await at
     .update(gathering)

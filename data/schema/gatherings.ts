@@ -2,8 +2,10 @@ import type { AgeBand, Params } from '~/core/games/kit/types';
 import type { Said } from '~/core/listening/level';
 import {
   boolean,
+  check,
   date,
   index,
+  integer,
   jsonb,
   pgTable,
   primaryKey,
@@ -12,6 +14,7 @@ import {
   uniqueIndex,
   uuid,
 } from 'drizzle-orm/pg-core';
+import { sql } from 'drizzle-orm';
 import { family } from './lending';
 import { LEVELS } from '~/core/pack/questions';
 import { oneOf } from './one-of';
@@ -38,6 +41,35 @@ export const gathering = pgTable(
     primaryKey({ columns: [table.schoolId, table.id] }),
     uniqueIndex('gathering_key').on(table.keyHash),
     index('gathering_by_day').on(table.schoolId, table.onDay),
+  ],
+);
+
+/**
+ * A device on which a table was opened: the first one, and others that somebody of the school let in. Of its cookie only
+ * the hash is kept.
+ */
+export const tableDevice = pgTable(
+  'table_device',
+  {
+    schoolId: schoolId(),
+    id: uuid().notNull().defaultRandom(),
+    gatheringId: uuid().notNull(),
+    tokenHash: text().notNull(),
+    /** By this it is told from others: it stands on its screen. */
+    number: integer().notNull(),
+    letIn: boolean().notNull(),
+    /** The family that signed in there last, and when: a bag is taken by nobody else. */
+    familyId: uuid(),
+    familyAt: timestamp({ withTimezone: true }),
+    createdAt: timestamp({ withTimezone: true }).notNull().defaultNow(),
+  },
+  (table) => [
+    primaryKey({ columns: [table.schoolId, table.id] }),
+    uniqueIndex('table_device_token').on(table.schoolId, table.tokenHash),
+    uniqueIndex('table_device_number').on(table.schoolId, table.gatheringId, table.number),
+    ofSameSchool('device_of_gathering', table, table.gatheringId, gathering).onDelete('cascade'),
+    ofSameSchool('device_of_family', table, table.familyId, family),
+    check('table_device_has_a_number', sql`${table.number} > 0`),
   ],
 );
 

@@ -25,4 +25,5 @@ export const {
   rehearsed,
   rotation,
   tableParts,
+  wears,
 } = work;

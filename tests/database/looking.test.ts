@@ -1,3 +1,4 @@
+import type { KitUse } from '~/core/looking/copies';
 import { afterAll, beforeEach, describe, expect, it } from 'vitest';
 import { sql } from 'drizzle-orm';
 import { daysAfter } from '~/core/lending/due';
@@ -82,17 +83,23 @@ describe('losses', () => {
 });
 
 describe('what is asked for', () => {
-  it('is loans and wishes that came to nothing; a bag that is out counts until it is due, or until today', async () => {
+  it('is loans and wishes that came to nothing; a bag that is out counts for as long as it has been, and for no less', async () => {
     await back(await out(0, 0), 0, full());
     const soon = await out(1, 1, -10);
     const late = await out(2, 2, -30);
-    expect((await kitUses(world.at, span(), day))[0]).toMatchObject({ loans: 3, daysOut: 14 + 14 + 30 });
+    const away = (use: KitUse): string[] =>
+      use.away.map(({ days, home }) => `${days} ${home ? 'home' : 'out'}`).sort();
+    const [all] = await kitUses(world.at, span(), day);
+    expect(all).toMatchObject({ loans: 3, lendingDays: 3, fresh: 0 });
+    expect(away({ ...all!, weeks: 1 })).toEqual(['10 out', '14 home', '30 out']);
     await undoLoan(world.at, late, me());
     expect(soon).not.toBe(late);
     const wait = { familyId: world.families[2]!.id, kitId: world.kitId, personId: null, today: day };
     await askFor(world.at, wait);
     const [use] = await kitUses(world.at, span(), day);
-    expect(use).toMatchObject({ copies: 3, loans: 2, daysOut: 14 + 14, asks: 3 });
+    // Who gave the loan up has not had it.
+    expect(use).toMatchObject({ copies: 3, loans: 2, lendingDays: 2, asks: 3, fresh: 1 });
+    expect(away({ ...use!, weeks: 1 })).toEqual(['10 out', '14 home']);
     const { rows } = await everything().execute<{ id: string }>(sql`select id from hold`);
     await withdrawHold(world.at, rows[0]!.id, day, world.families[2]!.id);
     // Given up, it was still asked for.

@@ -56,6 +56,7 @@ describe('the rows of another school', () => {
     'person',
     'rate_limit',
     'school',
+    'sent_form',
   ];
 
   it('are seen, changed, taken away and added by nobody else, in any table', async () => {
@@ -69,7 +70,11 @@ describe('the rows of another school', () => {
       from pg_class c join pg_namespace n on n.oid = c.relnamespace
       where n.nspname = 'public' and c.relkind = 'r' order by 1`);
     expect(tables.filter((one) => !one.ours).map((one) => one.name)).toEqual(OF_NO_SCHOOL);
-    expect(tables.filter((one) => !one.secured).map((one) => one.name)).toEqual(['daily_job', 'rate_limit']);
+    expect(tables.filter((one) => !one.secured).map((one) => one.name)).toEqual([
+      'daily_job',
+      'rate_limit',
+      'sent_form',
+    ]);
     const theirs = at.schoolId;
     let rows = 0;
     for (const { name } of tables.filter((one) => one.ours)) {

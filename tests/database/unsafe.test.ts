@@ -14,7 +14,7 @@ import { doAct } from '~/server/lending/hall';
 import { handOver } from '~/server/lending/handover';
 import { hashOf } from '~/server/people/session';
 import { secureRandom } from '~/server/random';
-import { tablePage, takeAtTable } from '~/server/table';
+import { tablePage, takeAtTable, tickAtTable } from '~/server/table';
 import { today as todayAt } from '~/server/today';
 import { everything } from '../owner';
 import { smallSchool, type SmallSchool } from '../world';
@@ -102,8 +102,12 @@ const WAYS: Record<string, Way> = {
     });
     const page = await tablePage(new Request(`http://x/in/${key}`), key, '127.0.0.1');
     if (page.refused) throw new Error(page.refused);
+    await tickAtTable(page, familyId);
+    const headers = new Headers({ Cookie: page.headers.get('Set-Cookie')!.split(';')[0]! });
+    const again = await tablePage(new Request(`http://x/in/${key}`, { headers }), key, '127.0.0.1');
+    if (again.refused) throw new Error(again.refused);
     await learnt();
-    return takeAtTable(page, familyId, copy.tag);
+    return takeAtTable(again, familyId, copy.tag);
   },
 };
 

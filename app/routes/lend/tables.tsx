@@ -23,7 +23,9 @@ import { cameShares } from '~/server/evenings';
 import { byIntent } from '~/server/forms';
 import { isId } from '~/server/ids';
 import { newReaderKey, tableLinkOf } from '~/server/links';
-import { hashOf, requireRole } from '~/server/people/session';
+import { noteSecurity } from '~/server/people/security';
+import { askAgain, hashOf, requireRole } from '~/server/people/session';
+import { devicesOf, letDeviceIn } from '~/data/queries/devices';
 import { today as todayAtSchool } from '~/server/today';
 import { LendWays } from '~/app/desk/LendWays';
 import { ShareFigure } from '~/app/desk/ShareFigure';
@@ -45,7 +47,11 @@ export async function loader({ request }: Route.LoaderArgs) {
   const { at, role, school } = await requireRole(request, 'coordinator', 'helper');
   const asked = new URL(request.url).searchParams.get('table');
   const found = isId(asked) ? await findGathering(at, asked) : undefined;
-  const [all, guests] = await Promise.all([listGatherings(at), found ? guestsOf(at, found.id) : []]);
+  const [all, guests, devices] = await Promise.all([
+    listGatherings(at),
+    found ? guestsOf(at, found.id) : [],
+    found ? devicesOf(at, found.id) : [],
+  ]);
   const coordinates = role === 'coordinator';
   return {
     today: todayAtSchool(at),
@@ -67,6 +73,7 @@ export async function loader({ request }: Route.LoaderArgs) {
       byFamily,
       at: moment && showTime(at, moment),
     })),
+    devices: devices.map(({ createdAt, ...one }) => ({ ...one, since: showTime(at, createdAt) })),
     came: coordinates && found ? cameShares(guests, found.onDay) : [],
   };
 }
@@ -101,10 +108,18 @@ export async function action({ request }: Route.ActionArgs) {
     },
     open: async () => {
       if (!known) return gone();
+      askAgain(request, person);
       const key = newReaderKey();
+      await noteSecurity(at, 'keyMade', person.id);
       await renewKey(at, known.id, hashOf(key), until());
       // The key is shown this once; only its hash is kept.
       return answer({ link: tableLinkOf(request, key) });
+    },
+    letIn: async () => {
+      if (!known) return gone();
+      const device = form.get('device');
+      if (isId(device)) await letDeviceIn(at, known.id, device, form.get('in') === 'yes');
+      throw redirect(`/lend/tables?table=${known.id}`);
     },
     close: async () => {
       if (!known) return gone();
@@ -143,7 +158,7 @@ export async function action({ request }: Route.ActionArgs) {
 }
 
 export default function Tables({ loaderData, actionData }: Route.ComponentProps) {
-  const { all, table, guests, today, languages, coordinates, came: shown } = loaderData;
+  const { all, table, guests, devices, today, languages, coordinates, came: shown } = loaderData;
   const [search] = useSearchParams();
   const busy = useSending();
   const errors: FieldErrors = actionData?.errors ?? {};
@@ -181,7 +196,8 @@ export default function Tables({ loaderData, actionData }: Route.ComponentProps)
                     <br />
                     <strong style={{ overflowWrap: 'anywhere' }}>{actionData.link}</strong>
                     <br />
-                    It is shown this once, and opens nothing but this table.
+                    It is shown this once, and opens nothing but this table. It belongs to the first tablet
+                    that opens it; others wait here until you let them in.
                   </Said>
                 )}
                 <Form method="post">
@@ -202,6 +218,35 @@ export default function Tables({ loaderData, actionData }: Route.ComponentProps)
                     )}
                   </Row>
                 </Form>
+                {table.open && devices.length > 0 && (
+                  <Table
+                    label="Tablets at this table"
+                    rows={devices}
+                    rowKey={({ id }) => id}
+                    columns={[
+                      { head: 'Tablet', cell: ({ number }) => `Number ${number}` },
+                      { head: 'Since', cell: ({ since }) => since },
+                      {
+                        head: 'State',
+                        cell: ({ letIn }) =>
+                          letIn ? <State tone="calm">let in</State> : <State tone="wait">waits</State>,
+                      },
+                      {
+                        head: 'What to do',
+                        cell: ({ id, number, letIn }) => (
+                          <Form method="post">
+                            <input type="hidden" name="table" value={table.id} />
+                            <input type="hidden" name="device" value={id} />
+                            <input type="hidden" name="in" value={letIn ? 'no' : 'yes'} />
+                            <Button type="submit" quiet name="intent" value="letIn" isPending={busy}>
+                              {letIn ? `Shut number ${number} out` : `Let number ${number} in`}
+                            </Button>
+                          </Form>
+                        ),
+                      },
+                    ]}
+                  />
+                )}
               </Stack>
             </Panel>
             <Panel aria-labelledby="here">

@@ -12,7 +12,8 @@ import { findFamily } from '~/data/queries/families';
 import { findLoan } from '~/data/queries/lending';
 import { answerSentAs } from '~/data/queries/listening';
 import { addPicture } from '~/data/queries/pictures';
-import { mayAnswerNow } from '~/server/limits';
+import { mayAnswerInAll, mayAnswerNow } from '~/server/limits';
+import { noteSecurity } from '~/server/people/security';
 import { isId } from '~/server/ids';
 import { keepAnswer } from '~/server/listening/keep';
 import { MOST_PICTURE_BYTES, pictureGoesOn, pictureIn } from '~/server/listening/pictures';
@@ -125,6 +126,10 @@ export async function action({ request, params, context }: Route.ActionArgs) {
   if (!isId(loanId)) return refuse('error.anew', 400);
   if (!(await mayStillAnswer(page.at, page.copy.id, loanId))) return refuse('refuse.notOut', 403);
   if (!(await mayAnswerNow(loanId))) return refuse('refuse.busy', 429);
+  if (!(await mayAnswerInAll(loanId))) {
+    await noteSecurity(page.at, 'totalReached', null);
+    return refuse('refuse.busy', 429);
+  }
   const picture = (await allowsPictures(page, loanId))
     ? await pictureIn(form.get('picture'))
     : ({ ok: true, picture: undefined } as const);

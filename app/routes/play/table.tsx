@@ -37,10 +37,14 @@ export async function loader({ request, params, context }: Route.LoaderArgs) {
       languages,
       path: `/in/${params.key}`,
       refused: page.refused,
+      number: page.refused === 'waits' ? page.number : 0,
       leaving: new URL(request.url).searchParams.has('leave'),
       tables: page.refused ? [] : await tablesSaid(page),
     },
-    { status: page.refused ? page.status : 200 },
+    {
+      status: page.refused ? page.status : 200,
+      ...('headers' in page ? { headers: page.headers } : {}),
+    },
   );
 }
 
@@ -85,7 +89,7 @@ export async function action({ request, params, context }: Route.ActionArgs) {
 }
 
 export default function Table({ loaderData, actionData }: Route.ComponentProps) {
-  const { language, reading, languages, path, refused, leaving, tables } = loaderData;
+  const { language, reading, languages, path, refused, number, leaving, tables } = loaderData;
   const words = familyWords(reading);
   const ask = (id: ReminderMessage, args?: Args): string => say(reading, REMINDER_WORDS, id, args);
   const door = `${path}?lang=${language}`;
@@ -95,7 +99,14 @@ export default function Table({ loaderData, actionData }: Route.ComponentProps) 
     return (
       <FamilyFrame {...frame}>
         <h1>{ask('table.title')}</h1>
-        <FamilyNote>{refused === 'busy' ? words('refuse.busy') : ask('table.over')}</FamilyNote>
+        <FamilyNote>
+          {refused === 'busy'
+            ? words('refuse.busy')
+            : refused === 'waits'
+              ? ask('table.waits', { number })
+              : ask('table.over')}
+        </FamilyNote>
+        {refused === 'waits' && <a href={path}>{ask('table.look')}</a>}
       </FamilyFrame>
     );
   if (actionData?.kind === 'in' || actionData?.kind === 'took')
