@@ -47,6 +47,9 @@ const familyAnswers = limiter('family-answer', 12, 10);
 const newDevices = limiter('table-device', 12, 10);
 const deviceVisits = limiter('table-visit', 240, 1);
 const namesLooked = limiter('table-name', 60, 10);
+/** Numbers of a loan that are tried, and in all. */
+const codeTries = limiter('loan-code', 5, 10);
+const codesInAll = limiter('loan-code-total', 40, 30 * 24 * 60);
 /** Totals of public links, which no school comes near. */
 const newcomers = limiter('table-newcomer', 150, 2 * 24 * 60);
 const answersInAll = limiter('family-answer-total', 40, 200 * 24 * 60);
@@ -160,6 +163,10 @@ export const mayEnterAnother = async (gatheringId: string): Promise<boolean> =>
 /** Whether one more answer about this loan is taken in all. */
 export const mayAnswerInAll = async (loanId: string): Promise<boolean> =>
   (await consume(answersInAll, loanId)) === 0;
+
+/** Whether the number of a loan may be typed once more. */
+export const mayTryCode = async (loanId: string): Promise<boolean> =>
+  (await consume(codeTries, loanId)) === 0 && (await consume(codesInAll, loanId)) === 0;
 
 /** Counts a family link that belongs to no copy; false when there were too many. Right links are never counted. */
 export const wrongLink = async (address: string): Promise<boolean> =>

@@ -1,6 +1,7 @@
 /** What a family page shows, found by the link of its label. */
 import { FAMILY_WORDS } from '~/core/words/family';
 import { ENGLISH, excerpt, linesOf, type Reading } from '~/core/words/reading';
+import { randomBytes } from 'node:crypto';
 import { createCookie } from 'react-router';
 import { mayAnswer } from '~/core/lending/due';
 import { aboutLanguage, SHIPPED_LANGUAGES, type Language } from '~/core/words/languages';
@@ -11,6 +12,8 @@ import { findLoanOf, lastLoanOf } from '~/data/queries/lending';
 import { boundTo, schoolOfLink } from '~/data/queries/schools';
 import { readingsAt } from '~/data/queries/wording';
 import { readingOf } from '~/core/words/readings';
+import { isOpenedFor } from '~/data/queries/browsers';
+import { hashOf } from './people/session';
 import { isId } from './ids';
 import { mayVisit, wrongLink } from './limits';
 import { today } from './today';
@@ -59,6 +62,40 @@ const opened = (linkKey: string, secure: boolean) =>
     path: `/p/${linkKey}`,
     maxAge: WEEKS * 7 * 86_400,
   });
+
+/** Which browser this is to a family: without it a page shows the game, takes an answer, and asks for nothing. */
+const browserOf = (linkKey: string, secure: boolean) =>
+  createCookie(secure ? '__Secure-fern-family' : 'fern-family', {
+    secure,
+    httpOnly: true,
+    sameSite: 'lax',
+    path: `/p/${linkKey}`,
+    maxAge: WEEKS * 7 * 86_400,
+  });
+const isSecure = (request: Request): boolean => new URL(request.url).protocol === 'https:';
+
+/** Whether this browser may ask for the family that has this loan. */
+export async function mayAsk(
+  request: Request,
+  at: SchoolHandle,
+  linkKey: string,
+  loanId: string,
+): Promise<boolean> {
+  const token: unknown = await browserOf(linkKey, isSecure(request)).parse(request.headers.get('Cookie'));
+  return typeof token === 'string' && isOpenedFor(at, loanId, hashOf(token));
+}
+
+/** Opens this browser for a loan, by `open`; answers the cookie to keep, or undefined where it was not opened. */
+export async function openFor(
+  request: Request,
+  linkKey: string,
+  open: (tokenHash: string) => Promise<boolean>,
+): Promise<string | undefined> {
+  const cookie = browserOf(linkKey, isSecure(request));
+  const before: unknown = await cookie.parse(request.headers.get('Cookie'));
+  const token = typeof before === 'string' ? before : randomBytes(24).toString('base64url');
+  return (await open(hashOf(token))) ? cookie.serialize(token) : undefined;
+}
 
 /**
  * Reads a family page. The language is the one asked for, else the home language of the family that has the copy;

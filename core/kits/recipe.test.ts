@@ -95,9 +95,7 @@ describe('a recipe', () => {
 
   it('costs its share of the packs', () => {
     // 6 of 200 counters, 1 of 12 cups, 2 of 72 pencils, 1 of 10 bags; paper is told with printing.
-    expect(recipeOf({ ...plan, variants: [six] }).costCents).toBe(
-      Math.round(43.5 + 75 + 30 + 220),
-    );
+    expect(recipeOf({ ...plan, variants: [six] }).costCents).toBe(Math.round(43.5 + 75 + 30 + 220));
   });
 });
 

@@ -35,6 +35,12 @@ export const REMINDER_WORDS = source('reminders', {
   'wish.expected': 'Around {day}.',
   'wish.ready': '{kit} is set aside for you until {day}.',
   'wish.withdraw': 'We do not need it any more',
+  'wish.code':
+    'To ask for a bag in your family’s name, type the number that the school gave you with this bag.',
+  'wish.code.label': 'The number',
+  'wish.code.send': 'Go on',
+  'wish.code.not': 'This is not the number of this bag. Ask the school for it.',
+  'answer.next': 'Ask for our next bag',
   'table.title': 'Welcome',
   'table.why': 'Type your name or the code on your card, and tick yourselves in.',
   'table.name': 'Your family’s name, or your card',

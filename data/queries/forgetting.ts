@@ -227,6 +227,8 @@ export const FREE_OF_FAMILIES: readonly string[] = [
   'copy.*',
   'family.language',
   'loan.closed_as',
+  'loan.code',
+  'loan_browser.*',
   // A note names the decision and who took it, and no family: `ruleAgainst` gives one for it.
   'loan_event.*',
   'part_count.*',

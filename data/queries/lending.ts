@@ -5,6 +5,7 @@ import { limitReached, notLonger, type NotLonger } from '~/core/lending/rules';
 import { refusedBy, type SchoolHandle, transaction } from '../db';
 import { answer, copy, family, kit, loan, loanEvent } from '../schema';
 import { findCopy } from './copies';
+import { newCode } from './browsers';
 import { ours } from './ours';
 import { endHoldBy, fillHolds, othersWait, reopenHold, setAsideFor } from './holds';
 import { lockCopy, lockCopyOf, lockFamily } from './locks';
@@ -58,7 +59,10 @@ export async function lend(
       if (unsafe && unsafe !== input.decided?.of)
         return { ok: false, reason: 'unsafe', why: `This bag holds ${unsafe}.`, holds: unsafe };
       const { personId, decided, ruleDecided, ...values } = input;
-      const [made] = await tx.insert(loan).values(values).returning({ id: loan.id });
+      const [made] = await tx
+        .insert(loan)
+        .values({ ...values, code: newCode() })
+        .returning({ id: loan.id });
       const { copyId, familyId, lentOn } = input;
       await endHoldBy(tx, { loanId: made!.id, copyId, familyId, lentOn });
       await keepPromise(tx, { loanId: made!.id, copyId, familyId });
@@ -159,6 +163,8 @@ export interface LoanRow {
   arrivedOn: string | null;
   returnedOn: string | null;
   closedAs: 'returned' | 'undone' | null;
+  /** What the family types to ask for a bag from its phone; empty when it was typed. */
+  code: string;
 }
 
 export const loanRows = (at: SchoolHandle) =>
@@ -175,6 +181,7 @@ export const loanRows = (at: SchoolHandle) =>
       arrivedOn: loan.arrivedOn,
       returnedOn: loan.returnedOn,
       closedAs: loan.closedAs,
+      code: loan.code,
     })
     .from(loan)
     .innerJoin(copy, eq(copy.id, loan.copyId))

@@ -304,7 +304,7 @@ export interface Asked {
   group: string;
   underThree: boolean;
   allergens: string;
-  bags: (BagOut & { daysOut: number })[];
+  bags: (BagOut & { daysOut: number; linkKey: string })[];
 }
 /** What a message asks about: the bags that are still out with its family. */
 export async function askedBy(at: SchoolHandle, key: string): Promise<Asked | undefined> {
@@ -327,7 +327,13 @@ export async function askedBy(at: SchoolHandle, key: string): Promise<Asked | un
     .where(and(ours(at, message), eq(message.linkKey, key)));
   if (!found) return undefined;
   const bags = await at
-    .select({ loanId: loan.id, kitName: kit.name, dueOn: loan.dueOn, daysOut: kit.daysOut })
+    .select({
+      loanId: loan.id,
+      kitName: kit.name,
+      dueOn: loan.dueOn,
+      daysOut: kit.daysOut,
+      linkKey: copy.linkKey,
+    })
     .from(loan)
     .innerJoin(copy, and(ours(at, copy), eq(copy.id, loan.copyId)))
     .innerJoin(kit, and(ours(at, kit), eq(kit.id, copy.kitId)))

@@ -95,6 +95,8 @@ export const loan = pgTable(
     returnedOn: date(),
     /** Null while the copy is out. */
     closedAs: text({ enum: ENDS }),
+    /** Told to the family when it borrows: typed once, a browser may ask for the family. Empty when it was used. */
+    code: text().notNull().default(''),
     createdAt: timestamp({ withTimezone: true }).notNull().defaultNow(),
   },
   (table) => [
@@ -114,6 +116,7 @@ export const loan = pgTable(
       .where(sql`${table.closedAs} is null`),
     index('loan_by_family').on(table.schoolId, table.familyId),
     index('loan_by_due').on(table.schoolId, table.dueOn),
+    check('loan_code_is_five_digits', sql`${table.code} ~ '^([0-9]{5})?$'`),
     check('due_after_lent', sql`${table.dueOn} >= ${table.lentOn}`),
     check(
       'home_after_lent',
@@ -123,6 +126,22 @@ export const loan = pgTable(
       'returned_has_a_day',
       sql`(${table.closedAs} is not distinct from 'returned') = (${table.returnedOn} is not null)`,
     ),
+  ],
+);
+
+/** A browser that may ask for a family while it has this bag: by its message, or by the number of the loan. */
+export const loanBrowser = pgTable(
+  'loan_browser',
+  {
+    schoolId: schoolId(),
+    tokenHash: text().notNull(),
+    loanId: uuid().notNull(),
+    createdAt: timestamp({ withTimezone: true }).notNull().defaultNow(),
+  },
+  (table) => [
+    primaryKey({ columns: [table.schoolId, table.tokenHash, table.loanId] }),
+    ofSameSchool('browser_of_loan', table, table.loanId, loan).onDelete('cascade'),
+    index('browser_by_loan').on(table.schoolId, table.loanId),
   ],
 );
 

@@ -37,7 +37,7 @@ describe('what takes something away from others, or out of the school', () => {
       .click();
     await page.waitForURL(/ended=1/);
     await page.getByText('The last').click();
-    await page.getByRole('cell', { name: 'ended somebody’s access' }).waitFor();
+    await page.getByText('Coordinator ended somebody’s access').waitFor();
     expect(complaints).toEqual([]);
   });
   it('gives a file only then, and each way out of the school is held so', async () => {

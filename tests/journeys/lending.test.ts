@@ -4,10 +4,10 @@ import { showTag } from '~/core/kits/tag';
 import { listCopies } from '~/data/queries/copies';
 import { listHolds } from '~/data/queries/holds';
 import { findKit, saveKit } from '~/data/queries/kits';
-import { lend, listOut } from '~/data/queries/lending';
+import { findLoan, lend, listOut } from '~/data/queries/lending';
 import { today as todayAt } from '~/server/today';
 import { lendOut, printedCopies } from '../world';
-import { expectAccessible, open, signIn, smallSchoolForEach, visitor } from './browser';
+import { ADDRESS, expectAccessible, open, signIn, smallSchoolForEach, visitor } from './browser';
 
 const world = smallSchoolForEach();
 const day = (): string => todayAt(world.at);
@@ -16,7 +16,12 @@ describe('a hold', () => {
   it('is made on a phone without a word about the family, and filled by a return', async () => {
     // All three are out; the family that has the first asks for another kit of the same name only when it is not theirs.
     const [first] = world.copies;
-    await lendOut(world, { copy: 0, family: 1, lentOn: day(), dueOn: daysAfter(day(), 5) });
+    const loanId = await lendOut(world, {
+      copy: 0,
+      family: 1,
+      lentOn: day(),
+      dueOn: daysAfter(day(), 5),
+    });
     const kit = (await findKit(world.at, world.kitId))!;
     const second = await createKitLike('Small hands', kit);
     const other = (await listCopies(world.at, { kitId: second }))[0]!;
@@ -27,9 +32,38 @@ describe('a hold', () => {
       dueOn: daysAfter(day(), 3),
       personId: null,
     });
-    const phone = await visitor({ width: 360, height: 740 });
+    const phone = await visitor({ width: 360, height: 740, expected: /403/ });
     await phone.page.goto(`/p/${first!.linkKey}`);
     await phone.page.getByRole('link', { name: 'And next?' }).click();
+    // Who holds the bag reads nothing of the family: it takes the number that the school gave with it.
+    await phone.page.getByText('type the number that the school gave you').waitFor();
+    expect(await phone.page.content()).not.toMatch(/Small hands|Dunlin/);
+    await expectAccessible(phone.page);
+    const { code } = (await findLoan(world.at, loanId))!;
+    expect(code).toMatch(/^\d{5}$/);
+    const type = async (number: string): Promise<void> => {
+      await phone.page.getByLabel('The number').fill(number);
+      await phone.page.getByRole('button', { name: 'Go on' }).click();
+    };
+    await type(code === '12345' ? '12346' : '12345');
+    await phone.page.getByText('This is not the number of this bag.').waitFor();
+    await type(` ${code.slice(0, 2)} ${code.slice(2)} `);
+    await phone.page.getByText('Small hands').waitFor();
+    // It opens one browser and no other.
+    const former = await visitor({ width: 360, height: 740 });
+    const forms: Record<string, string>[] = [
+      { intent: 'code', code },
+      { intent: 'wish', kit: second },
+    ];
+    for (const form of forms) {
+      const answer = await former.page.request.post(`/p/${first!.linkKey}/next`, {
+        form,
+        headers: { Origin: ADDRESS },
+        maxRedirects: 0,
+      });
+      expect([form.intent, answer.status()]).toEqual([form.intent, 403]);
+    }
+    expect(await listHolds(world.at, day())).toEqual([]);
     await phone.page.getByText('Small hands').click();
     await expectAccessible(phone.page);
     await phone.page.getByRole('button', { name: 'We would like this one' }).click();

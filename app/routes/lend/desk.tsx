@@ -252,6 +252,13 @@ export default function Desk({ loaderData, actionData }: Route.ComponentProps) {
             }
           >
             {showTag(lent.tag)} ({lent.kitName}) is with {lent.familyName} until {showDay(lent.dueOn)}.
+            {lent.code && (
+              <>
+                {' '}
+                Write {lent.code} on the due line of its label: with it the family can ask for its next bag on
+                a phone.
+              </>
+            )}
           </Said>
         )}
         <Row $gap="1rem" style={{ alignItems: 'stretch' }}>

@@ -5,6 +5,7 @@ import type { FieldErrors } from '~/core/check/check';
 import { showDay } from '~/core/lending/due';
 import { checkFamily, type FamilyFields } from '~/core/lending/families';
 import { showTag } from '~/core/kits/tag';
+import { renewCode } from '~/data/queries/browsers';
 import { familyFields, findFamily, forgetFamily, updateFamily } from '~/data/queries/families';
 import { withdrawHold } from '~/data/queries/holds';
 import { listLoansOfFamily } from '~/data/queries/lending';
@@ -85,6 +86,11 @@ export async function action({ request, params }: Route.ActionArgs) {
       const holdId = form.get('hold');
       if (isId(holdId)) await withdrawHold(at, holdId, today(at), id);
       throw redirect(`/lend/families/${id}?withdrawn=1`);
+    },
+    code: async () => {
+      const loan = form.get('loan');
+      if (isId(loan)) await renewCode(at, loan);
+      throw redirect(`/lend/families/${id}#loans`);
     },
     forget: async () => {
       askAgain(request, person);
@@ -219,6 +225,24 @@ function OneFamily({ loaderData, actionData }: Route.ComponentProps) {
                   },
                   { head: 'Kit', cell: (loan) => loan.kitName },
                   { head: 'Lent', cell: (loan) => showDay(loan.lentOn) },
+                  {
+                    head: 'Number for a phone',
+                    cell: (loan) =>
+                      loan.closedAs !== null ? (
+                        ''
+                      ) : (
+                        <Form method="post">
+                          <input type="hidden" name="intent" value="code" />
+                          <input type="hidden" name="loan" value={loan.id} />
+                          <Row $gap="0.5rem" style={{ alignItems: 'center' }}>
+                            {loan.code || 'used'}
+                            <Button type="submit" quiet>
+                              {`A new number for ${showTag(loan.tag)}`}
+                            </Button>
+                          </Row>
+                        </Form>
+                      ),
+                  },
                   {
                     head: 'Back',
                     cell: (loan) =>

@@ -209,7 +209,7 @@ export default function Tables({ loaderData, actionData }: Route.ComponentProps)
                       <State tone="note">not open on a tablet</State>
                     )}
                     <Button type="submit" name="intent" value="open" isPending={busy}>
-                      {table.open ? 'Open it on another tablet' : 'Open it on a tablet'}
+                      {table.open ? 'Make a new link' : 'Open it on a tablet'}
                     </Button>
                     {table.open && (
                       <Button type="submit" quiet name="intent" value="close">

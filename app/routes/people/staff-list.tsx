@@ -294,17 +294,15 @@ export default function People({ loaderData, actionData }: Route.ComponentProps)
             ) : (
               <details open={loaderData.unusual.length > 0}>
                 <summary>{`The last ${loaderData.events.length}, hour by hour`}</summary>
-                <Table
-                  label="What happened at the doors"
-                  rows={loaderData.events}
-                  rowKey={({ id }) => id}
-                  columns={[
-                    { head: 'Hour', cell: ({ hour }) => hour },
-                    { head: 'Who', cell: ({ who }) => who ?? 'nobody known' },
-                    { head: 'What', cell: ({ kind }) => SECURITY[kind] },
-                    { head: 'Times', cell: ({ times }) => times },
-                  ]}
-                />
+                <ul style={{ paddingInlineStart: '1.1rem' }}>
+                  {loaderData.events.map(({ id, hour, who, kind, times }) => (
+                    <li key={id}>
+                      {hour}: {kind === 'totalReached' ? '' : `${who ?? 'somebody'} `}
+                      {SECURITY[kind]}
+                      {times > 1 ? `, ${times} times` : ''}
+                    </li>
+                  ))}
+                </ul>
                 <Faint>
                   What was typed is kept nowhere. Names that nobody here has stand in the server’s log only.
                 </Faint>

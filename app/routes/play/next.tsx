@@ -8,9 +8,10 @@ import { withdrawHold } from '~/data/queries/holds';
 import { findLoan } from '~/data/queries/lending';
 import { byIntent } from '~/server/forms';
 import { isId } from '~/server/ids';
-import { mayAnswerNow } from '~/server/limits';
+import { openWithCode } from '~/data/queries/browsers';
+import { mayAnswerNow, mayTryCode } from '~/server/limits';
 import { wish, wishesOf } from '~/server/lending/wishes';
-import { familyPage, type FamilyPage as Page } from '~/server/play';
+import { familyPage, mayAsk, openFor, type FamilyPage as Page } from '~/server/play';
 import { wordsFor } from '~/server/reply';
 import { today } from '~/server/today';
 import type { PageHandle } from '~/app/root';
@@ -41,6 +42,9 @@ export async function loader({ request, params, context }: Route.LoaderArgs) {
       { ...frame, why: page.others ? ('others' as const) : ('notOut' as const), wishes: undefined },
       { status: 403, headers: page.headers },
     );
+  // What the family wishes, and what it may have, is shown to nobody who only holds the bag.
+  if (!(await mayAsk(request, page.at, params.linkKey, page.loanId!)))
+    return data({ ...frame, why: 'code' as const, wishes: undefined }, { headers: page.headers });
   const { holds, open } = await wishesOf(page.at, family);
   return data(
     {
@@ -66,10 +70,21 @@ export async function action({ request, params, context }: Route.ActionArgs) {
   const page = await familyPage(request, params.linkKey, context.clientAddress);
   const form = await request.formData();
   const family = await familyOf(page);
-  const refuse = (problem: 'busy' | 'anew', status: number) => data({ problem }, { status });
+  const refuse = (problem: 'busy' | 'anew' | 'code', status: number) => data({ problem }, { status });
   if (page.refused || !family) return refuse('anew', 403);
   if (!(await mayAnswerNow(family.id))) return refuse('busy', 429);
   const back = `/p/${params.linkKey}/next?lang=${page.language}`;
+  const loanId = page.loanId!;
+  if (form.get('intent') === 'code') {
+    if (!(await mayTryCode(loanId))) return refuse('busy', 429);
+    const typed = String(form.get('code') ?? '').replace(/[^0-9]/g, '');
+    const cookie = await openFor(request, params.linkKey, (hash) =>
+      openWithCode(page.at, loanId, typed, hash),
+    );
+    if (!cookie) return refuse('code', 403);
+    throw redirect(back, { headers: { 'Set-Cookie': cookie } });
+  }
+  if (!(await mayAsk(request, page.at, params.linkKey, loanId))) return refuse('code', 403);
   return byIntent(form, {
     wish: async () => {
       const kit = form.get('kit');
@@ -94,9 +109,24 @@ export default function Next({ loaderData, actionData }: Route.ComponentProps) {
     <FamilyFrame reading={reading} path={here} languages={languages}>
       <h1>{ask('wish.title')}</h1>
       {actionData?.problem && (
-        <FamilyNote>{words(actionData.problem === 'busy' ? 'refuse.busy' : 'error.anew')}</FamilyNote>
+        <FamilyNote>
+          {actionData.problem === 'code'
+            ? ask('wish.code.not')
+            : words(actionData.problem === 'busy' ? 'refuse.busy' : 'error.anew')}
+        </FamilyNote>
       )}
-      {why && <FamilyNote>{words(`refuse.${why}`)}</FamilyNote>}
+      {why && why !== 'code' && <FamilyNote>{words(`refuse.${why}`)}</FamilyNote>}
+      {why === 'code' && (
+        <FamilyForm method="post" action={`${here}?lang=${language}`}>
+          <input type="hidden" name="intent" value="code" />
+          <p>{ask('wish.code')}</p>
+          <div>
+            <label htmlFor="code">{ask('wish.code.label')}</label>
+            <input id="code" name="code" inputMode="numeric" autoComplete="off" maxLength={12} required />
+          </div>
+          <FamilySend type="submit">{ask('wish.code.send')}</FamilySend>
+        </FamilyForm>
+      )}
       {wishes && (
         <>
           {wishes.waits.map(({ id, kitName, before, keptUntil, expectedOn }) => (

@@ -15,6 +15,8 @@ import {
   tellsLost,
   type Came,
 } from '~/server/reply';
+import { openFor } from '~/server/play';
+import { openBrowserFor } from '~/data/queries/browsers';
 import type { PageHandle } from '~/app/root';
 import { FamilyForm, FamilyFrame, FamilyNote, FamilySend, familyWords } from './FamilyPage';
 import type { Route } from './+types/reply';
@@ -34,14 +36,26 @@ export async function loader({ request, params, context }: Route.LoaderArgs) {
   if (page.refused) return data({ ...frame, refused: page.refused }, { status: page.status });
   const { at, asked, days } = page;
   const evening = await invitedBy(at, asked);
-  return data({
-    ...frame,
-    // An evening that is not planned any more is not asked about.
-    refused: asked.kind === 'invitation' && !evening ? ('over' as const) : undefined,
-    evening: evening && { name: evening.name, onDay: evening.onDay, startsAt: evening.startsAt },
-    bags: asked.bags,
-    days,
-  });
+  // Who holds the message is of the family: in this browser it may ask for more, while it has its bags.
+  const headers = new Headers();
+  for (const { linkKey, loanId } of asked.bags) {
+    const cookie = await openFor(request, linkKey, async (hash) => {
+      await openBrowserFor(at, loanId, hash);
+      return true;
+    });
+    if (cookie) headers.append('Set-Cookie', cookie);
+  }
+  return data(
+    {
+      ...frame,
+      // An evening that is not planned any more is not asked about.
+      refused: asked.kind === 'invitation' && !evening ? ('over' as const) : undefined,
+      evening: evening && { name: evening.name, onDay: evening.onDay, startsAt: evening.startsAt },
+      bags: asked.bags,
+      days,
+    },
+    { headers },
+  );
 }
 
 export async function action({ request, params, context }: Route.ActionArgs) {
@@ -164,6 +178,9 @@ export default function Reply({ loaderData, actionData }: Route.ComponentProps) 
             <input type="hidden" name="intent" value="longer" />
             <FamilySend type="submit">{ask('answer.longer')}</FamilySend>
           </FamilyForm>
+          <p>
+            <a href={`/p/${bags[0]!.linkKey}/next?lang=${language}`}>{ask('answer.next')}</a>
+          </p>
           <FamilyForm method="post" action={here}>
             <input type="hidden" name="intent" value="lost" />
             <h2>{ask('answer.lost')}</h2>

@@ -34,6 +34,12 @@ export const reminders: Messages = {
   'wish.expected': 'Alrededor del {day}.',
   'wish.ready': '{kit} está guardada para ustedes hasta el {day}.',
   'wish.withdraw': 'Ya no la necesitamos',
+  'wish.code':
+    'Para pedir una bolsa a nombre de su familia, escriban el número que la escuela les dio con esta bolsa.',
+  'wish.code.label': 'El número',
+  'wish.code.send': 'Seguir',
+  'wish.code.not': 'Este no es el número de esta bolsa. Pídanlo en la escuela.',
+  'answer.next': 'Pedir nuestra próxima bolsa',
   'table.title': 'Bienvenidos',
   'table.why': 'Escriban su nombre o el código de su tarjeta y regístrense.',
   'table.name': 'El nombre de su familia o su tarjeta',

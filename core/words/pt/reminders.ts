@@ -34,6 +34,12 @@ export const reminders: Messages = {
   'wish.expected': 'Por volta de {day}.',
   'wish.ready': '{kit} está guardada para vocês até {day}.',
   'wish.withdraw': 'Não precisamos mais dela',
+  'wish.code':
+    'Para pedir uma sacola em nome da sua família, escrevam o número que a escola lhes deu com esta sacola.',
+  'wish.code.label': 'O número',
+  'wish.code.send': 'Continuar',
+  'wish.code.not': 'Este não é o número desta sacola. Peçam-no na escola.',
+  'answer.next': 'Pedir a nossa próxima sacola',
   'table.title': 'Bem-vindos',
   'table.why': 'Escrevam o seu nome ou o código do cartão e registrem-se.',
   'table.name': 'O nome da família ou o cartão',

@@ -1,0 +1,50 @@
+/** Browsers that may ask for a family, while it has a bag. */
+import { randomInt } from 'node:crypto';
+import { and, eq, isNull } from 'drizzle-orm';
+import { transaction, type SchoolHandle } from '../db';
+import { loan, loanBrowser } from '../schema';
+import { ours } from './ours';
+
+/** Five digits, in any language. */
+export const newCode = (): string => String(randomInt(10_000, 100_000));
+
+/** Whether this browser was opened for this loan. */
+export const isOpenedFor = async (at: SchoolHandle, loanId: string, tokenHash: string): Promise<boolean> =>
+  (await at.$count(
+    loanBrowser,
+    and(ours(at, loanBrowser), eq(loanBrowser.loanId, loanId), eq(loanBrowser.tokenHash, tokenHash)),
+  )) > 0;
+
+/** Opens a browser for a loan. */
+export const openBrowserFor = async (at: SchoolHandle, loanId: string, tokenHash: string): Promise<void> => {
+  await at.insert(loanBrowser).values({ loanId, tokenHash }).onConflictDoNothing();
+};
+
+/** Opens a browser with the number of the loan, which opens no other one then. False where it is not the number. */
+export const openWithCode = (
+  at: SchoolHandle,
+  loanId: string,
+  code: string,
+  tokenHash: string,
+): Promise<boolean> =>
+  transaction(at, async (tx) => {
+    if (!/^[0-9]{5}$/.test(code)) return false;
+    const used = await tx
+      .update(loan)
+      .set({ code: '' })
+      .where(and(ours(tx, loan), eq(loan.id, loanId), eq(loan.code, code), isNull(loan.closedAs)))
+      .returning({ id: loan.id });
+    if (used.length === 0) return false;
+    await openBrowserFor(tx, loanId, tokenHash);
+    return true;
+  });
+
+/** Another number for a loan; browsers that were opened for it are closed. */
+export const renewCode = (at: SchoolHandle, loanId: string): Promise<void> =>
+  transaction(at, async (tx) => {
+    await tx
+      .update(loan)
+      .set({ code: newCode() })
+      .where(and(ours(tx, loan), eq(loan.id, loanId), isNull(loan.closedAs)));
+    await tx.delete(loanBrowser).where(and(ours(tx, loanBrowser), eq(loanBrowser.loanId, loanId)));
+  });
