@@ -174,6 +174,19 @@ export async function findCopy(
 }
 
 /** The packs of these copies are printed; in this language beside English, where it is known. */
+/**
+ * Another square for the label of a copy: the old one opens nothing any more. It waits for its new label, and goes out
+ * to nobody before. False where it has moved away.
+ */
+export const renewLinkKey = async (at: SchoolHandle, id: string, linkKey: string): Promise<boolean> =>
+  (
+    await at
+      .update(copy)
+      .set({ linkKey, printedAt: null })
+      .where(and(ours(at, copy), eq(copy.id, id), isNull(copy.movedAt)))
+      .returning({ id: copy.id })
+  ).length > 0;
+
 export async function markPrinted(at: SchoolHandle, ids: string[], language?: Language): Promise<void> {
   const before = await at
     .select({ copyId: copy.id })

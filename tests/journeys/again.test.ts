@@ -1,5 +1,6 @@
 import { sql } from 'drizzle-orm';
 import { describe, expect, it } from 'vitest';
+import { findCopy } from '~/data/queries/copies';
 import { securityEvents } from '~/data/queries/security';
 import { everything } from '../owner';
 import { PASSWORD } from '../world';
@@ -38,6 +39,21 @@ describe('what takes something away from others, or out of the school', () => {
     await page.waitForURL(/ended=1/);
     await page.getByText('The last').click();
     await page.getByText('Coordinator ended somebody’s access').waitFor();
+    expect(complaints).toEqual([]);
+  });
+  it('makes a new square for a label: the old one opens nothing, and the bag waits for its label', async () => {
+    const { page, complaints } = await visitor();
+    await signIn(page);
+    const copy = world.copies[0]!;
+    await open(page, `/copies/${copy.id}`);
+    expect((await page.request.get(`/p/${copy.linkKey}`)).status()).toBe(200);
+    await page.getByRole('button', { name: 'Make a new square for this label' }).click();
+    await page.getByText('The old label opens nothing any more.').waitFor();
+    await expectAccessible(page);
+    expect((await page.request.get(`/p/${copy.linkKey}`)).status()).toBe(404);
+    const now = (await findCopy(world.at, { id: copy.id }))!;
+    expect(now.printedAt).toBeNull();
+    expect((await page.request.get(`/p/${now.linkKey}`)).status()).toBe(200);
     expect(complaints).toEqual([]);
   });
   it('gives a file only then, and each way out of the school is held so', async () => {

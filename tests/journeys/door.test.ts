@@ -143,7 +143,7 @@ const ACCESS: Record<
   'routes/lend/evening-pdf.ts': { read: desk },
   'routes/lend/known-txt.ts': { read: one },
   'routes/look-back/overview.tsx': { read: one, send: one },
-  'routes/look-back/copy.tsx': { read: desk },
+  'routes/look-back/copy.tsx': { read: desk, send: ['coordinator'] },
   'routes/not-found.tsx': { read: all, send: all },
   'routes/scan.ts': { read: desk },
   'routes/play/game.tsx': { read: PUBLIC },

@@ -1,4 +1,4 @@
-import { Link } from 'react-router';
+import { Link, redirect } from 'react-router';
 import { dueWords, showDay } from '~/core/lending/due';
 import { hasSmallParts } from '~/core/kits/recipe';
 import { lackOf } from '~/core/kits/lacking';
@@ -9,18 +9,21 @@ import { MARGIN_MM } from '~/core/paper/sheet';
 import { homeOf } from '~/core/lending/school';
 import { readingsAt } from '~/data/queries/wording';
 import { catalogueNow } from '~/data/queries/materials';
-import { findCopy } from '~/data/queries/copies';
+import { findCopy, renewLinkKey } from '~/data/queries/copies';
 import { listShortages } from '~/data/queries/counts';
 import { strandOf } from '~/data/queries/strand';
 import { isId } from '~/server/ids';
-import { familyLink } from '~/server/links';
+import { familyLink, newLinkKey } from '~/server/links';
 import { stateNow } from '~/server/kits/held';
-import { requireRole } from '~/server/people/session';
+import { requireProven, requireRole } from '~/server/people/session';
 import { measure } from '~/server/print/fonts';
 import { notFound } from '~/server/refusals';
 import { today } from '~/server/today';
 import { useCatalogue } from '~/app/ui/catalogue';
-import { ButtonLink } from '~/app/ui/Button';
+import { noteSecurity } from '~/server/people/security';
+import { Button, ButtonLink } from '~/app/ui/Button';
+import { Said } from '~/app/ui/Notices';
+import { Form } from '~/app/ui/sending';
 import { Entered, Entries, Heading, Margin, Row, Panel, Stack, State, Workplace } from '~/app/ui/Page';
 import { SheetView } from '~/app/game/SheetView';
 import { Strand } from '~/app/desk/Strand';
@@ -33,7 +36,7 @@ export const meta: Route.MetaFunction = ({ loaderData }) => [
 ];
 
 export async function loader({ request, params }: Route.LoaderArgs) {
-  const { at, school } = await requireRole(request, 'coordinator', 'helper');
+  const { at, school, role } = await requireRole(request, 'coordinator', 'helper');
   const copy = isId(params.copyId) ? await findCopy(at, { id: params.copyId }) : undefined;
   if (!copy) throw notFound('This copy');
   const [strand, shortages, catalogue] = await Promise.all([
@@ -69,6 +72,8 @@ export async function loader({ request, params }: Route.LoaderArgs) {
   return {
     copy: { ...shown, printedAt: undefined, printed: copy.printedAt !== null },
     link,
+    coordinates: role === 'coordinator',
+    square: new URL(request.url).searchParams.has('square'),
     // As much of each sheet as has labels on it.
     labels: labels.map((sheet) => ({
       ...sheet,
@@ -82,9 +87,18 @@ export async function loader({ request, params }: Route.LoaderArgs) {
   };
 }
 
+/** The square of its label is made anew: the one that somebody may have kept opens nothing any more. */
+export async function action({ request, params }: Route.ActionArgs) {
+  const { at, id } = await requireProven(request, 'coordinator');
+  if (!isId(params.copyId) || !(await renewLinkKey(at, params.copyId, newLinkKey())))
+    throw notFound('This copy');
+  await noteSecurity(at, 'keyMade', id);
+  throw redirect(`/copies/${params.copyId}?square=new`);
+}
+
 export default function CopyPage({ loaderData }: Route.ComponentProps) {
   const catalogue = useCatalogue();
-  const { copy, link, labels, strand, shortages, verdict, games, today } = loaderData;
+  const { copy, link, coordinates, square, labels, strand, shortages, verdict, games, today } = loaderData;
   const lent = strand.filter((event) => event.kind === 'lent').length;
   return (
     <Workplace>
@@ -132,7 +146,20 @@ export default function CopyPage({ loaderData }: Route.ComponentProps) {
             {labels.map((sheet, i) => (
               <SheetView key={i} sheet={sheet} label={`Labels of ${showTag(copy.tag)}, sheet ${i + 1}`} />
             ))}
+            {square && (
+              <Said kind="done" word="A new square" live>
+                The old label opens nothing any more. Print the pack, or its labels alone, and put the new one
+                on the bag; until then it goes out to nobody.
+              </Said>
+            )}
             <Row>
+              {coordinates && !copy.moved && (
+                <Form method="post">
+                  <Button type="submit" quiet>
+                    Make a new square for this label
+                  </Button>
+                </Form>
+              )}
               {!copy.moved && (
                 <ButtonLink quiet href={`/print?copy=${copy.id}`}>
                   Print its pack
