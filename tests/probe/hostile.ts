@@ -248,4 +248,3 @@ export async function hostileFiles(field: Field, size: number): Promise<Row> {
 }
 /** So many are sent by `npm run probe`. */
 const PROBED = 200;
-
