@@ -155,6 +155,9 @@ function multipart(fields: Record<string, string>, name: string, content: Buffer
   ]);
 }
 
+/** So many are sent by `npm run probe`. */
+const PROBED = 200;
+
 export async function hostileFiles(field: Field, size: number): Promise<Row> {
   const world = await field.begin();
   const visitor = await field.visitor('Coordinator');
@@ -246,5 +249,3 @@ export async function hostileFiles(field: Field, size: number): Promise<Row> {
     note: `the server's thread waited ${Math.round(longest)} ms at most, somebody who asked ${Math.round(slowest)} ms`,
   };
 }
-/** So many are sent by `npm run probe`. */
-const PROBED = 200;
