@@ -22,7 +22,7 @@ export default defineConfig({
             'app/**/*.test.{ts,tsx}',
             'scripts/**/*.test.ts',
           ],
-          testTimeout: 20_000,
+          testTimeout: 120_000,
         },
       },
       {
@@ -34,7 +34,7 @@ export default defineConfig({
           // Each lane reads the application once, for all of its files.
           isolate: false,
           maxWorkers: LANES,
-          testTimeout: 20_000,
+          testTimeout: 60_000,
         },
       },
       {
