@@ -55,10 +55,10 @@ export default defineConfig({
           // Each lane reads the application once, for all of its files.
           isolate: false,
           maxWorkers: LANES,
-          testTimeout: 120_000,
+          testTimeout: 300_000,
           // A page under load takes longer than the second that polling is given otherwise.
-          expect: { poll: { timeout: 10_000 } },
-          hookTimeout: 60_000,
+          expect: { poll: { timeout: 30_000 } },
+          hookTimeout: 300_000,
         },
       },
     ],

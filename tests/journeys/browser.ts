@@ -28,7 +28,7 @@ export async function visitor(
     baseURL: ADDRESS,
     acceptDownloads: true,
   });
-  context.setDefaultTimeout(10_000);
+  context.setDefaultTimeout(30_000);
   const page = await context.newPage();
   const complaints: string[] = [];
   page.on('console', (message) => {
