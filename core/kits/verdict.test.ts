@@ -122,7 +122,7 @@ describe('the verdict on a copy', () => {
         ]);
       }
     expect(offered).toBeGreaterThan(12);
-  }, 30_000);
+  }, 300_000);
 
   it('takes the odd card out of a deck', () => {
     const found = verdict({

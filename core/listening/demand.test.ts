@@ -100,7 +100,7 @@ describe('what a variant asks', () => {
         expect(found!.demand, game.id).toBeGreaterThanOrEqual(-0.5);
         expect(found!.demand, game.id).toBeLessThanOrEqual(5);
       }
-  }, 120_000);
+  }, 300_000);
 
   it('is called by its grade', () => {
     expect(yearName(-1)).toBe('pre-K');

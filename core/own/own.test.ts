@@ -345,7 +345,7 @@ describe('what it costs to reckon a game', () => {
     );
     expect(refused).toBeGreaterThan(5);
     expect(MOST_STEPS).toBeLessThan(1e7);
-  }, 60_000);
+  }, 300_000);
   it('is known for a turn of the bench as for the game itself', () => {
     const own = named({ turn: turn({ count: 2 }), make: 'collect', end: { when: 'turns', number: 5 } });
     const game = ownGame(own, 'x');

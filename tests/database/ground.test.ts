@@ -161,7 +161,7 @@ describe('the connection', () => {
       useDatabase(before);
     }
     await admin((client) => client.query('drop database fern_twice'));
-  }, 30_000);
+  }, 300_000);
 });
 
 describe('a change', () => {

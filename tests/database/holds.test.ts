@@ -220,7 +220,7 @@ describe('a hold', () => {
       // Who asked earlier has a bag before who asked later gets one.
       expect(aside.slice(0, given.length)).toEqual(given);
     }
-  }, 120_000);
+  }, 300_000);
 });
 
 describe('the rules of lending', () => {

@@ -62,7 +62,7 @@ describe('a hand-out', () => {
       'Nothing suits: what is left is had already.',
     );
     expect((await roundInput(world.at, { ...ALL, groups: ['Room 9'] }, day)).families).toEqual([]);
-  }, 60_000);
+  }, 300_000);
 
   it('promises its bags to nobody else, hands them over by scanning, and can be undone until one has gone', async () => {
     const { id, promises } = await promised();
@@ -112,7 +112,7 @@ describe('a hand-out', () => {
         personId: by(),
       }),
     ).toMatchObject({ ok: true });
-  }, 60_000);
+  }, 300_000);
 
   it('is settled by one, and not with a bag that went out meanwhile', async () => {
     const { id, solved } = await planned();
@@ -129,7 +129,7 @@ describe('a hand-out', () => {
     expect(await promiseRound(world.at, id, solved.round.matches, by())).toBe('taken');
     expect((await findRound(world.at, id))!.state).toBe('planned');
     expect(await promisesOf(world.at, id)).toEqual([]);
-  }, 60_000);
+  }, 300_000);
 });
 
 describe('the desk in the hall', () => {
@@ -150,7 +150,7 @@ describe('the desk in the hall', () => {
     expect(await doAct(world.at, undo, by())).toMatchObject({ kind: 'right', word: 'Undone' });
     expect(await doAct(world.at, undo, by())).toMatchObject({ kind: 'right', word: 'Undone' });
     expect(await listOut(world.at)).toEqual([]);
-  }, 60_000);
+  }, 300_000);
 
   it('takes a bag home to be counted, and puts a clash before a person instead of dropping it', async () => {
     const { bags, families } = await hallKnown(world.at);
@@ -175,7 +175,7 @@ describe('the desk in the hall', () => {
     ).toMatchObject({
       word: 'Clock',
     });
-  }, 60_000);
+  }, 300_000);
 
   it('knows each family by a card of its own', async () => {
     await giveCards(world.at, () => randomCard(secureRandom));

@@ -320,5 +320,5 @@ describe('an evening', () => {
     const paper = await page.request.get(`/lend/evenings/${id}/signin.pdf`);
     expect([paper.status(), paper.headers()['content-type']]).toEqual([200, 'application/pdf']);
     expect([...complaints, ...phone.complaints, ...tablet.complaints]).toEqual([]);
-  }, 120_000);
+  }, 300_000);
 });

@@ -68,7 +68,7 @@ describe('a helper', () => {
     expect(await rehearsals(world.at)).toHaveLength(1);
     expect((await page.request.get('/lend/rehearse/no-such-game')).status()).toBe(404);
     expect(complaints).toEqual([]);
-  }, 60_000);
+  }, 300_000);
 
   it('looks quickly: a start word, a cover, a second look, and more dots after two in a row', async () => {
     const { page, complaints } = await visitor();
@@ -98,5 +98,5 @@ describe('a helper', () => {
     }
     await page.getByText('Two in a row: now there are more.').waitFor();
     expect(complaints).toEqual([]);
-  }, 60_000);
+  }, 300_000);
 });

@@ -250,7 +250,7 @@ describe('a school of the district', () => {
     expect(sent).toBeGreaterThan(500);
     expect(offer).toBeDefined();
     expect(await rowsOf(at.schoolId)).toEqual(before);
-  }, 120_000);
+  }, 300_000);
 
   it('is gone into, made, given to and filled by whoever coordinates the district', async () => {
     const { at, sister } = demo;
@@ -327,7 +327,7 @@ describe('a school of the district', () => {
     expect((await listFamilies(at)).map(({ name }) => name)).toContain('Family Halfway');
     expect((await listFamilies(sister)).map(({ name }) => name)).not.toContain('Family Halfway');
     expect(complaints).toEqual([]);
-  }, 60_000);
+  }, 300_000);
 
   it('takes what another one shows, and sees where a basket of another one belongs', async () => {
     const { at, sister } = demo;
