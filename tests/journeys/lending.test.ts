@@ -32,7 +32,7 @@ describe('a hold', () => {
       dueOn: daysAfter(day(), 3),
       personId: null,
     });
-    const phone = await visitor({ width: 360, height: 740, expected: /403/ });
+    const phone = await visitor({ width: 360, height: 740, expected: /401/ });
     await phone.page.goto(`/p/${first!.linkKey}`);
     await phone.page.getByRole('link', { name: 'And next?' }).click();
     // Who holds the bag reads nothing of the family: it takes the number that the school gave with it.
@@ -61,7 +61,7 @@ describe('a hold', () => {
         headers: { Origin: ADDRESS },
         maxRedirects: 0,
       });
-      expect([form.intent, answer.status()]).toEqual([form.intent, 403]);
+      expect([form.intent, answer.status()]).toEqual([form.intent, 401]);
     }
     expect(await listHolds(world.at, day())).toEqual([]);
     await phone.page.getByText('Small hands').click();

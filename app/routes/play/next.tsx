@@ -81,10 +81,10 @@ export async function action({ request, params, context }: Route.ActionArgs) {
     const cookie = await openFor(request, params.linkKey, (hash) =>
       openWithCode(page.at, loanId, typed, hash),
     );
-    if (!cookie) return refuse('code', 403);
+    if (!cookie) return refuse('code', 401);
     throw redirect(back, { headers: { 'Set-Cookie': cookie } });
   }
-  if (!(await mayAsk(request, page.at, params.linkKey, loanId))) return refuse('code', 403);
+  if (!(await mayAsk(request, page.at, params.linkKey, loanId))) return refuse('code', 401);
   return byIntent(form, {
     wish: async () => {
       const kit = form.get('kit');
