@@ -12,6 +12,7 @@ import { catalogueNow } from '~/data/queries/materials';
 import { findCopy, renewLinkKey } from '~/data/queries/copies';
 import { listShortages } from '~/data/queries/counts';
 import { strandOf } from '~/data/queries/strand';
+import { byIntent } from '~/server/forms';
 import { isId } from '~/server/ids';
 import { familyLink, newLinkKey } from '~/server/links';
 import { stateNow } from '~/server/kits/held';
@@ -90,10 +91,14 @@ export async function loader({ request, params }: Route.LoaderArgs) {
 /** The square of its label is made anew: the one that somebody may have kept opens nothing any more. */
 export async function action({ request, params }: Route.ActionArgs) {
   const { at, id } = await requireProven(request, 'coordinator');
-  if (!isId(params.copyId) || !(await renewLinkKey(at, params.copyId, newLinkKey())))
-    throw notFound('This copy');
-  await noteSecurity(at, 'keyMade', id);
-  throw redirect(`/copies/${params.copyId}?square=new`);
+  const { copyId } = params;
+  return byIntent(await request.formData(), {
+    square: async () => {
+      if (!isId(copyId) || !(await renewLinkKey(at, copyId, newLinkKey()))) throw notFound('This copy');
+      await noteSecurity(at, 'keyMade', id);
+      throw redirect(`/copies/${copyId}?square=new`);
+    },
+  });
 }
 
 export default function CopyPage({ loaderData }: Route.ComponentProps) {
@@ -155,7 +160,7 @@ export default function CopyPage({ loaderData }: Route.ComponentProps) {
             <Row>
               {coordinates && !copy.moved && (
                 <Form method="post">
-                  <Button type="submit" quiet>
+                  <Button type="submit" quiet name="intent" value="square">
                     Make a new square for this label
                   </Button>
                 </Form>
