@@ -53,25 +53,20 @@ export type FamilyPage =
     };
 
 const WEEKS = 26;
-/** For which loan a browser opened the page of a copy. It names the loan and nothing about the family. */
-const opened = (linkKey: string, secure: boolean) =>
-  createCookie(secure ? '__Secure-fern-loan' : 'fern-loan', {
+/** A cookie of the pages of one label. */
+const cookieOf = (name: string) => (linkKey: string, secure: boolean) =>
+  createCookie(secure ? `__Secure-${name}` : name, {
     secure,
     httpOnly: true,
     sameSite: 'lax',
     path: `/p/${linkKey}`,
     maxAge: WEEKS * 7 * 86_400,
   });
+/** For which loan a browser opened the page of a copy. It names the loan and nothing about the family. */
+const opened = cookieOf('fern-loan');
 
 /** Which browser this is to a family: without it a page shows the game, takes an answer, and asks for nothing. */
-const browserOf = (linkKey: string, secure: boolean) =>
-  createCookie(secure ? '__Secure-fern-family' : 'fern-family', {
-    secure,
-    httpOnly: true,
-    sameSite: 'lax',
-    path: `/p/${linkKey}`,
-    maxAge: WEEKS * 7 * 86_400,
-  });
+const browserOf = cookieOf('fern-family');
 const isSecure = (request: Request): boolean => new URL(request.url).protocol === 'https:';
 
 /** Whether this browser may ask for the family that has this loan. */
@@ -130,7 +125,7 @@ export async function familyPage(request: Request, linkKey: string, address: str
       ? { refused: 'unknown', status: 404, ...shown(preferred) }
       : { refused: 'busy', status: 429, ...shown(preferred) };
   if (!(await mayVisit(copy.id, address))) return { refused: 'busy', status: 429, ...shown(preferred) };
-  const cookie = opened(linkKey, new URL(request.url).protocol === 'https:');
+  const cookie = opened(linkKey, isSecure(request));
   const last = await lastLoanOf(at, copy.id);
   const kept: unknown = search.has('now') ? undefined : await cookie.parse(request.headers.get('Cookie'));
   const before = isId(kept) && kept !== last?.id ? await findLoanOf(at, copy.id, kept) : undefined;

@@ -48,10 +48,17 @@ export const partsCents = (
   catalogue: Catalogue = SHIPPED,
 ): number =>
   Math.round(
-    parts
-      .filter(({ material }) => ['durable', 'consumable'].includes(catalogue.of(material).kind))
-      .reduce((sum, { material, quantity }) => sum + quantity * pieceCents(material, offers, catalogue), 0),
+    kindCents('durable', parts, offers, catalogue) + kindCents('consumable', parts, offers, catalogue),
   );
+const kindCents = (
+  kind: 'durable' | 'consumable',
+  parts: CostAsked['parts'],
+  offers: CostAsked['offers'],
+  catalogue: Catalogue,
+): number =>
+  parts
+    .filter(({ material }) => catalogue.of(material).kind === kind)
+    .reduce((sum, { material, quantity }) => sum + quantity * pieceCents(material, offers, catalogue), 0);
 
 /** Reckons what a copy and a loan of it cost, in cents; paper is not among the parts. */
 export function copyCost(
@@ -68,11 +75,8 @@ export function copyCost(
   }: CostAsked,
   catalogue: Catalogue = SHIPPED,
 ): CopyCost {
-  const of = (kind: 'durable' | 'consumable'): number =>
-    parts
-      .filter(({ material }) => catalogue.of(material).kind === kind)
-      .reduce((sum, { material, quantity }) => sum + quantity * pieceCents(material, offers, catalogue), 0);
-  const [lasting, used] = [of('durable'), of('consumable')];
+  const lasting = kindCents('durable', parts, offers, catalogue);
+  const used = kindCents('consumable', parts, offers, catalogue);
   const labour = (seconds / 3600) * hourCents;
   // The work is shared by the loans that the paper lasts.
   const work = labour / paperLoans;

@@ -86,11 +86,11 @@ export const handsSchema = Type.Object({
   laminators: Whole(1, 4, { title: 'Laminators', default: 1 }),
   cutters: Whole(1, 8, { title: 'Cutters', default: 2 }),
 });
-/** What is asked before a build run. */
 /** In which finish the copies of a run are made. */
 export const RUN_FINISHES = { own: 'As each kit says', ...FINISHES };
 export type RunFinish = keyof typeof RUN_FINISHES;
 
+/** What is asked before a build run. */
 export const runSchema = Type.Object({
   ...handsSchema.properties,
   finish: OneOf<RunFinish>(RUN_FINISHES, { title: 'Finish', default: 'own' }),

@@ -1,7 +1,7 @@
 /** Browsers that may ask for a family, while it has a bag. */
 import { randomInt } from 'node:crypto';
-import { and, eq, isNull } from 'drizzle-orm';
-import { transaction, type SchoolHandle } from '../db';
+import { and, eq, isNull, sql } from 'drizzle-orm';
+import { onlyReads, transaction, type SchoolHandle } from '../db';
 import { loan, loanBrowser } from '../schema';
 import { ours } from './ours';
 
@@ -15,9 +15,22 @@ export const isOpenedFor = async (at: SchoolHandle, loanId: string, tokenHash: s
     and(ours(at, loanBrowser), eq(loanBrowser.loanId, loanId), eq(loanBrowser.tokenHash, tokenHash)),
   )) > 0;
 
-/** Opens a browser for a loan. */
-export const openBrowserFor = async (at: SchoolHandle, loanId: string, tokenHash: string): Promise<void> => {
-  await at.insert(loanBrowser).values({ loanId, tokenHash }).onConflictDoNothing();
+/** Opens a browser for a loan. False while nothing can be written: what only reads goes on. */
+export async function openBrowserFor(at: SchoolHandle, loanId: string, tokenHash: string): Promise<boolean> {
+  try {
+    await at.insert(loanBrowser).values({ loanId, tokenHash }).onConflictDoNothing();
+    return true;
+  } catch (error) {
+    if (!onlyReads(error)) throw error;
+    return false;
+  }
+}
+
+/** Browsers of half a year ago: the bag has come home long since. */
+export const dropOldBrowsers = async (at: SchoolHandle): Promise<void> => {
+  await at
+    .delete(loanBrowser)
+    .where(and(ours(at, loanBrowser), sql`${loanBrowser.createdAt} < now() - interval '180 days'`));
 };
 
 /** Opens a browser with the number of the loan, which opens no other one then. False where it is not the number. */
@@ -35,8 +48,7 @@ export const openWithCode = (
       .where(and(ours(tx, loan), eq(loan.id, loanId), eq(loan.code, code), isNull(loan.closedAs)))
       .returning({ id: loan.id });
     if (used.length === 0) return false;
-    await openBrowserFor(tx, loanId, tokenHash);
-    return true;
+    return openBrowserFor(tx, loanId, tokenHash);
   });
 
 /** Another number for a loan; browsers that were opened for it are closed. */

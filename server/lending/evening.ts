@@ -20,6 +20,7 @@ import {
 import { dropOldPictures } from '~/data/queries/pictures';
 import { dropOldLooks } from '~/data/queries/privacy';
 import { lendingRules } from '~/data/queries/rules';
+import { dropOldBrowsers } from '~/data/queries/browsers';
 import { dropOldSecurity } from '~/data/queries/security';
 import { dropOldForms } from '~/data/queries/sent';
 import { dropOldTexts } from '~/data/queries/texts';
@@ -103,6 +104,7 @@ export async function evening(at: SchoolHandle, today: string): Promise<string[]
   await dropOldLooks(at);
   await dropOldTexts(at);
   await dropOldSecurity(at);
+  await dropOldBrowsers(at);
   await dropOldForms();
   await addMessages(at, await messagesOf(at, today));
   return waitingMessages(at);

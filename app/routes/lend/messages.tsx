@@ -11,7 +11,7 @@ import { byIntent } from '~/server/forms';
 import { isId } from '~/server/ids';
 import { doEvening, enqueueMessages } from '~/server/lending/jobs';
 import { messagesOf } from '~/server/lending/evening';
-import { eveningHour } from '~/server/lending/hour';
+import { whenTold } from '~/server/lending/hour';
 import { requireRole } from '~/server/people/session';
 import { today as todayAtSchool } from '~/server/today';
 import { LendWays } from '~/app/desk/LendWays';
@@ -58,7 +58,7 @@ export async function loader({ request }: Route.LoaderArgs) {
       address: `/a/${linkKey}`,
     })),
     tonight: tonight.length,
-    hour: eveningHour(),
+    when: whenTold(),
     paper: paper.found,
     held: held.found,
   };
@@ -104,7 +104,7 @@ export async function action({ request }: Route.ActionArgs) {
 type Message = Route.ComponentProps['loaderData']['messages'][number];
 
 export default function Messages({ loaderData, actionData }: Route.ComponentProps) {
-  const { messages, first, found, tonight, hour, paper, held } = loaderData;
+  const { messages, first, found, tonight, when, paper, held } = loaderData;
   const [search] = useSearchParams();
   const busy = useSending();
   return (
@@ -148,7 +148,7 @@ export default function Messages({ loaderData, actionData }: Route.ComponentProp
               </Form>
             }
           >
-            {count(tonight, 'family is', 'families are')} told something after {hour}.
+            {count(tonight, 'family is', 'families are')} told something {when}.
           </Said>
         )}
         {messages.length === 0 ? (

@@ -39,10 +39,7 @@ export async function loader({ request, params, context }: Route.LoaderArgs) {
   // Who holds the message is of the family: in this browser it may ask for more, while it has its bags.
   const headers = new Headers();
   for (const { linkKey, loanId } of asked.bags) {
-    const cookie = await openFor(request, linkKey, async (hash) => {
-      await openBrowserFor(at, loanId, hash);
-      return true;
-    });
+    const cookie = await openFor(request, linkKey, (hash) => openBrowserFor(at, loanId, hash));
     if (cookie) headers.append('Set-Cookie', cookie);
   }
   return data(

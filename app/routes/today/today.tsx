@@ -3,7 +3,7 @@ import { Link } from 'react-router';
 import styled from 'styled-components';
 import { dayWork } from '~/core/lending/day';
 import { showDay } from '~/core/lending/due';
-import { count } from '~/core/words/numbers';
+import { capital, count } from '~/core/words/numbers';
 import { messagesOf } from '~/server/lending/evening';
 import { now } from '~/data/db';
 import { lastDaily } from '~/data/queries/daily';
@@ -15,7 +15,7 @@ import { ButtonLink } from '~/app/ui/Button';
 import { Said } from '~/app/ui/Notices';
 import { unusual } from '~/core/people/security';
 import { securityOfADay } from '~/data/queries/security';
-import { EVENING_HOUR, eveningHour } from '~/server/lending/hour';
+import { EVENING_HOUR, whenTold } from '~/server/lending/hour';
 import { Faint, Heading, Wide } from '~/app/ui/Page';
 import { color, type } from '~/app/ui/theme';
 import type { Route } from './+types/today';
@@ -37,7 +37,7 @@ export async function loader({ request }: Route.LoaderArgs) {
     name,
     today,
     late: role === 'coordinator' && fromDate(now(), at.timeZone).hour >= EVENING_HOUR + LATE_HOURS,
-    hour: eveningHour(),
+    when: whenTold(),
     unusual: role === 'coordinator' ? unusual(await securityOfADay(at)) : [],
     backup: backup?.told.startsWith('failed') ? backup.told : undefined,
     tasks: dayWork(day, role).map(({ roles: _, ...task }) => task),
@@ -83,7 +83,7 @@ const Notebook = styled.ol`
 `;
 
 export default function Today({ loaderData }: Route.ComponentProps) {
-  const { name, today, tasks, tonight, late, hour, unusual: odd, backup } = loaderData;
+  const { name, today, tasks, tonight, late, when, unusual: odd, backup } = loaderData;
   return (
     <Wide>
       <Heading title={`${showDay(today)}: what there is to do, ${name}`}>
@@ -143,8 +143,8 @@ export default function Today({ loaderData }: Route.ComponentProps) {
                 {tonight.families === 0
                   ? 'Nothing is due that was not said before.'
                   : late
-                    ? `It should have been said after ${hour}. It is tried again by itself until midnight; under Messages you can say it now.`
-                    : `After ${hour}, without your doing.${tonight.onPaper ? ` ${count(tonight.onPaper, 'of them')} on paper, to print tomorrow.` : ''}${tonight.held ? ` ${count(tonight.held, 'message is', 'messages are')} held back: the wording is not checked.` : ''}`}
+                    ? `It should have been said ${when}. It is tried again by itself until midnight; under Messages you can say it now.`
+                    : `${capital(when)}, without your doing.${tonight.onPaper ? ` ${count(tonight.onPaper, 'of them')} on paper, to print tomorrow.` : ''}${tonight.held ? ` ${count(tonight.held, 'message is', 'messages are')} held back: the wording is not checked.` : ''}`}
               </p>
             </div>
             {tonight.families > 0 && (
