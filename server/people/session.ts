@@ -168,6 +168,22 @@ export function askAgain(request: Request, { proven }: Signed): void {
     );
 }
 
+/**
+ * The same for a form into which something was typed: it asks for the password itself, so that nothing typed is lost. A
+ * sentence for its field where it was not typed a moment ago and does not stand in the form.
+ */
+export async function faultOfAgain(
+  request: Request,
+  person: Signed,
+  form: FormData,
+): Promise<string | undefined> {
+  if (person.proven) return undefined;
+  const password = form.get('confirm');
+  return typeof password === 'string' && password
+    ? confirmPassword(request, person, password)
+    : 'Your password was not asked for ten minutes. Type it here once more; nothing was changed yet.';
+}
+
 /** Takes the password of who is signed in once more; a sentence where it is not theirs. */
 export async function confirmPassword(
   request: Request,

@@ -56,6 +56,25 @@ describe('what takes something away from others, or out of the school', () => {
     expect((await page.request.get(`/p/${now.linkKey}`)).status()).toBe(200);
     expect(complaints).toEqual([]);
   });
+  it('keeps what was typed into a form while it asks', async () => {
+    const { page, complaints } = await visitor({ expected: /401/ });
+    await signIn(page);
+    await open(page, '/people');
+    await page.getByLabel('Name', { exact: true }).fill('Wil of the quay');
+    await page.getByLabel('Password', { exact: true }).fill('ferns by the quay');
+    await later();
+    await page.getByRole('button', { name: 'Add this person' }).click();
+    const mine = page.getByLabel('Your own password, once more');
+    await mine.waitFor();
+    await page.getByText('Type it here once more; nothing was changed yet.').first().waitFor();
+    await expectAccessible(page);
+    expect(await page.getByLabel('Name', { exact: true }).inputValue()).toBe('Wil of the quay');
+    expect(await page.getByLabel('Password', { exact: true }).inputValue()).toBe('ferns by the quay');
+    await mine.fill(PASSWORD);
+    await page.getByRole('button', { name: 'Add this person' }).click();
+    await page.waitForURL(/added=/);
+    expect(complaints).toEqual([]);
+  });
   it('gives a file only then, and each way out of the school is held so', async () => {
     const { page } = await visitor();
     await signIn(page);

@@ -21,11 +21,12 @@ import { givePasswordLink } from '~/server/people/passwords';
 import { hashPassword } from '~/server/people/password';
 import { weakness } from '~/server/people/weak';
 import { noteSecurity } from '~/server/people/security';
-import { requireProven, requireRole } from '~/server/people/session';
+import { askAgain, faultOfAgain, requireRole } from '~/server/people/session';
 import { SECURITY, unusual } from '~/core/people/security';
 import { securityEvents, securityOfADay } from '~/data/queries/security';
 import { Button, ButtonLink, useSending } from '~/app/ui/Button';
 import { Changes, plainValue, type FieldWords } from '~/app/ui/Changes';
+import { OnceMore } from '~/app/ui/OnceMore';
 import { Choice, Pick, TextBox } from '~/app/ui/fields';
 import { Said } from '~/app/ui/Notices';
 import { Faint, Heading, Row, Panel, Stack, State, Workplace } from '~/app/ui/Page';
@@ -35,7 +36,7 @@ import type { Route } from './+types/staff-list';
 export const meta: Route.MetaFunction = () => [{ title: 'People · Fern Basket' }];
 
 export async function loader({ request }: Route.LoaderArgs) {
-  const { at, ofDistrict, schools } = await requireRole(request, 'coordinator');
+  const { at, ofDistrict, schools, proven } = await requireRole(request, 'coordinator');
   const [people, sisters, events, day] = await Promise.all([
     listPeople(at),
     ofDistrict ? peopleOfSisters(at) : [],
@@ -46,6 +47,7 @@ export async function loader({ request }: Route.LoaderArgs) {
   return {
     people: people.map((one, i) => ({ ...one, changes: changes[i]! })),
     sisters,
+    proven,
     unusual: unusual(day),
     events: events.map(({ hour, ...one }) => ({ ...one, hour: showTime(at, hour) })),
     ofDistrict,
@@ -60,13 +62,15 @@ const STAYS: Record<Exclude<Ending, 'ended'>, string> = {
 };
 
 export async function action({ request }: Route.ActionArgs) {
-  const { at, id: me, ofDistrict, school } = await requireProven(request, 'coordinator');
+  const person = await requireRole(request, 'coordinator');
+  const { at, id: me, ofDistrict, school } = person;
   const form = await request.formData();
   const name = visible(String(form.get('name') ?? '')).slice(0, 80);
   const id = form.get('person');
   const refuse = (errors: FieldErrors, status: number) => data({ errors, name, link: undefined }, { status });
   return byIntent(form, {
     link: async () => {
+      askAgain(request, person);
       const key = isId(id) ? await givePasswordLink(at, id, me) : undefined;
       if (!key)
         return refuse(
@@ -84,12 +88,14 @@ export async function action({ request }: Route.ActionArgs) {
       });
     },
     end: async () => {
+      askAgain(request, person);
       const ending = isId(id) ? await deactivatePerson(at, id, me) : 'gone';
       if (ending !== 'ended') return refuse({ end: STAYS[ending] }, 409);
       await noteSecurity(at, 'accessEnded', me);
       throw redirect('/people?ended=1');
     },
     admit: async () => {
+      askAgain(request, person);
       const role = ROLES.find((one) => one === form.get('role'));
       const who = ofDistrict && isId(id) && role && (await admit(at, id, role, me));
       if (!who) return refuse({ sister: 'Choose somebody of another school of your district.' }, 409);
@@ -101,6 +107,8 @@ export async function action({ request }: Route.ActionArgs) {
       if (!checked.ok) return refuse(checked.errors, 400);
       const weak = weakness(String(form.get('password')), [checked.value.name, school.name]);
       if (weak) return refuse({ password: weak }, 400);
+      const again = await faultOfAgain(request, person, form);
+      if (again) return refuse({ confirm: again }, 401);
       try {
         const passwordHash = await hashPassword(String(form.get('password')));
         const { name: called, role } = checked.value;
@@ -252,6 +260,7 @@ export default function People({ loaderData, actionData }: Route.ComponentProps)
                 error={errors.password}
                 hint="At least 12 characters."
               />
+              <OnceMore proven={loaderData.proven} error={errors.confirm} />
               <Button type="submit" isPending={busy}>
                 Add this person
               </Button>

@@ -14,8 +14,9 @@ import { byIntent } from '~/server/forms';
 import { isId } from '~/server/ids';
 import { isLoopback, newReaderKey, readerLinkOf } from '~/server/links';
 import { noteSecurity } from '~/server/people/security';
-import { askAgain, hashOf, requireRole } from '~/server/people/session';
+import { faultOfAgain, hashOf, requireRole } from '~/server/people/session';
 import { Button, ButtonLink, useSending } from '~/app/ui/Button';
+import { OnceMore } from '~/app/ui/OnceMore';
 import { NumberBox, Pick, TextBox, TickBox } from '~/app/ui/fields';
 import { NotSaved } from '~/app/ui/NotSaved';
 import { Said } from '~/app/ui/Notices';
@@ -26,7 +27,7 @@ import type { Route } from './+types/readers';
 export const meta: Route.MetaFunction = () => [{ title: 'Readers · Fern Basket' }];
 
 export async function loader({ request }: Route.LoaderArgs) {
-  const { at, school } = await requireRole(request, 'coordinator');
+  const { at, school, proven } = await requireRole(request, 'coordinator');
   const [readers, kits] = await Promise.all([listReaders(at), listKits(at)]);
   const now = new Date();
   return {
@@ -42,6 +43,7 @@ export async function loader({ request }: Route.LoaderArgs) {
       open: !one.closedAt && one.expiresAt > now,
     })),
     kits: kits.map(({ id, name }) => ({ id, name })),
+    proven,
   };
 }
 const nameOfGame = (id: string | null): string => {
@@ -72,8 +74,9 @@ export async function action({ request }: Route.ActionArgs) {
       const game = kind === 'game' && SHELF.find((one) => one.id === id);
       if (!kit && !game) errors.what = 'Choose a kit or a game.';
       if (!checked.ok || Object.keys(errors).length) return refuse(errors, 400);
+      const again = await faultOfAgain(request, person, form);
+      if (again) return refuse({ confirm: again }, 401);
       const key = newReaderKey();
-      askAgain(request, person);
       const { reader, days } = checked.value;
       await inviteReader(at, {
         keyHash: hashOf(key),
@@ -173,6 +176,7 @@ export default function Readers({ loaderData, actionData }: Route.ComponentProps
                 Ask about lines that were found right too: a second pair of eyes
               </TickBox>
               <Row>
+                <OnceMore proven={loaderData.proven} error={errors.confirm} />
                 <Button type="submit" isPending={busy}>
                   Make a link
                 </Button>
