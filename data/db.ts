@@ -32,13 +32,19 @@ export type SchoolHandle = Queryable & OneSchool;
 /** A way to what belongs to no single school: people, sessions, schools and districts. */
 export type Installation = Queryable & { readonly schoolId?: undefined; readonly districtId?: string };
 
+/** How long somebody is let wait; on a machine that is shared with much else, PATIENCE times as long. */
+export function patient(ms: number): number {
+  const times = Number(process.env.PATIENCE);
+  return times >= 1 && times <= 20 ? ms * times : ms;
+}
+
 /**
  * Nobody waits longer than these for a database that does not answer; together they are less than ten seconds. What the
  * database itself keeps to (statements 5 s, locks 4 s) are settings of the server's role: `data/migrate.ts` makes them, and
  * nothing is set for a connection, so that a pooler may hand any of them to anybody.
  */
-const CONNECT_MS = 3000;
-const ANSWER_MS = 5500;
+const CONNECT_MS = patient(3000);
+const ANSWER_MS = patient(5500);
 
 /** Families have connections of their own, which no page of the workroom takes. */
 export type Lane = 'staff' | 'family';

@@ -2,6 +2,7 @@
 import { resolve } from 'node:path';
 import { MessageChannel } from 'node:worker_threads';
 import { Piscina } from 'piscina';
+import { patient } from '~/data/db';
 import type { GameRef } from '~/core/own/open';
 import type { ShelfEntry } from '~/core/games/shelf/catalogue';
 import type { Assumptions, Params, Reckoning } from '~/core/games/kit/types';
@@ -43,7 +44,7 @@ import type {
 const filename = resolve(import.meta.env?.PROD ? 'build/threads/worker.js' : 'server/threads/start.mjs');
 
 /** Whoever waits for a reckoning is told after so long that it takes too long; a thread that starts from its sources reads them first. */
-const LONGEST_MS = import.meta.env?.PROD ? 8000 : 60_000;
+const LONGEST_MS = import.meta.env?.PROD ? patient(8000) : 60_000;
 
 /** The cards of a large school take some seconds. */
 const LONGEST_PAPER_MS = 55_000;

@@ -3,6 +3,8 @@
  * come again. The desk and families have places of their own, which no other page takes.
  */
 
+import { patient } from '~/data/db';
+
 export type Lane = 'family' | 'desk' | 'act' | 'slow' | 'other';
 
 /**
@@ -77,7 +79,7 @@ function place(lane: Lane, gone: AbortSignal): Promise<boolean> {
     };
     const goOn = (): void => end(true);
     const left = (): void => end(false);
-    const late = setTimeout(() => end(false), WAIT_MS[lane]);
+    const late = setTimeout(() => end(false), patient(WAIT_MS[lane]));
     waiting[lane].add(goOn);
     gone.addEventListener('abort', left);
   });

@@ -5,7 +5,7 @@ import type { Request as Asked, Response as Reply } from 'express';
 import { createRequestHandler, type AppLoadContext, type ServerBuild } from 'react-router';
 import { log, withoutKeys } from '../log';
 import { forOneRequest } from '../once';
-import { databaseTrouble, forRequest, type Asking } from '~/data/db';
+import { databaseTrouble, forRequest, patient, type Asking } from '~/data/db';
 import { changedAt } from '../day';
 import { admitted, isFamily, laneOf } from './admission';
 import { bringsMuch, readBody } from './body';
@@ -15,7 +15,7 @@ import { sayTrouble } from './kind';
 import { doneOnce } from './sent';
 
 /** No page takes longer, whatever is the matter with the database. */
-const LONGEST_MS = 9000;
+const LONGEST_MS = patient(9000);
 /** A paper is drawn beside the pages, and waited for longer. */
 const LONGEST_PAPER_MS = 58_000;
 
