@@ -2,7 +2,7 @@ import { PassThrough } from 'node:stream';
 import { renderToPipeableStream } from 'react-dom/server';
 import { ServerRouter, type AppLoadContext, type EntryContext, type HandleErrorFunction } from 'react-router';
 import { ServerStyleSheet } from 'styled-components';
-import { databaseTrouble, sqlState } from '~/data/db';
+import { databaseTrouble, sqlState } from '~/data/trouble';
 import { log, withoutKeys } from '~/server/log';
 import { afterFamilies } from '~/server/web/first';
 import { NonceContext } from './nonce';

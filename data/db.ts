@@ -3,15 +3,23 @@
  * that is bound to one school; the rows of others are hidden from it by PostgreSQL itself, since the role of the pool
  * neither owns the tables nor may pass their policies.
  */
-import { AsyncLocalStorage } from 'node:async_hooks';
+import { randomUUID } from 'node:crypto';
 import { setTimeout as pause } from 'node:timers/promises';
 import { drizzle, type NodePgDatabase } from 'drizzle-orm/node-postgres';
 import { LRUCache } from 'lru-cache';
 import pg from 'pg';
 import journal from './migrations/meta/_journal.json' with { type: 'json' };
-
-// Days stay "2026-03-01": they have no clock and no time zone.
-pg.types.setTypeParser(pg.types.builtins.DATE, (value) => value);
+import {
+  asking,
+  connection,
+  connectionPool,
+  maySwitch,
+  onlyStandby,
+  standbyPool,
+  turnToWriter,
+  wrote,
+} from './pools';
+import { databaseTrouble, notBegun, onlyReads, sqlState, type DatabaseTrouble } from './trouble';
 
 /** The database, or a transaction in it. */
 export type Queryable = Pick<
@@ -32,69 +40,6 @@ export type SchoolHandle = Queryable & OneSchool;
 /** A way to what belongs to no single school: people, sessions, schools and districts. */
 export type Installation = Queryable & { readonly schoolId?: undefined; readonly districtId?: string };
 
-/** How long somebody is let wait; on a machine that is shared with much else, PATIENCE times as long. */
-export function patient(ms: number): number {
-  const times = Number(process.env.PATIENCE);
-  return times >= 1 && times <= 20 ? ms * times : ms;
-}
-
-/**
- * Nobody waits longer than these for a database that does not answer; together they are less than ten seconds. What the
- * database itself keeps to (statements 5 s, locks 4 s) are settings of the server's role: `data/migrate.ts` makes them, and
- * nothing is set for a connection, so that a pooler may hand any of them to anybody.
- */
-const CONNECT_MS = patient(3000);
-const ANSWER_MS = patient(5500);
-
-/** Families have connections of their own, which no page of the workroom takes. */
-export type Lane = 'staff' | 'family';
-const CONNECTIONS: Readonly<Record<Lane, number>> = { staff: 10, family: 4 };
-/** What is known of a request while it is worked at. */
-export interface Asking {
-  readonly lane: Lane;
-  /** The schools whose rows it has come to. */
-  readonly schools: Set<string>;
-  /** How often it has asked the database. */
-  queries: number;
-}
-const requests = new AsyncLocalStorage<Asking>();
-/** Does `work` for a request, on the connections of its lane; `asking` is filled meanwhile. */
-export const forRequest = <T>(asking: Asking, work: () => T): T => requests.run(asking, work);
-
-const pools = new Map<Lane, pg.Pool>();
-
-const required = (name: string): string => {
-  const url = process.env[name];
-  if (!url) throw new Error(`${name} is not set: start the application with npm run demo.`);
-  return url;
-};
-/** The address of the database for the server. Throws Error when DATABASE_URL is not set. */
-export const databaseUrl = (): string => required('DATABASE_URL');
-/** The address of the database for the account that owns its tables: it migrates, and writes backups. */
-export const ownerUrl = (): string => process.env.DATABASE_OWNER_URL || databaseUrl();
-
-/** The pool of the lane, opened at first use. Throws Error when DATABASE_URL is not set. */
-export function connectionPool(): pg.Pool {
-  const lane = requests.getStore()?.lane ?? 'staff';
-  const known = pools.get(lane);
-  if (known) return known;
-  const pool = new pg.Pool({
-    connectionString: databaseUrl(),
-    max: CONNECTIONS[lane],
-    connectionTimeoutMillis: CONNECT_MS,
-    query_timeout: ANSWER_MS,
-    keepAlive: true,
-    // What belongs together is sent at once, and answered at once.
-    pipeline: true,
-  } as pg.PoolConfig);
-  // A connection that ends while nobody uses it is replaced at the next use; without a listener it ends the server.
-  pool.on('error', () => undefined);
-  // The same for one that is just being taken out, given back or thrown away, when nobody listens to it for a moment.
-  pool.on('connect', (client) => void client.on('error', () => undefined));
-  pools.set(lane, pool);
-  return pool;
-}
-
 type Scope = Partial<OneSchool>;
 type Query = pg.PoolClient['query'];
 
@@ -105,18 +50,19 @@ const binding = ({ schoolId = '', districtId = '' }: Scope): string =>
 /** A handle whose queries all go through `query`. */
 function handle<S extends Scope>(scope: S, query: (...asked: Parameters<Query>) => unknown): Queryable & S {
   const counted = (...asked: Parameters<Query>): unknown => {
-    const asking = requests.getStore();
-    if (asking) asking.queries++;
+    const request = asking();
+    if (request) request.queries++;
     return query(...asked);
   };
   return Object.assign(drizzle({ query: counted } as unknown as pg.Client, { casing: 'snake_case' }), scope);
 }
 
-/** Takes a connection out of the pool for `work`. One that broke is thrown away. */
+/** Takes a connection out of the pool for `work`, or out of another one. One that broke is thrown away. */
 async function borrowed<T>(
   work: (client: pg.PoolClient, broke: (error: unknown) => void) => Promise<T>,
+  pool?: pg.Pool,
 ): Promise<T> {
-  const client = await connectionPool().connect();
+  const client = await (pool ? pool.connect() : connection());
   let lost: Error | undefined;
   const broke = (error: unknown): void =>
     void (lost ??= error instanceof Error ? error : new Error(String(error)));
@@ -135,32 +81,137 @@ async function borrowed<T>(
 
 type Ask = (...asked: unknown[]) => Promise<unknown>;
 
+/** All of what was asked at once: what failed first is why the rest did. */
+async function allOf(asked: readonly Promise<unknown>[]): Promise<unknown[]> {
+  const ended = await Promise.allSettled(asked);
+  return ended.map((one) => {
+    if (one.status === 'rejected') throw one.reason;
+    return one.value;
+  });
+}
+
+/** A transaction whose end was never heard of, and what it found as far as that was heard. */
+class EndUnheard extends Error {
+  constructor(
+    readonly id: string,
+    readonly found: Promise<unknown>,
+    cause: unknown,
+  ) {
+    super('The end of a transaction was not heard of.', { cause });
+  }
+}
+
+/**
+ * Ends a transaction that `begun` began and that finds something: its mark goes in with it, by which it can be told later
+ * whether it is in. Throws what refused it, or EndUnheard where nobody can say.
+ */
+async function landing(ask: Ask, begun: Promise<unknown>, found: Promise<unknown>): Promise<unknown> {
+  const id = randomUUID();
+  const marked = ask(`insert into landed (id) values ('${id}')`);
+  const ended = ask('commit');
+  const all = await Promise.allSettled([begun, found, marked, ended]);
+  const failed = all.findIndex(({ status }) => status === 'rejected');
+  if (failed < 0) {
+    wrote();
+    return found;
+  }
+  const { reason } = all[failed] as PromiseRejectedResult;
+  // What the database says of a statement is known; of the end, only what refused it.
+  const heard = sqlState(reason) !== undefined && (failed < 3 || !notBegun(reason));
+  throw heard || !databaseTrouble(reason) ? reason : new EndUnheard(id, found, reason);
+}
+
+/** Two transactions that got in each other's way: one of them is tried again. */
+const COLLIDED = new Set(['40001', '40P01']);
+const TRIES = 6;
+
+/**
+ * Does `work`, and does it again when it collided with another one, or when the machine went away before its end and
+ * another one takes its place; nothing is done twice.
+ */
+async function untilHeard<T>(work: () => Promise<T>): Promise<T> {
+  const from = Date.now();
+  for (let tries = 1; ; tries++)
+    try {
+      return await work();
+    } catch (error) {
+      if (error instanceof EndUnheard) {
+        if (await hasLanded(error)) return error.found as Promise<T>;
+      } else if (COLLIDED.has(sqlState(error) ?? '') && tries < TRIES)
+        await pause(Math.random() * 20 * 2 ** tries);
+      else await orGoOn(error, from);
+    }
+}
+
+/** Throws what failed, unless another machine may take the place of the one that went away; it was begun at `from`. */
+async function orGoOn(error: unknown, from: number): Promise<void> {
+  if (databaseTrouble(error) !== 'away' || !maySwitch(onlyReads(error), from)) throw error;
+  await Promise.all([turnToWriter(), pause(50 + Math.random() * 100)]);
+}
+
+/**
+ * Whether a transaction whose end was not heard of is in the database. Its mark is taken for itself: one that is still
+ * ending is waited for, and one that was not in can never come in any more.
+ */
+async function hasLanded({ id, cause }: EndUnheard): Promise<boolean> {
+  const from = Date.now();
+  for (;;)
+    try {
+      const { rowCount } = await borrowed((client) =>
+        client.query('insert into landed (id) values ($1) on conflict do nothing', [id]),
+      );
+      return rowCount === 0;
+    } catch (error) {
+      await orGoOn(error, from).catch(() => {
+        throw cause;
+      });
+    }
+}
+
+/** What only reads may be asked twice, and of a standby. */
+const reads = ([query]: unknown[]): boolean =>
+  /^\s*select\b/i.test(typeof query === 'string' ? query : String((query as { text?: string }).text));
+
 /**
  * A handle that takes a connection of the pool for each query. One that is bound to a school is a transaction of its own:
  * the school is set for it and is gone with it, whoever has the connection next.
  */
-const pooled = <S extends Scope>(scope: S): Queryable & S =>
-  handle(scope, (...asked) =>
+const pooled = <S extends Scope>(scope: S): Queryable & S => {
+  const bound = scope.schoolId !== undefined || scope.districtId !== undefined;
+  /** Asks what only reads. */
+  const look = (asked: unknown[], pool?: pg.Pool): Promise<unknown> =>
     borrowed(async (client) => {
       const ask = (client.query as Ask).bind(client);
-      if (scope.schoolId === undefined && scope.districtId === undefined) return ask(...asked);
-      const [begun, answer, ended] = await Promise.allSettled([
-        ask(`begin; ${binding(scope)}`),
-        ask(...asked),
-        ask('commit'),
-      ]);
-      if (begun.status === 'rejected') throw begun.reason;
-      if (answer.status === 'rejected') throw answer.reason;
-      if (ended.status === 'rejected') throw ended.reason;
-      return answer.value;
-    }),
-  );
+      if (!bound) return ask(...asked);
+      const [, answer] = await allOf([ask(`begin; ${binding(scope)}`), ask(...asked), ask('commit')]);
+      return answer;
+    }, pool);
+  /** Does what changes something. All of it goes there at once: what follows something that failed is not done. */
+  const act = (asked: unknown[]): Promise<unknown> =>
+    borrowed((client) => {
+      const ask = (client.query as Ask).bind(client);
+      return landing(ask, ask(bound ? `begin; ${binding(scope)}` : 'begin'), ask(...asked));
+    });
+  return handle(scope, async (...asked) => {
+    const repeatable = reads(asked);
+    // Who is signed in is asked of the database itself, as long as it answers.
+    const standby = repeatable && (bound || onlyStandby()) ? standbyPool() : undefined;
+    if (standby)
+      try {
+        return await look(asked, standby);
+      } catch (error) {
+        // The database itself may know better.
+        if (!databaseTrouble(error)) throw error;
+      }
+    return untilHeard(() => (repeatable ? look(asked) : act(asked)));
+  });
+};
 
 const handles = new LRUCache<string, SchoolHandle>({ max: 500 });
 
 /** The handle of a school. */
 export function atSchool({ schoolId, districtId, timeZone }: OneSchool): SchoolHandle {
-  requests.getStore()?.schools.add(schoolId);
+  asking()?.schools.add(schoolId);
   const key = `${schoolId} ${districtId} ${timeZone}`;
   const known = handles.get(key);
   if (known) return known;
@@ -184,28 +235,15 @@ export function alsoAt(tx: Queryable, school: OneSchool): SchoolHandle {
   return other.at(school);
 }
 
-/** Two transactions that got in each other's way: one of them is tried again. */
-const COLLIDED = new Set(['40001', '40P01']);
-const TRIES = 6;
-
 /**
- * Does `work` in one transaction: all of it or nothing; within the transaction of `at`, where that is one already. It is done again, from the beginning, when it collided with
- * another one. Locks are taken in one order everywhere: variant, kit, copy, family, loan.
+ * Does `work` in one transaction: all of it or nothing; within the transaction of `at`, where that is one already. It is
+ * done again, from the beginning, when it collided with another one, or when its machine went away before its end. Locks
+ * are taken in one order everywhere: variant, kit, copy, family, loan.
  */
-export async function transaction<H extends SchoolHandle | Installation, T>(
+export const transaction = <H extends SchoolHandle | Installation, T>(
   at: H,
   work: (tx: H) => Promise<T>,
-): Promise<T> {
-  if (others.has(at)) return within(at, work);
-  for (let tries = 1; ; tries++) {
-    try {
-      return await once(at, work);
-    } catch (error) {
-      if (tries >= TRIES || !COLLIDED.has(sqlState(error) ?? '')) throw error;
-      await pause(Math.random() * 20 * 2 ** tries);
-    }
-  }
-}
+): Promise<T> => (others.has(at) ? within(at, work) : untilHeard(() => once(at, work)));
 
 /** A part of a transaction that can fail by itself. */
 async function within<H extends Queryable, T>(tx: H, work: (tx: H) => Promise<T>): Promise<T> {
@@ -261,7 +299,7 @@ const once = <H extends SchoolHandle | Installation, T>(at: H, work: (tx: H) => 
         schoolId === undefined ? { districtId } : { schoolId, districtId, timeZone: at.timeZone },
       );
       const result = await work(tx as unknown as H);
-      await ask('commit');
+      await landing(ask, Promise.resolve(), Promise.resolve(result));
       return result;
     } catch (error) {
       // A connection that cannot even roll back is thrown away.
@@ -269,15 +307,6 @@ const once = <H extends SchoolHandle | Installation, T>(at: H, work: (tx: H) => 
       throw error;
     }
   });
-
-/** Why the address of the database must not be used, in a sentence; undefined when it may. */
-export function addressFault(url = databaseUrl()): string | undefined {
-  const { hostname, searchParams } = new URL(url);
-  const here = ['', 'localhost', '127.0.0.1', '[::1]'].includes(hostname) || hostname.startsWith('%2F');
-  return here || /^verify-(ca|full)$/.test(searchParams.get('sslmode') ?? '')
-    ? undefined
-    : `The database is on another machine (${hostname}), and what goes there could be read on the way. Add ?sslmode=verify-full to DATABASE_URL, and give PostgreSQL a certificate that this machine trusts.`;
-}
 
 /** Why the role of DATABASE_URL must not serve several schools, in a sentence; undefined when it may. */
 export async function roleFault(): Promise<string | undefined> {
@@ -289,78 +318,6 @@ export async function roleFault(): Promise<string | undefined> {
   return passes || owns
     ? `The role ${role} of DATABASE_URL ${owns ? 'owns the tables' : 'may pass the policies of the tables'}, so nothing would keep one school from the rows of another. Name another role in DATABASE_URL and this one in DATABASE_OWNER_URL, then run: npm run migrate`
     : undefined;
-}
-
-/** Closes all connections; the next use opens new ones. */
-export async function closeDatabase(): Promise<void> {
-  const closing = [...pools.values()];
-  pools.clear();
-  await Promise.all(closing.map((pool) => pool.end()));
-}
-
-/** An error and what it was caused by, the outermost first. */
-function* causes(error: unknown): Generator<Error & { code?: string; constraint?: string }> {
-  for (let at: unknown = error; at instanceof Error; at = at.cause) yield at;
-}
-
-/** The five characters by which PostgreSQL tells what went wrong, when it did. */
-export function sqlState(error: unknown): string | undefined {
-  for (const { code } of causes(error)) if (code && /^[0-9A-Z]{5}$/.test(code)) return code;
-  return undefined;
-}
-
-/** The name of the unique or check constraint that refused a change, or undefined for any other error. */
-export function refusedBy(error: unknown): string | undefined {
-  for (const { code, constraint } of causes(error))
-    if (code === '23505' || code === '23514') return constraint;
-  return undefined;
-}
-
-/** Does `work`; answers undefined when this unique constraint refused it, such as a name that is taken. */
-export async function unlessTaken<T>(constraint: string, work: () => Promise<T>): Promise<T | undefined> {
-  try {
-    return await work();
-  } catch (error) {
-    if (refusedBy(error) === constraint) return undefined;
-    throw error;
-  }
-}
-
-/** `away`: nobody answers; `busy`: no answer in time; `empty`: there is no schema yet, or an older one. */
-export type DatabaseTrouble = 'away' | 'busy' | 'empty';
-
-const NETWORK = new Set([
-  'ECONNREFUSED',
-  'ECONNRESET',
-  'EPIPE',
-  'ETIMEDOUT',
-  'ENOTFOUND',
-  'EAI_AGAIN',
-  'EHOSTUNREACH',
-  'ENETUNREACH',
-]);
-// The driver tells of these in words only.
-const LOST =
-  /connection terminated|not queryable|timeout exceeded when trying to connect|connection is closed/i;
-const LATE = /query read timeout/i;
-
-const READ_ONLY = '25006';
-/** Whether something was not written because the database only reads now. */
-export const onlyReads = (error: unknown): boolean => sqlState(error) === READ_ONLY;
-
-/** What is the matter with the database, when that is why something failed. */
-export function databaseTrouble(error: unknown): DatabaseTrouble | undefined {
-  for (const at of causes(error)) {
-    const code = at.code ?? '';
-    // A database that only reads, as for a while after a switch of machines, is away for whoever writes.
-    if (NETWORK.has(code) || /^(08|57P|58|XX)/.test(code) || code === READ_ONLY || LOST.test(at.message))
-      return 'away';
-    if (/^53/.test(code) || code === '57014' || code === '55P03' || code === '25P03' || LATE.test(at.message))
-      return 'busy';
-    if (['42P01', '42703', '3D000', '3F000', '42501'].includes(code)) return 'empty';
-    if (at instanceof AggregateError && at.errors.some((one) => databaseTrouble(one))) return 'away';
-  }
-  return undefined;
 }
 
 /** A server whose clock is further off the database's than this must not say what day it is. */
@@ -393,7 +350,11 @@ export async function databaseState(ms = 2000): Promise<DatabaseState> {
         offMs = Math.abs(off) > (Date.now() - from) / 2 + 1000 ? off : 0;
         return Math.abs(offMs) > MOST_OFF_MS ? 'clock' : 'ready';
       },
-      (error: unknown) => databaseTrouble(error) ?? 'away',
+      (error: unknown) => {
+        // Another host may take what this one does not.
+        void turnToWriter();
+        return databaseTrouble(error) ?? 'away';
+      },
     );
   return Promise.race([asked, late]);
 }

@@ -3,7 +3,8 @@ import { getLocalTimeZone } from '@internationalized/date';
 import { setTimeout as pause } from 'node:timers/promises';
 import { readMigrationFiles } from 'drizzle-orm/migrator';
 import pg from 'pg';
-import { databaseUrl, ownerUrl } from './db';
+import { accountIn, addressesIn } from './address';
+import { databaseUrl, ownerUrl, writerAmong } from './pools';
 import { layQueue } from './queue';
 
 /** A number for the lock under which one process at a time changes the schema. */
@@ -11,7 +12,9 @@ const MIGRATING = 7_306_411;
 
 /** Runs `work` on a connection of the account that owns the tables. */
 async function connected<T>(url: string, work: (client: pg.Client) => Promise<T>): Promise<T> {
-  const client = new pg.Client({ connectionString: url, connectionTimeoutMillis: 30_000 });
+  const addresses = addressesIn(url);
+  const connectionString = addresses[addresses.length > 1 ? await writerAmong(addresses) : 0];
+  const client = new pg.Client({ connectionString, connectionTimeoutMillis: 30_000 });
   await client.connect();
   try {
     return await work(client);
@@ -26,13 +29,17 @@ export const asOwner = <T>(work: (client: pg.Client) => Promise<T>): Promise<T> 
 
 /** Brings the database to the newest schema, and lets the server's role in; safe when several processes do it at once. */
 export async function migrate(): Promise<void> {
-  await asOwner(async (client) => {
-    await client.query('select pg_advisory_lock($1)', [MIGRATING]);
-    // Where the one school lay before schools knew it themselves.
-    await client.query("select set_config('fern.time_zone', $1, false)", [getLocalTimeZone()]);
-    await runMigrations(client);
-    await layQueue(client);
-    await letIn(client);
+  // The lock is a transaction's, on a connection of its own: a pooler may stand between.
+  await asOwner(async (guard) => {
+    await guard.query('begin');
+    await guard.query('select pg_advisory_xact_lock($1)', [MIGRATING]);
+    await asOwner(async (client) => {
+      await runMigrations(client);
+      await layQueue(client);
+      await letIn(client);
+      await letBackupIn(client);
+    });
+    await guard.query('commit');
   });
 }
 
@@ -60,6 +67,8 @@ async function runMigrations(client: pg.Client): Promise<void> {
       try {
         await client.query('begin');
         await client.query(`set local lock_timeout = ${LOCK_MS}`);
+        // Where the one school lay before schools knew it themselves.
+        await client.query("select set_config('fern.time_zone', $1, true)", [getLocalTimeZone()]);
         for (const statement of sql) await client.query(statement);
         await client.query('insert into drizzle.__drizzle_migrations (hash, created_at) values ($1, $2)', [
           hash,
@@ -110,8 +119,7 @@ export const letServerIn = (url: string): Promise<void> => connected(url, letIn)
 
 /** The server's role, from DATABASE_URL, made when it is not there; it may read and write rows and do nothing else. */
 async function letIn(client: pg.Client): Promise<void> {
-  const { username, password } = new URL(databaseUrl());
-  const [role, secret] = [decodeURIComponent(username), decodeURIComponent(password)];
+  const { user: role, password: secret } = accountIn(databaseUrl());
   const { rows } = await client.query<{ owner: string; known: boolean }>(
     'select current_user as owner, exists (select from pg_roles where rolname = $1) as known',
     [role],
@@ -154,4 +162,35 @@ async function letIn(client: pg.Client): Promise<void> {
           `The role ${role} should be given this by whoever made it: alter role ${name} set ${setting} = '${value}'\n`,
         );
       });
+}
+
+/**
+ * The account of BACKUP_URL, where it is named: it reads everything of every school, copies the cluster, and writes
+ * nothing but what became of a backup.
+ */
+async function letBackupIn(client: pg.Client): Promise<void> {
+  const url = process.env.BACKUP_URL;
+  if (!url) return;
+  const { user, password } = accountIn(url);
+  const name = pg.escapeIdentifier(user);
+  const { rowCount } = await client.query('select from pg_roles where rolname = $1', [user]);
+  if (!rowCount)
+    await client
+      .query(
+        `create role ${name} login nosuperuser bypassrls replication password ${pg.escapeLiteral(password)}`,
+      )
+      .catch((error: Error & { code?: string }) => {
+        if (['42710', '23505'].includes(error.code ?? '')) return;
+        if (error.code !== '42501') throw error;
+        process.stderr.write(
+          `The role ${user} of BACKUP_URL has to be made by whoever may: create role ${name} login bypassrls replication password '…'; grant pg_read_all_data to ${name}\n`,
+        );
+      });
+  await client.query(`grant pg_read_all_data to ${name}`).catch((error: Error & { code?: string }) => {
+    if (!['42501', '42704'].includes(error.code ?? '')) throw error;
+  });
+  if ((await client.query('select from pg_roles where rolname = $1', [user])).rowCount)
+    await client.query(`
+      grant insert, update on daily_job to ${name};
+      grant insert on landed to ${name}`);
 }

@@ -4,7 +4,8 @@
  */
 import PgBoss from 'pg-boss';
 import type pg from 'pg';
-import { connectionPool, type OneSchool } from './db';
+import { type OneSchool } from './db';
+import { connectionPool } from './pools';
 
 /** A row of a school that asks for work. */
 export interface QueuedRow {

@@ -28,7 +28,7 @@ try {
   stops.push(cluster.stop);
   const url = await step('database', () => ensureDatabase(cluster, 'fern_basket', { fresh }));
   useDatabase(url);
-  const { closeDatabase } = await import('~/data/db.ts');
+  const { closeDatabase } = await import('~/data/pools.ts');
   const { migrate } = await import('~/data/migrate.ts');
   const { loadDemoWhenEmpty, DEMO_PEOPLE } = await import('~/data/demo/load.ts');
   const { hashPassword } = await import('~/server/people/password.ts');

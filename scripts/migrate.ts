@@ -1,5 +1,5 @@
 /** `npm run migrate`: brings the database in DATABASE_URL to the newest schema. Safe when two start at once. */
-import { databaseTrouble } from '~/data/db.ts';
+import { databaseTrouble } from '~/data/trouble.ts';
 import { migrate } from '~/data/migrate.ts';
 import { step, Trouble } from './lib/say.ts';
 import { requireOwnerUrl } from './lib/url.ts';

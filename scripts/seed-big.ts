@@ -29,7 +29,7 @@ try {
 }
 
 async function seedBig(many: number): Promise<void> {
-  const { closeDatabase, ownerUrl } = await import('~/data/db.ts');
+  const { closeDatabase, ownerUrl } = await import('~/data/pools.ts');
   const { migrate } = await import('~/data/migrate.ts');
   const { loadDemoWhenEmpty } = await import('~/data/demo/load.ts');
   const { BIG, fillBig } = await import('~/data/demo/big.ts');

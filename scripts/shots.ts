@@ -14,7 +14,7 @@ await step('browser', ensureBrowser);
 const cluster = await step('database server', () => startCluster('test', { throwaway: true }));
 const databaseUrl = await ensureDatabase(cluster, 'fern_shots', { fresh: true });
 useDatabase(databaseUrl);
-const { closeDatabase } = await import('~/data/db.ts');
+const { closeDatabase } = await import('~/data/pools.ts');
 const { migrate } = await import('~/data/migrate.ts');
 const { loadDemoWhenEmpty, DEMO_PEOPLE } = await import('~/data/demo/load.ts');
 const { hashPassword } = await import('~/server/people/password.ts');

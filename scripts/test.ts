@@ -124,7 +124,7 @@ async function withDatabase(): Promise<void> {
 async function lanes(cluster: Cluster): Promise<string[]> {
   const first = await ensureDatabase(cluster, 'fern_lane_1', { fresh: true });
   useDatabase(first);
-  const { closeDatabase } = await import('~/data/db.ts');
+  const { closeDatabase } = await import('~/data/pools.ts');
   const { letServerIn, migrate } = await import('~/data/migrate.ts');
   await counted('migrations', migrate);
   await closeDatabase();

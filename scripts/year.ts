@@ -85,7 +85,7 @@ if (bad) process.exitCode = 1;
 process.exit();
 
 async function throughTheApplication(url: string, seed: number, weeks: number): Promise<YearKit[]> {
-  const { closeDatabase } = await import('~/data/db.ts');
+  const { closeDatabase } = await import('~/data/pools.ts');
   const { migrate } = await import('~/data/migrate.ts');
   const { loadDemoWhenEmpty } = await import('~/data/demo/load.ts');
   const { hashPassword } = await import('~/server/people/password.ts');

@@ -3,7 +3,8 @@ import { createHash } from 'node:crypto';
 import ipaddr from 'ipaddr.js';
 import { RateLimiterPostgres, RateLimiterRes } from 'rate-limiter-flexible';
 import { nameKey } from '~/core/people/name';
-import { connectionPool, onlyReads } from '~/data/db';
+import { connectionPool, onlyStandby } from '~/data/pools';
+import { databaseTrouble, onlyReads } from '~/data/trouble';
 
 interface Limit {
   points: number;
@@ -79,7 +80,7 @@ async function consume(limit: Limit, key: string): Promise<number> {
   } catch (error) {
     if (error instanceof RateLimiterRes) return Math.max(1, Math.ceil(error.msBeforeNext / 60_000));
     // While the database only reads nothing can be counted, and nothing can be changed either.
-    if (onlyReads(error)) return 0;
+    if (onlyReads(error) || (databaseTrouble(error) && onlyStandby())) return 0;
     throw error;
   }
 }

@@ -4,14 +4,15 @@ import type { Duplex } from 'node:stream';
 import * as build from 'virtual:react-router/server-build';
 import type { ServerBuild } from 'react-router';
 import { troubleWords } from '~/core/words/trouble';
-import { addressFault, closeDatabase, databaseState, roleFault } from '~/data/db';
-import { beginDaily } from './backup/daily';
+import { databaseState, roleFault } from '~/data/db';
+import { addressFault, closeDatabase, watchStandby } from '~/data/pools';
 import { watchEvenings } from './lending/jobs';
 import { log } from './log';
 import { beginDrawing, endDrawing } from './print/jobs';
 import { shelfEntries } from './games/shelf';
 import { endReaders, warmReader } from './outside';
 import { answerWith } from './web/answer';
+import { tellSupervisor } from './watchdog';
 import { webApp } from './web/app';
 
 /** Requests that were begun may take so long to end after SIGTERM. */
@@ -43,6 +44,7 @@ const server = app.listen(port, host, (error?: Error) => {
   }
   say(`Fern Basket listens on http://${host}:${(server.address() as AddressInfo).port}`);
   void tellDatabase();
+  tellSupervisor();
   void beginDrawing();
   warmReader();
   // The first visitor of the shelf should not wait for it.
@@ -62,8 +64,8 @@ server.on('clientError', (error: NodeJS.ErrnoException, socket: Duplex) => {
     `HTTP/1.1 ${status}\r\nContent-Type: text/plain; charset=utf-8\r\nConnection: close\r\n\r\n${title}. ${text}\n`,
   );
 });
-const daily = beginDaily();
 const evenings = watchEvenings();
+const standby = watchStandby();
 
 async function tellDatabase(): Promise<void> {
   const database = await databaseState(5000);
@@ -97,8 +99,8 @@ async function refuseStrongRole(): Promise<void> {
 async function stop(): Promise<void> {
   if (state.stopping) return;
   state.stopping = true;
-  clearInterval(daily);
   clearInterval(evenings);
+  clearInterval(standby);
   const late = setTimeout(() => server.closeAllConnections(), GRACE_MS);
   await Promise.all([
     new Promise<void>((done) => server.close(() => done())),

@@ -7,6 +7,7 @@ import { mayAnswer } from '~/core/lending/due';
 import { aboutLanguage, SHIPPED_LANGUAGES, type Language } from '~/core/words/languages';
 import { languageFor } from '~/core/words/trouble';
 import { atSchool, type SchoolHandle } from '~/data/db';
+import { asking } from '~/data/pools';
 import { findCopy, type CopyRow } from '~/data/queries/copies';
 import { findLoanOf, lastLoanOf } from '~/data/queries/lending';
 import { boundTo, schoolOfLink } from '~/data/queries/schools';
@@ -154,6 +155,12 @@ export const shownOf = ({ language, reading, languages }: FamilyPage, path: stri
   languages,
   path,
 });
+
+/** The time at a school to which a page is true that was read while nobody knew the newest; undefined for any other page. */
+export function readAsOf({ timeZone }: SchoolHandle, language: Language): string | undefined {
+  const at = asking()?.asOf;
+  return at && new Intl.DateTimeFormat(language, { hour: 'numeric', minute: '2-digit', timeZone }).format(at);
+}
 
 /** Whether an answer that was begun for this loan of the copy may still be sent. */
 export async function mayStillAnswer(at: SchoolHandle, copyId: string, loanId: string): Promise<boolean> {

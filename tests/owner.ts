@@ -1,7 +1,7 @@
 /** The database as the account that owns it sees it: every row of every school. For looking on, and for what no page does. */
 import { drizzle, type NodePgDatabase } from 'drizzle-orm/node-postgres';
 import pg from 'pg';
-import { ownerUrl } from '~/data/db';
+import { ownerUrl } from '~/data/pools';
 
 const pools = new Map<string, NodePgDatabase>();
 

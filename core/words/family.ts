@@ -50,6 +50,7 @@ export const FAMILY_WORDS = source('family', {
   'show.pieces': 'with pieces',
   'show.drawing': 'drawing',
   'show.symbols': 'with numbers',
+  asOf: 'The records of the school cannot be reached right now. This page is as it was at {time}.',
   inBag: 'In the bag',
   inPlace: '{part} in place of {usual}',
   standIn: '{part}: or {standIn}',

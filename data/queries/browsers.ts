@@ -1,7 +1,8 @@
 /** Browsers that may ask for a family, while it has a bag. */
 import { randomInt } from 'node:crypto';
 import { and, eq, isNull, sql } from 'drizzle-orm';
-import { onlyReads, transaction, type SchoolHandle } from '../db';
+import { transaction, type SchoolHandle } from '../db';
+import { onlyReads } from '../trouble';
 import { loan, loanBrowser } from '../schema';
 import { ours } from './ours';
 

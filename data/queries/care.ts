@@ -1,7 +1,8 @@
 /** What bags need beside their parts: what families told, what was found dirty or strange, cleaning, worn paper. */
 import { and, eq, sql } from 'drizzle-orm';
 import type { Finish } from '~/core/paper/sheet';
-import { type SchoolHandle, transaction, unlessTaken } from '../db';
+import { type SchoolHandle, transaction } from '../db';
+import { unlessTaken } from '../trouble';
 import { copyCare } from '../schema';
 import { latestCounts, record } from './counts';
 import { lockCopy } from './locks';

@@ -255,6 +255,7 @@ export const FREE_OF_FAMILIES: readonly string[] = [
   'daily_job.*',
   'rate_limit.*',
   'sent_form.*',
+  'landed.*',
   'table_device.*',
   'security_event.*',
   'print_job.*',

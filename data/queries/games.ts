@@ -1,7 +1,8 @@
 import { and, asc, eq, isNull } from 'drizzle-orm';
 import { checkOwnGame } from '~/core/own/check';
 import type { OwnGame } from '~/core/own/definition';
-import { type SchoolHandle, transaction, unlessTaken } from '../db';
+import { type SchoolHandle, transaction } from '../db';
+import { unlessTaken } from '../trouble';
 import { ownGame } from '../schema';
 import { ours } from './ours';
 import { followed, passOn } from './sharing';

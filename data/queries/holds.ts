@@ -2,7 +2,8 @@
 import { and, asc, eq, inArray, isNull, lt, sql } from 'drizzle-orm';
 import { dueDay } from '~/core/lending/calendar';
 import { expectedOn, setAside } from '~/core/lending/holds';
-import { refusedBy, type SchoolHandle, transaction } from '../db';
+import { type SchoolHandle, transaction } from '../db';
+import { refusedBy } from '../trouble';
 import { copy, family, hold, kit, loan } from '../schema';
 import { dueRules } from './calendar';
 import { shortCopies } from './short';

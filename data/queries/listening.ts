@@ -2,7 +2,8 @@
 import { and, asc, desc, eq, inArray, isNull, sql, type SQL } from 'drizzle-orm';
 import type { WholeAnswer, Via } from '~/core/listening/answer';
 import type { KitPlan } from '~/core/kits/recipe';
-import { type SchoolHandle, transaction, unlessTaken } from '../db';
+import { type SchoolHandle, transaction } from '../db';
+import { unlessTaken } from '../trouble';
 import {
   answer,
   answerGame,

@@ -1,6 +1,7 @@
 /** Bags that come home: laid down to be counted, counted, and taken back when that was wrong. */
 import { and, desc, eq, gt, inArray, isNotNull, isNull, sql } from 'drizzle-orm';
-import { refusedBy, type SchoolHandle, transaction } from '../db';
+import { type SchoolHandle, transaction } from '../db';
+import { refusedBy } from '../trouble';
 import { copyCare, family, loan, loanEvent, partCount } from '../schema';
 import { record, takeBackCounts, type Count } from './counts';
 import { fillHolds, letGo } from './holds';

@@ -3,7 +3,8 @@ import { and, asc, desc, eq, inArray, isNotNull, isNull, sql } from 'drizzle-orm
 import type { RoundChoices } from '~/core/lending/choices';
 import { dayIn } from '~/core/lending/due';
 import type { Match } from '~/core/lending/round';
-import { refusedBy, type SchoolHandle, transaction } from '../db';
+import { type SchoolHandle, transaction } from '../db';
+import { refusedBy } from '../trouble';
 import { copy, family, hold, kit, loan, promise, round } from '../schema';
 import { log } from './changes';
 import { fillHolds } from './holds';

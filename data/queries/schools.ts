@@ -2,15 +2,8 @@
 import { and, asc, count, eq, getTableColumns, sql } from 'drizzle-orm';
 import type { SchoolFields } from '~/core/lending/school';
 import { USUAL_PRINTING, type Printing } from '~/core/pack/cost';
-import {
-  alsoAt,
-  inDistrict,
-  installation,
-  transaction,
-  unlessTaken,
-  type OneSchool,
-  type SchoolHandle,
-} from '../db';
+import { alsoAt, inDistrict, installation, transaction, type OneSchool, type SchoolHandle } from '../db';
+import { unlessTaken } from '../trouble';
 import { district, membership, person, school } from '../schema';
 import { log, saveOver, type Saving } from './changes';
 import { addPerson, type NewPerson, type Person } from './people';

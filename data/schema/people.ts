@@ -140,3 +140,13 @@ export const sentForm = pgTable(
   },
   (table) => [index('sent_form_by_time').on(table.sentAt)],
 );
+
+/** The mark of a transaction: it is there when the transaction is in, whether or not anybody heard of its end. */
+export const landed = pgTable(
+  'landed',
+  {
+    id: uuid().primaryKey(),
+    at: timestamp({ withTimezone: true }).notNull().defaultNow(),
+  },
+  (table) => [index('landed_by_time').on(table.at)],
+);

@@ -31,7 +31,7 @@ export interface Cluster {
   stop(): Promise<void>;
 }
 
-interface Account {
+export interface Account {
   uid: number;
   gid: number;
 }
@@ -47,7 +47,7 @@ function binaries(): string | undefined {
 }
 
 /** The folder of initdb and postgres, installed through apt when missing. */
-function ensureBinaries(): string {
+export function ensureBinaries(): string {
   const found = binaries();
   if (found) return found;
   installDebian(['postgresql'], 'The PostgreSQL server');
@@ -58,7 +58,7 @@ function ensureBinaries(): string {
 }
 
 /** The account that runs the server: ourselves, or for root the unprivileged user of Debian's package. */
-function account(): Account | undefined {
+export function account(): Account | undefined {
   if (!isRoot) return undefined;
   const line =
     spawnSync('getent', ['passwd', 'postgres'], { encoding: 'utf8' }).stdout.trim() ||
@@ -76,7 +76,7 @@ function account(): Account | undefined {
  * Where the cluster lives: .data/<name>. When root's checkout lies in a folder that the unprivileged account
  * may not enter (a private home, a private temporary folder), a folder under /var/lib, one per checkout.
  */
-function place(name: string, owner: Account | undefined): string {
+export function place(name: string, owner: Account | undefined): string {
   const wanted = resolve('.data', name);
   mkdirSync(wanted, { recursive: true });
   if (!owner) return wanted;
@@ -90,7 +90,7 @@ function place(name: string, owner: Account | undefined): string {
   return elsewhere;
 }
 
-function freePort(): Promise<number> {
+export function freePort(): Promise<number> {
   return new Promise((done, fail) => {
     const probe = createServer();
     probe.on('error', fail);
@@ -170,11 +170,11 @@ function initialise(bin: string, folder: string, owner: Account | undefined): vo
 
 /**
  * Starts (or joins) the cluster `.data/<name>` and answers once it accepts connections.
- * `port` is the one it had before, for those who look for it there. `throwaway` trades safety against a power cut for speed: for tests only.
+ * `port` is the one it had before, for those who look for it there. `throwaway` trades safety against a power cut for speed: for tests only. `settings` are of PostgreSQL.
  */
 export async function startCluster(
   name: string,
-  options: { throwaway?: boolean; port?: number } = {},
+  options: { throwaway?: boolean; port?: number; settings?: Readonly<Record<string, string>> } = {},
 ): Promise<Cluster> {
   const bin = ensureBinaries();
   const owner = account();
@@ -207,6 +207,7 @@ export async function startCluster(
     port: String(port),
     unix_socket_directories: '',
     max_connections: '60',
+    ...options.settings,
     ...(options.throwaway ? { fsync: 'off', synchronous_commit: 'off', full_page_writes: 'off' } : {}),
   };
   const args = [

@@ -129,8 +129,9 @@ export async function serve(options: {
       ...process.env,
       NODE_ENV: 'production',
       DATABASE_URL: serverUrl(options.databaseUrl),
-      // Who owns the tables is no business of the server, unless it writes the backups.
-      DATABASE_OWNER_URL: options.env?.BACKUP_FOLDER ? options.databaseUrl : undefined,
+      // Who owns the tables, and who may read all of them, is no business of the server.
+      DATABASE_OWNER_URL: undefined,
+      BACKUP_URL: undefined,
       PORT: String(options.port),
       HOST: '127.0.0.1',
       ...options.env,

@@ -2,7 +2,7 @@
 import { execFileSync } from 'node:child_process';
 import { readFileSync } from 'node:fs';
 import pg from 'pg';
-import { closeDatabase } from '~/data/db.ts';
+import { closeDatabase } from '~/data/pools.ts';
 import { migrate } from '~/data/migrate.ts';
 import { BIG, fillBig } from '~/data/demo/big.ts';
 import { loadDemoWhenEmpty } from '~/data/demo/load.ts';

@@ -1,216 +1,146 @@
-/** Backups with PostgreSQL's own tools, in its custom format. */
-import { spawn } from 'node:child_process';
+/** PostgreSQL's own tools and age, which seals what they write: started as programs of their own, one handing on to the other. */
+import { type ChildProcess, spawn } from 'node:child_process';
 import { existsSync, readdirSync } from 'node:fs';
-import { mkdir, readdir, rename, rm, stat } from 'node:fs/promises';
+import { open, readFile } from 'node:fs/promises';
 import { join } from 'node:path';
-import pg from 'pg';
+import type { Readable, Writable } from 'node:stream';
+import { accountIn, addressesIn } from '~/data/address';
 
 /** A failure a person can act on. */
 export class BackupTrouble extends Error {}
 
 const SERVER_FOLDER = '/usr/lib/postgresql';
 
-/** A tool of PostgreSQL: where Debian puts it, the newest first, else from the path. */
-function tool(name: 'pg_dump' | 'pg_restore'): string {
-  if (!existsSync(SERVER_FOLDER)) return name;
-  const found = readdirSync(SERVER_FOLDER)
-    .sort((a, b) => Number(b) - Number(a))
-    .map((version) => join(SERVER_FOLDER, version, 'bin', name))
-    .find((file) => existsSync(file));
-  return found ?? name;
+export type Tool = 'pg_dump' | 'pg_restore' | 'pg_basebackup' | 'postgres' | 'age' | 'age-keygen' | 'tar';
+const PACKAGE: Readonly<Record<Tool, string>> = {
+  pg_dump: 'postgresql-client',
+  pg_restore: 'postgresql-client',
+  pg_basebackup: 'postgresql-client',
+  postgres: 'postgresql',
+  age: 'age',
+  'age-keygen': 'age',
+  tar: 'tar',
+};
+
+/** Where a tool is: where Debian puts those of PostgreSQL, the newest first, else from the path. */
+export function pathOf(tool: Tool): string {
+  if (!existsSync(SERVER_FOLDER)) return tool;
+  return (
+    readdirSync(SERVER_FOLDER)
+      .sort((a, b) => Number(b) - Number(a))
+      .map((version) => join(SERVER_FOLDER, version, 'bin', tool))
+      .find((file) => existsSync(file)) ?? tool
+  );
 }
 
 /** The parts of an address as the tools read them from their environment: a password is no argument others could see. */
-function environment(url: string): NodeJS.ProcessEnv {
-  const { hostname, port, username, password, pathname, searchParams } = new URL(url);
+export function environment(url: string): NodeJS.ProcessEnv {
+  const each = addressesIn(url).map((one) => new URL(one));
+  const { pathname, searchParams } = each[0]!;
+  const { user, password } = accountIn(url);
   return {
     ...process.env,
-    PGHOST: searchParams.get('host') ?? decodeURIComponent(hostname),
-    PGPORT: port || '5432',
-    PGUSER: decodeURIComponent(username),
-    PGPASSWORD: decodeURIComponent(password),
+    PGHOST: searchParams.get('host') ?? each.map(({ hostname }) => decodeURIComponent(hostname)).join(','),
+    PGPORT: each.map(({ port }) => port || '5432').join(','),
+    PGUSER: user,
+    PGPASSWORD: password,
     PGDATABASE: decodeURIComponent(pathname.slice(1)),
+    PGSSLMODE: searchParams.get('sslmode') ?? undefined,
     PGCONNECT_TIMEOUT: '20',
   };
 }
 
-function run(name: 'pg_dump' | 'pg_restore', args: string[], url?: string): Promise<string> {
-  return new Promise((done, fail) => {
-    const child = spawn(tool(name), args, {
-      env: url ? environment(url) : process.env,
-      stdio: ['ignore', 'pipe', 'pipe'],
-    });
-    let out = '';
-    let said = '';
-    // What a full reading prints is only counted on to end well; of a list the lines are kept.
-    child.stdout.on('data', (data: Buffer) => (out = out.length < 2_000_000 ? out + data : out));
-    child.stderr.on('data', (data: Buffer) => (said = (said + data).slice(-2000)));
+export interface Running {
+  stdin: Writable;
+  stdout: Readable;
+  /** What it printed, as far as that is kept, once it ended well. Rejects with BackupTrouble. */
+  ended: Promise<string>;
+  child: ChildProcess;
+}
+
+/** The line that says why, of what a tool said. */
+function reasonIn(said: string): string | undefined {
+  const lines = said.trim().split('\n');
+  return (
+    lines.findLast((line) => /error|fatal/i.test(line) && !/report unexpected/.test(line)) ?? lines.at(-1)
+  );
+}
+
+/** Starts a tool. With `hands`, what it prints is somebody else's to read, and not kept. */
+export function start(
+  tool: Tool,
+  args: readonly string[],
+  { url, hands = false, ...account }: { url?: string; hands?: boolean; uid?: number; gid?: number } = {},
+): Running {
+  const child = spawn(pathOf(tool), args, {
+    ...account,
+    env: url ? environment(url) : process.env,
+    cwd: '/',
+    stdio: ['pipe', 'pipe', 'pipe'],
+  });
+  let out = '';
+  let said = '';
+  // What a full reading prints is only counted on to end well; of a list the lines are kept.
+  if (!hands) child.stdout.on('data', (data: Buffer) => (out = out.length < 2_000_000 ? out + data : out));
+  child.stderr.on('data', (data: Buffer) => (said = (said + data).slice(-2000)));
+  // One that ended early takes no more: why it ended is told below.
+  child.stdin.on('error', () => undefined);
+  const ended = new Promise<string>((done, fail) => {
     child.on('error', (error: NodeJS.ErrnoException) =>
       fail(
         new BackupTrouble(
           error.code === 'ENOENT'
-            ? `${name} is not on this machine. Install it: apt-get install postgresql-client`
-            : `${name} could not be started: ${error.message}`,
+            ? `${tool} is not on this machine. Install it: apt-get install ${PACKAGE[tool]}`
+            : `${tool} could not be started: ${error.message}`,
         ),
       ),
     );
     child.on('close', (code) =>
-      code === 0
-        ? done(out)
-        : fail(new BackupTrouble(`${name} failed: ${said.trim().split('\n').at(-1) ?? ''}`)),
+      code === 0 ? done(out) : fail(new BackupTrouble(`${tool} failed: ${reasonIn(said) ?? `code ${code}`}`)),
     );
   });
+  ended.catch(() => undefined);
+  return { stdin: child.stdin, stdout: child.stdout, ended, child };
 }
 
-const stamp = (at: Date): string => at.toISOString().slice(0, 19).replace('T', '-').replaceAll(':', '');
-const NAME = /^fern-basket-\d{4}-\d{2}-\d{2}-\d{6}\.dump$/;
-
-/** The tables that a backup holds with their data. */
-async function tablesIn(file: string): Promise<string[]> {
-  const list = await run('pg_restore', ['--list', file]);
-  return [...list.matchAll(/^\d+; \d+ \d+ TABLE DATA \S+ (\S+) /gm)].map((match) => match[1]!).sort();
+/** Runs a tool to its end; answers what it printed. */
+export function run(tool: Tool, args: readonly string[], url?: string): Promise<string> {
+  const { ended, stdin } = start(tool, args, { url });
+  stdin.end();
+  return ended;
 }
 
-/**
- * Writes a backup into a folder and reads it again to its end before it gets its name: what has the name of a backup
- * is one. Answers the file. Throws BackupTrouble.
- */
-export async function backUp(
-  url: string,
-  folder: string,
-  at = new Date(),
-): Promise<{ file: string; bytes: number; tables: number }> {
-  await mkdir(folder, { recursive: true, mode: 0o700 });
-  const file = join(folder, `fern-basket-${stamp(at)}.dump`);
-  if (existsSync(file)) throw new BackupTrouble(`${file} is there already. Nothing was written.`);
-  const unfinished = `${file}.unfinished`;
-  await dropUnfinished(folder);
-  try {
-    await run(
-      'pg_dump',
-      [
-        '--format=custom',
-        '--no-owner',
-        '--no-privileges',
-        // The application has no large objects: what somebody else left there stops no backup.
-        '--no-blobs',
-        '--lock-wait-timeout=10000',
-        `--file=${unfinished}`,
-      ],
-      url,
-    );
-    const tables = await tablesIn(unfinished);
-    if (!tables.includes('school') || !tables.includes('loan'))
-      throw new BackupTrouble('What was written does not hold the tables of a school. It was thrown away.');
-    // Every row is read and unpacked once, as for a restore.
-    await run('pg_restore', ['--file=/dev/null', unfinished]);
-    await rename(unfinished, file);
-    return { file, bytes: (await stat(file)).size, tables: tables.length };
-  } finally {
-    await rm(unfinished, { force: true });
-  }
-}
-
-/** A backup takes no longer; one that was begun before and has not ended lost its server. */
-const LONGEST_BACKUP_MS = 3_600_000;
-/** Throws away what servers left that were stopped while they wrote: it holds everything, and is no backup. */
-async function dropUnfinished(folder: string): Promise<void> {
-  for (const name of await readdir(folder))
-    if (/^fern-basket-[\d-]+\.dump\.unfinished$/.test(name)) {
-      const { mtimeMs } = await stat(join(folder, name));
-      if (Date.now() - mtimeMs > LONGEST_BACKUP_MS) await rm(join(folder, name), { force: true });
-    }
-}
-
-/** Keeps the newest `keep` backups of a folder and throws older ones away; other files are left alone. Answers how many went. */
-export async function keepNewest(folder: string, keep: number): Promise<number> {
-  const old = (await readdir(folder))
-    .filter((name) => NAME.test(name))
-    .sort()
-    .reverse()
-    .slice(Math.max(1, keep));
-  for (const name of old) await rm(join(folder, name));
-  return old.length;
-}
-
-async function asked<T>(url: string, work: (client: pg.Client) => Promise<T>): Promise<T> {
-  const client = new pg.Client({ connectionString: url, connectionTimeoutMillis: 20_000 });
-  await client.connect();
-  try {
-    return await work(client);
-  } finally {
-    await client.end();
-  }
-}
-
-/** The address of another database on the same server. */
-export function sibling(url: string, database: string): string {
-  const other = new URL(url);
-  other.pathname = `/${encodeURIComponent(database)}`;
-  return other.href;
-}
-
-/**
- * Restores a backup into the database of this address, or into one of that name beside it, which is made when it is not
- * there. A database that holds anything is never written over. All of it is restored or nothing. Throws BackupTrouble.
- */
-export async function restore(
-  file: string,
-  url: string,
-  into?: string,
-): Promise<{ tables: number; database: string }> {
-  if (!existsSync(file)) throw new BackupTrouble(`There is no file ${file}.`);
-  if (into !== undefined && !/^[a-z_][a-z0-9_]{0,62}$/.test(into))
+/** Whose key a backup is sealed with: what `age-keygen` calls the public key. Throws BackupTrouble for anything else. */
+export function recipientOf(key: string): string {
+  if (!/^age1[a-z0-9]{58}$/.test(key))
     throw new BackupTrouble(
-      'The name of a database has small letters, figures and underscores, such as fern_restored.',
+      'That is no public key: it begins with age1, and npm run backup -- --new-key makes one.',
     );
-  const tables = await tablesIn(file);
-  if (!tables.includes('school')) throw new BackupTrouble(`${file} is no backup of a school.`);
-  const target = into === undefined ? url : sibling(url, into);
-  const database = decodeURIComponent(new URL(target).pathname.slice(1));
-  let made = false;
-  if (into !== undefined)
-    made = await asked(sibling(url, 'postgres'), async (client) => {
-      const { rowCount } = await client.query('select 1 from pg_database where datname = $1', [into]);
-      if (!rowCount)
-        await client.query(`create database "${into}"`).catch((error: Error & { code?: string }) => {
-          throw error.code === '42501'
-            ? new BackupTrouble(`This account may not make databases. Make it first: createdb ${into}`)
-            : error;
-        });
-      return !rowCount;
-    });
-  const held = await asked(target, async (client) => {
-    const { rows } = await client.query<{ count: number }>(
-      `select count(*)::int as count from pg_class c join pg_namespace n on n.oid = c.relnamespace
-       where c.relkind in ('r', 'p', 'v', 'm') and n.nspname not like 'pg\\_%' and n.nspname <> 'information_schema'`,
-    );
-    return rows[0]!.count;
-  });
-  if (held)
-    throw new BackupTrouble(
-      `The database ${database} holds ${held} tables already, so nothing was written into it. Restore into another one: --into fern_restored`,
-    );
+  return key;
+}
+
+/** Whether a file was sealed. */
+export async function isSealed(file: string): Promise<boolean> {
+  const handle = await open(file);
   try {
-    await run(
-      'pg_restore',
-      [
-        '--single-transaction',
-        '--exit-on-error',
-        '--no-owner',
-        '--no-privileges',
-        `--dbname=${database}`,
-        file,
-      ],
-      target,
-    );
-  } catch (error) {
-    // What was made only for this goes again.
-    if (made)
-      await asked(sibling(url, 'postgres'), (client) =>
-        client.query(`drop database if exists "${into!}"`),
-      ).catch(() => undefined);
-    throw error;
+    const { buffer } = await handle.read(Buffer.alloc(21), 0, 21, 0);
+    return buffer.toString('latin1') === 'age-encryption.org/v1';
+  } finally {
+    await handle.close();
   }
-  return { tables: tables.length, database };
+}
+
+/** Opens what was sealed; a file that was not is handed on as it is. */
+export async function opened(file: string, keyFile: string | undefined): Promise<Running | undefined> {
+  if (!(await isSealed(file))) return undefined;
+  if (keyFile === undefined)
+    throw new BackupTrouble(
+      `${file} is sealed. Name the file that holds its key, which is not kept on this machine: --key /media/key.txt`,
+    );
+  const key = await readFile(keyFile, 'utf8').catch(() => '');
+  if (!key.includes('AGE-SECRET-KEY-'))
+    throw new BackupTrouble(
+      `${keyFile} holds no key. The file of a key has a line that begins with AGE-SECRET-KEY-.`,
+    );
+  return start('age', ['--decrypt', '--identity', keyFile, file], { hands: true });
 }

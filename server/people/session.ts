@@ -4,7 +4,8 @@
  */
 import { createHash, randomBytes } from 'node:crypto';
 import { createCookie, redirect } from 'react-router';
-import { atSchool, onlyReads, type SchoolHandle } from '~/data/db';
+import { atSchool, type SchoolHandle } from '~/data/db';
+import { onlyReads } from '~/data/trouble';
 import { boundTo, whoseDoor } from '~/data/queries/schools';
 import {
   createSession,

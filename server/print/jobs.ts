@@ -1,6 +1,7 @@
 /** Print jobs: PDFs drawn by threads, with their progress in the database for every server to see. */
 import { setTimeout as pause } from 'node:timers/promises';
-import { atSchool, databaseTrouble, type SchoolHandle } from '~/data/db';
+import { atSchool, type SchoolHandle } from '~/data/db';
+import { databaseTrouble } from '~/data/trouble';
 import { ask, DRAW, DRAW_LOST, queue, startQueue, stopQueue, type QueuedRow } from '~/data/queue';
 import {
   addPrintJob,

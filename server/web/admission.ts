@@ -3,7 +3,7 @@
  * come again. The desk and families have places of their own, which no other page takes.
  */
 
-import { patient } from '~/data/db';
+import { patient } from '~/data/pools';
 
 export type Lane = 'family' | 'desk' | 'act' | 'slow' | 'other';
 

@@ -5,7 +5,8 @@ import type { Request as Asked, Response as Reply } from 'express';
 import { createRequestHandler, type AppLoadContext, type ServerBuild } from 'react-router';
 import { log, withoutKeys } from '../log';
 import { forOneRequest } from '../once';
-import { databaseTrouble, forRequest, patient, type Asking } from '~/data/db';
+import { forRequest, patient, type Asking } from '~/data/pools';
+import { databaseTrouble } from '~/data/trouble';
 import { changedAt } from '../day';
 import { admitted, isFamily, laneOf } from './admission';
 import { bringsMuch, readBody } from './body';
@@ -37,7 +38,12 @@ export function answerWith(build: ServerBuild): Handler {
     const about = { method: asked.method, headers: headersOf(asked), signal: gone.signal };
     const lane = laneOf(asked.method, url.pathname);
     const forFamilies = isFamily(url.pathname);
-    const asking: Asking = { lane: forFamilies ? 'family' : 'staff', schools: new Set(), queries: 0 };
+    const asking: Asking = {
+      lane: forFamilies ? 'family' : 'staff',
+      mayLag: asked.method !== 'POST' && mayLag(url.pathname) && !hasWritten(asked),
+      schools: new Set(),
+      queries: 0,
+    };
     const answered = await admitted(lane, gone.signal, () =>
       forOneRequest(() => forRequest(asking, () => worked(new Request(url, about)))).catch(
         (error: unknown) => {
@@ -94,6 +100,7 @@ export function answerWith(build: ServerBuild): Handler {
       // Whoever is sent on to another page sees there what was changed.
       if (asked.method === 'POST') for (const schoolId of asking.schools) changedAt(schoolId);
       if (reply.destroyed || reply.writableEnded) return;
+      if (asked.method === 'POST' && process.env.DATABASE_READ_URL) tellWritten(asked, reply);
       if (process.env.TELL_QUERIES) reply.setHeader('X-Queries', String(asking.queries));
       if (!answer) {
         log.error(
@@ -109,6 +116,22 @@ export function answerWith(build: ServerBuild): Handler {
     }
   };
 }
+
+/** Pages that may be some seconds old. */
+const mayLag = (pathname: string): boolean => /^\/(p\/|look-back|district(\.|$|\?))/.test(pathname);
+
+/** Whoever changed something sees it: their browser reads what is newest for a while. */
+const WRITTEN = 'fern-written';
+const WRITTEN_SECONDS = 15;
+const hasWritten = (asked: Asked): boolean =>
+  new RegExp(`(^|; *)${WRITTEN}=`).test(asked.headers.cookie ?? '');
+const tellWritten = (asked: Asked, reply: Reply): void =>
+  void reply.cookie(WRITTEN, '1', {
+    maxAge: WRITTEN_SECONDS * 1000,
+    httpOnly: true,
+    sameSite: 'lax',
+    secure: asked.secure,
+  });
 
 function addressOf(asked: Asked): URL | undefined {
   try {

@@ -1,7 +1,7 @@
 /** Which browsers may ask for a family: opened by its message, or by the number of the loan, and no others. */
 import { afterAll, beforeEach, describe, expect, it } from 'vitest';
 import { daysAfter } from '~/core/lending/due';
-import { closeDatabase } from '~/data/db';
+import { closeDatabase } from '~/data/pools';
 import { isOpenedFor, openBrowserFor, openWithCode, renewCode } from '~/data/queries/browsers';
 import { findLoan } from '~/data/queries/lending';
 import { takeBack } from '~/data/queries/returns';

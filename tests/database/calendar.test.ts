@@ -1,6 +1,6 @@
 import { afterAll, beforeEach, describe, expect, it } from 'vitest';
 import { daysAfter } from '~/core/lending/due';
-import { closeDatabase } from '~/data/db';
+import { closeDatabase } from '~/data/pools';
 import {
   addEntries,
   calendarEntries,

@@ -4,7 +4,7 @@ import { afterAll, beforeEach, describe, expect, it } from 'vitest';
 import { SECURITY, unusual, type SecurityKind } from '~/core/people/security';
 import { dropOldSecurity, securityEvents, securityOfADay } from '~/data/queries/security';
 import { noteAtDoor, noteSecurity } from '~/server/people/security';
-import { closeDatabase } from '~/data/db';
+import { closeDatabase } from '~/data/pools';
 import { everything } from '../owner';
 import { smallSchool, type SmallSchool } from '../world';
 

@@ -5,7 +5,7 @@ import { gameFor } from '~/core/own/open';
 import { AROUND } from '~/core/pack/sources';
 import { newOwnGame, type OwnGame } from '~/core/own/definition';
 import { ownGameId } from '~/core/own/ids';
-import { closeDatabase } from '~/data/db';
+import { closeDatabase } from '~/data/pools';
 import { addOwnGame, archiveOwnGame, changeOwnGame, findOwnGame, listOwnGames } from '~/data/queries/games';
 import { createVariant, findKit, findVariant, planOf, saveKit } from '~/data/queries/kits';
 import { addLineChecks, checkedLanguages, uncheckedLines, wordedGames } from '~/data/queries/words';

@@ -3,16 +3,9 @@ import pg from 'pg';
 import { afterAll, beforeEach, describe, expect, it } from 'vitest';
 import { gameOf } from '~/core/games/shelf';
 import { lineKey } from '~/core/words/checks';
-import {
-  closeDatabase,
-  databaseState,
-  databaseTrouble,
-  installation,
-  ownerUrl,
-  refusedBy,
-  sqlState,
-  transaction,
-} from '~/data/db';
+import { databaseState, installation, transaction } from '~/data/db';
+import { closeDatabase, ownerUrl } from '~/data/pools';
+import { databaseTrouble, refusedBy, sqlState } from '~/data/trouble';
 import { migrate } from '~/data/migrate';
 import { logOf } from '~/data/queries/changes';
 import { listShortages } from '~/data/queries/counts';
@@ -31,7 +24,7 @@ import { sound, soundPlan } from '~/data/queries/sound';
 import { lineChecks, saveLineWords } from '~/data/queries/words';
 import { isClosed } from '~/core/own/closed';
 import { gameFor } from '~/core/own/open';
-import { sibling } from '~/server/backup/tools';
+import { databaseAt } from '~/data/address';
 import { signIn, whoIs } from '~/server/people/session';
 import { useDatabase } from '~/scripts/lib/url';
 import { everything } from '../owner';
@@ -148,7 +141,7 @@ describe('the connection', () => {
     await admin((client) => client.query('drop database if exists fern_twice'));
     await admin((client) => client.query('create database fern_twice'));
     const before = ownerUrl();
-    useDatabase(sibling(before, 'fern_twice'));
+    useDatabase(databaseAt(before, 'fern_twice'));
     try {
       await Promise.all([migrate(), migrate(), migrate()]);
       await migrate();

@@ -3,7 +3,7 @@ import { afterAll, beforeEach, describe, expect, it } from 'vitest';
 import { seeded } from '~/core/chance/random';
 import { daysAfter } from '~/core/lending/due';
 import { USUAL_LENDING } from '~/core/lending/rules';
-import { closeDatabase } from '~/data/db';
+import { closeDatabase } from '~/data/pools';
 import { mend } from '~/data/queries/counts';
 import { createFamily, forgetFamily } from '~/data/queries/families';
 import { askFor, listHolds, passOnHolds, setAsideFor, withdrawHold } from '~/data/queries/holds';

@@ -1,7 +1,8 @@
 import { NEW_FAMILY } from '~/core/lending/families';
 import { sql } from 'drizzle-orm';
 import { afterAll, beforeEach, describe, expect, it } from 'vitest';
-import { closeDatabase, refusedBy } from '~/data/db';
+import { closeDatabase } from '~/data/pools';
+import { refusedBy } from '~/data/trouble';
 import {
   createFamily,
   findFamily,

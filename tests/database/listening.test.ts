@@ -8,7 +8,7 @@ import { open as openVariant } from '~/core/own/open';
 import { onPhone } from '~/core/pack/phone';
 import type { Level } from '~/core/pack/questions';
 import { ENGLISH, isShared } from '~/core/words/reading';
-import { closeDatabase } from '~/data/db';
+import { closeDatabase } from '~/data/pools';
 import {
   createFamily,
   familyFields,

@@ -3,7 +3,7 @@ import { afterAll, beforeEach, describe, expect, it } from 'vitest';
 import { sql } from 'drizzle-orm';
 import { daysAfter } from '~/core/lending/due';
 import { silent } from '~/core/listening/answer';
-import { closeDatabase } from '~/data/db';
+import { closeDatabase } from '~/data/pools';
 import { mend } from '~/data/queries/counts';
 import { familyFields, forgetFamily, updateFamily } from '~/data/queries/families';
 import { askFor, withdrawHold } from '~/data/queries/holds';

@@ -2,7 +2,7 @@ import { afterAll, beforeEach, describe, expect, it } from 'vitest';
 import { daysAfter } from '~/core/lending/due';
 import { USUAL_LENDING } from '~/core/lending/rules';
 import { REMINDER_WORDS } from '~/core/words/reminders';
-import { closeDatabase } from '~/data/db';
+import { closeDatabase } from '~/data/pools';
 import { familyFields, forgetFamily, updateFamily, type Family } from '~/data/queries/families';
 import { askFor } from '~/data/queries/holds';
 import { changeDue, findLoan } from '~/data/queries/lending';

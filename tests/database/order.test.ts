@@ -5,7 +5,7 @@ import { PACK_ITEMS, PACK_SCOPES } from '~/core/pack/choices';
 import { CUTS, FINISHES, PAPERS } from '~/core/paper/sheet';
 import { LABEL_STOCKS } from '~/core/pack/stock';
 import { isLanguage, SHIPPED_LANGUAGES } from '~/core/words/languages';
-import { closeDatabase } from '~/data/db';
+import { closeDatabase } from '~/data/pools';
 import { buildCopies } from '~/data/queries/building';
 import { listCopies } from '~/data/queries/copies';
 import { findKit, saveKit } from '~/data/queries/kits';

@@ -1,6 +1,6 @@
 import { afterAll, beforeEach, describe, expect, it } from 'vitest';
 import { gameOf, SHELF } from '~/core/games/shelf';
-import { closeDatabase } from '~/data/db';
+import { closeDatabase } from '~/data/pools';
 import { checkOwnGame } from '~/core/own/check';
 import { listOwnGames } from '~/data/queries/games';
 import { loadDemoWhenEmpty } from '~/data/demo/load';

@@ -2,7 +2,7 @@ import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest';
 import { gameOf } from '~/core/games/shelf';
 import { showTag } from '~/core/kits/tag';
 import { sql } from 'drizzle-orm';
-import { closeDatabase } from '~/data/db';
+import { closeDatabase } from '~/data/pools';
 import { listCopies, markPrinted } from '~/data/queries/copies';
 import { saveKit } from '~/data/queries/kits';
 import { USUAL_PRINTING } from '~/core/pack/cost';

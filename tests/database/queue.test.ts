@@ -1,7 +1,7 @@
 /** Jobs end done, or are done anew: what is over does not stand in the way of the same thing asked for again. */
 import { sql } from 'drizzle-orm';
 import { afterAll, beforeEach, describe, expect, it } from 'vitest';
-import { closeDatabase } from '~/data/db';
+import { closeDatabase } from '~/data/pools';
 import { claimDaily, lastDaily, tellDaily } from '~/data/queries/daily';
 import { ask, EVENING, SEND, stopQueue } from '~/data/queue';
 import { everything } from '../owner';

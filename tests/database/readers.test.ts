@@ -1,7 +1,7 @@
 import { afterAll, beforeEach, describe, expect, it } from 'vitest';
 import { gameOf } from '~/core/games/shelf';
 import { lineKey } from '~/core/words/checks';
-import { closeDatabase } from '~/data/db';
+import { closeDatabase } from '~/data/pools';
 import { closeReader, inviteReader, listReaders, readerOf, wordsOf } from '~/data/queries/readers';
 import { decideVoice, endOwnVoice, findVoice, heardVoices, keepVoice, voicesOf } from '~/data/queries/voices';
 import { lineNow, writeLine, writeLines } from '~/data/queries/wording';

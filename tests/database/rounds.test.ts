@@ -3,7 +3,7 @@ import { ALL } from '~/core/lending/choices';
 import { randomCard } from '~/core/lending/card';
 import { daysAfter } from '~/core/lending/due';
 import type { HallAct } from '~/core/lending/hall';
-import { closeDatabase } from '~/data/db';
+import { closeDatabase } from '~/data/pools';
 import { familyByCard, giveCards, listFamilies } from '~/data/queries/families';
 import { clashes, settleClash } from '~/data/queries/hall';
 import { lend, listOut, undoLoan } from '~/data/queries/lending';

@@ -1,15 +1,9 @@
 /** Schools beside each other: what each sees, and who goes between them. */
 import { sql, type SQL } from 'drizzle-orm';
 import { afterAll, beforeEach, describe, expect, it } from 'vitest';
-import {
-  atSchool,
-  closeDatabase,
-  installation,
-  refusedBy,
-  roleFault,
-  sqlState,
-  type SchoolHandle,
-} from '~/data/db';
+import { atSchool, installation, roleFault, type SchoolHandle } from '~/data/db';
+import { closeDatabase } from '~/data/pools';
+import { refusedBy, sqlState } from '~/data/trouble';
 import type { Demo } from '~/data/demo/load';
 import { copiesAtSchool, copiesNow } from '~/data/queries/desk';
 import { listFamilies } from '~/data/queries/families';
@@ -52,6 +46,7 @@ describe('the rows of another school', () => {
     'daily_job',
     'district',
     'known_browser',
+    'landed',
     'password_link',
     'person',
     'rate_limit',
@@ -72,6 +67,7 @@ describe('the rows of another school', () => {
     expect(tables.filter((one) => !one.ours).map((one) => one.name)).toEqual(OF_NO_SCHOOL);
     expect(tables.filter((one) => !one.secured).map((one) => one.name)).toEqual([
       'daily_job',
+      'landed',
       'rate_limit',
       'sent_form',
     ]);

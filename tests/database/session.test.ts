@@ -1,6 +1,6 @@
 import { sql } from 'drizzle-orm';
 import { afterAll, beforeEach, describe, expect, it } from 'vitest';
-import { closeDatabase } from '~/data/db';
+import { closeDatabase } from '~/data/pools';
 import { session } from '~/data/schema';
 import { requireRole, signIn, signOut, whoIs } from '~/server/people/session';
 import { everything } from '../owner';

@@ -2,7 +2,8 @@
 import { sql } from 'drizzle-orm';
 import { afterAll, beforeEach, describe, expect, it } from 'vitest';
 import { gameOf } from '~/core/games/shelf';
-import { atSchool, closeDatabase, type SchoolHandle } from '~/data/db';
+import { atSchool, type SchoolHandle } from '~/data/db';
+import { closeDatabase } from '~/data/pools';
 import type { Demo } from '~/data/demo/load';
 import { listShortages, type Shortage } from '~/data/queries/counts';
 import { copiesAtSchool } from '~/data/queries/desk';

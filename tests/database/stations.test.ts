@@ -4,7 +4,7 @@ import { waitingOf, type StationKey } from '~/core/lending/day';
 import { daysAfter } from '~/core/lending/due';
 import { randomTag } from '~/core/kits/tag';
 import { linesIn } from '~/core/words/needs';
-import { closeDatabase } from '~/data/db';
+import { closeDatabase } from '~/data/pools';
 import { createFamily, forgetFamily, listFamilies } from '~/data/queries/families';
 import { buildCopies } from '~/data/queries/building';
 import { listCopies, markPrinted } from '~/data/queries/copies';

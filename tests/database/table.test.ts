@@ -2,7 +2,7 @@ import { sql } from 'drizzle-orm';
 import { beforeEach, describe, expect, it } from 'vitest';
 import { emptyPlan } from '~/core/evening/plan';
 import { daysAfter } from '~/core/lending/due';
-import { closeDatabase } from '~/data/db';
+import { closeDatabase } from '~/data/pools';
 import { createEvening } from '~/data/queries/evenings';
 import { createFamily, findFamily, giveCards, listFamilies } from '~/data/queries/families';
 import { guestsOf, openGathering, renewKey, tapsAt } from '~/data/queries/gatherings';

@@ -4,7 +4,7 @@ import { afterAll, beforeEach, describe, expect, it } from 'vitest';
 import { ALL } from '~/core/lending/choices';
 import { randomCard } from '~/core/lending/card';
 import { daysAfter } from '~/core/lending/due';
-import { closeDatabase } from '~/data/db';
+import { closeDatabase } from '~/data/pools';
 import { openGathering } from '~/data/queries/gatherings';
 import { giveCards, findFamily } from '~/data/queries/families';
 import { lend, listOut } from '~/data/queries/lending';

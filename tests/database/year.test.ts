@@ -2,7 +2,7 @@ import pg from 'pg';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { daysAfter } from '~/core/lending/due';
 import { USUAL_LENDING } from '~/core/lending/rules';
-import { ownerUrl } from '~/data/db';
+import { ownerUrl } from '~/data/pools';
 import { createRound, promiseRound } from '~/data/queries/rounds';
 import { saveLendingRules } from '~/data/queries/rules';
 import { countStock } from '~/data/queries/store';

@@ -2,7 +2,7 @@
 import { AxeBuilder } from '@axe-core/playwright';
 import { chromium, type Browser, type BrowserContext, type Page } from 'playwright-core';
 import { afterAll, beforeEach, expect } from 'vitest';
-import { closeDatabase } from '~/data/db';
+import { closeDatabase } from '~/data/pools';
 import { chromiumPath, CHROMIUM_FLAGS } from '~/scripts/lib/browser';
 import { PASSWORD, smallSchool, type SmallSchool } from '../world';
 

@@ -4,7 +4,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest';
 import { checkOwnGame } from '~/core/own/check';
-import { closeDatabase } from '~/data/db';
+import { closeDatabase } from '~/data/pools';
 import { listOwnGames } from '~/data/queries/games';
 import { countStock } from '~/data/queries/store';
 import { listCopies } from '~/data/queries/copies';

@@ -3,7 +3,7 @@ import { afterAll, beforeEach, describe, expect, it } from 'vitest';
 import type { RouteConfigEntry } from '@react-router/dev/routes';
 import routes from '~/app/routes';
 import { ROLES, type Role } from '~/core/people/role';
-import { closeDatabase } from '~/data/db';
+import { closeDatabase } from '~/data/pools';
 import { whoseDoor } from '~/data/queries/schools';
 import { school } from '~/data/schema';
 import { everything } from '../owner';

@@ -6,7 +6,7 @@ import { hashPassword } from '~/server/people/password';
 import { findKit, listKits } from '~/data/queries/kits';
 import { listCopies } from '~/data/queries/copies';
 import { emptyDatabase } from '../world';
-import { closeDatabase } from '~/data/db';
+import { closeDatabase } from '~/data/pools';
 import { closeBrowser, signIn, visitor } from './browser';
 
 let demo: Demo;

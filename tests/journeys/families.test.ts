@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { closeDatabase } from '~/data/db';
+import { closeDatabase } from '~/data/pools';
 import { listFamilies } from '~/data/queries/families';
 import { smallSchool, type SmallSchool } from '../world';
 import { closeBrowser, expectAccessible, signIn, visitor, open } from './browser';

@@ -4,7 +4,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { readTag, showTag } from '~/core/kits/tag';
-import { closeDatabase } from '~/data/db';
+import { closeDatabase } from '~/data/pools';
 import { findCopy, listCopies } from '~/data/queries/copies';
 import { listKits } from '~/data/queries/kits';
 import { listShortages } from '~/data/queries/counts';

@@ -1,7 +1,7 @@
 import { sql } from 'drizzle-orm';
 import { afterAll, beforeEach, describe, expect, it } from 'vitest';
 import { daysAfter } from '~/core/lending/due';
-import { closeDatabase } from '~/data/db';
+import { closeDatabase } from '~/data/pools';
 import { lend } from '~/data/queries/lending';
 import { takeBack } from '~/data/queries/returns';
 import { today } from '~/server/today';

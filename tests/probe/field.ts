@@ -1,7 +1,7 @@
 /** A field to try things on: a database of its own and two servers on it, which may be killed and come back. */
 import { readdirSync, readFileSync } from 'node:fs';
 import { setTimeout as pause } from 'node:timers/promises';
-import { closeDatabase } from '~/data/db';
+import { closeDatabase } from '~/data/pools';
 import { migrate } from '~/data/migrate';
 import { useDatabase } from '~/scripts/lib/url';
 import { ensureDatabase, startCluster, type Cluster } from '~/scripts/lib/postgres';

@@ -6,7 +6,9 @@ import { join } from 'node:path';
 import pg from 'pg';
 import { hashPassword } from '~/server/people/password';
 import { loadDemoWhenEmpty } from '~/data/demo/load';
-import { backUp, restore, sibling } from '~/server/backup/tools';
+import { databaseAt } from '~/data/address';
+import { backupUrl } from '~/scripts/lib/url';
+import { backUp, newKey, restore } from '~/server/backup/dump';
 import { randomCard } from '~/core/lending/card';
 import { giveCards, listFamilies } from '~/data/queries/families';
 import { openGathering, tickIn } from '~/data/queries/gatherings';
@@ -224,27 +226,30 @@ export async function growSchool(at: SchoolHandle): Promise<void> {
 export async function backupAndRestore(field: Field, size: number): Promise<Row> {
   const lost: string[] = [];
   const folder = mkdtempSync(join(tmpdir(), 'fern-backup-'));
+  const keyFile = join(folder, 'key.txt');
   let rows = 0;
   let note = '';
   try {
+    const recipient = await newKey(keyFile);
     for (let i = 0; i < size; i++) {
       await emptyDatabase();
       await loadDemoWhenEmpty(hashPassword);
       // The demo first, then a large school.
       if (i > 0) await growSchool(field.world.at);
       const from = Date.now();
-      const { file, bytes } = await backUp(field.databaseUrl, folder, new Date(Date.UTC(2026, 0, 1 + i)));
+      const at = new Date(Date.UTC(2026, 0, 1 + i));
+      const { file, bytes } = await backUp(backupUrl(field.databaseUrl), folder, { at, recipient });
       const wrote = Date.now() - from;
       const into = `fern_restored_${i}`;
-      const client = new pg.Client({ connectionString: sibling(field.databaseUrl, 'postgres') });
+      const client = new pg.Client({ connectionString: databaseAt(field.databaseUrl, 'postgres') });
       await client.connect();
       await client.query(`drop database if exists ${into}`);
       const again = Date.now();
-      await restore(file, field.databaseUrl, into);
+      await restore(file, field.databaseUrl, { into, keyFile });
       note += `${note && '; '}${i > 0 ? 'large school' : 'demo'}: written in ${wrote} ms (${Math.ceil(bytes / 1000)} kB), restored in ${Date.now() - again} ms`;
       const [before, after] = [
         await everything(field.databaseUrl),
-        await everything(sibling(field.databaseUrl, into)),
+        await everything(databaseAt(field.databaseUrl, into)),
       ];
       if ([...before.keys()].join() !== [...after.keys()].join()) lost.push('the tables are not the same');
       for (const [table, list] of before) {
@@ -253,7 +258,7 @@ export async function backupAndRestore(field: Field, size: number): Promise<Row>
       }
       for (const target of [undefined, into])
         if (
-          await restore(file, field.databaseUrl, target).then(
+          await restore(file, field.databaseUrl, { into: target, keyFile }).then(
             () => true,
             () => false,
           )

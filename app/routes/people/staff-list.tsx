@@ -4,7 +4,7 @@ import { checkForm, type FieldErrors } from '~/core/check/check';
 import { visible } from '~/core/check/keepable';
 import { LINK_HOURS, personSchema } from '~/core/people/forms';
 import { ROLE_NAMES, ROLES } from '~/core/people/role';
-import { refusedBy } from '~/data/db';
+import { refusedBy } from '~/data/trouble';
 import {
   admit,
   createPerson,

@@ -13,7 +13,7 @@ import { listMaterials } from '~/data/queries/materials';
 import { heardVoices } from '~/data/queries/voices';
 import { checkedLanguages } from '~/data/queries/words';
 import { stateNow } from '~/server/kits/held';
-import { familyPage, shownOf } from '~/server/play';
+import { familyPage, readAsOf, shownOf } from '~/server/play';
 import { wordsFor } from '~/server/reply';
 import { recipeOf } from '~/server/threads';
 import { FamilyList, FamilySection, FamilySteps } from '~/app/game/FamilySteps';
@@ -62,6 +62,7 @@ export async function loader({ request, params, context }: Route.LoaderArgs) {
     ...frame,
     others: page.others,
     contact: page.contact,
+    asOf: readAsOf(page.at, language),
     mayAnswer: page.loanId !== undefined,
     parts: page.copy.parts
       .filter((part) => part.material !== 'instruction-sheet')
@@ -120,9 +121,10 @@ export default function Game({ loaderData }: Route.ComponentProps) {
       </FamilyFrame>
     );
   }
-  const { games, parts, mayAnswer, others, contact } = loaderData;
+  const { games, parts, mayAnswer, others, contact, asOf } = loaderData;
   return (
     <FamilyFrame reading={reading} path={path} languages={languages}>
+      {asOf && <FamilyNote>{words('asOf', { time: asOf })}</FamilyNote>}
       <span hidden data-say-listen={words('listen')} data-say-stop={words('stopListening')} />
       {games.map((game) => (
         <article key={game.name + game.goal}>

@@ -2,12 +2,12 @@ import { fromDate } from '@internationalized/date';
 import { Link } from 'react-router';
 import styled from 'styled-components';
 import { dayWork } from '~/core/lending/day';
-import { showDay } from '~/core/lending/due';
+import { daysAfter, showDay } from '~/core/lending/due';
 import { capital, count } from '~/core/words/numbers';
 import { messagesOf } from '~/server/lending/evening';
 import { now } from '~/data/db';
 import { lastDaily } from '~/data/queries/daily';
-import { BACKUP } from '~/server/backup/daily';
+import { BACKUP, HERE } from '~/server/backup/daily';
 import { dayOf } from '~/server/day';
 import { requireRole } from '~/server/people/session';
 import { today as todayAtSchool } from '~/server/today';
@@ -33,13 +33,18 @@ export async function loader({ request }: Route.LoaderArgs) {
     role === 'coordinator' ? messagesOf(at, today) : undefined,
   ]);
   const backup = ofDistrict ? await lastDaily(BACKUP) : undefined;
+  const missed = backup && backup.lastOn < daysAfter(todayAtSchool(HERE), -1);
   return {
     name,
     today,
     late: role === 'coordinator' && fromDate(now(), at.timeZone).hour >= EVENING_HOUR + LATE_HOURS,
     when: whenTold(),
     unusual: role === 'coordinator' ? unusual(await securityOfADay(at)) : [],
-    backup: backup?.told.startsWith('failed') ? backup.told : undefined,
+    backup: missed
+      ? `The last one is of ${showDay(backup.lastOn)}.`
+      : backup?.told.startsWith('failed')
+        ? backup.told.replace(/^failed: /, '')
+        : undefined,
     tasks: dayWork(day, role).map(({ roles: _, ...task }) => task),
     tonight: tonight && {
       families: tonight.length,
@@ -105,9 +110,8 @@ export default function Today({ loaderData }: Route.ComponentProps) {
         </Said>
       )}
       {backup && (
-        <Said kind="stop" word="No backup today">
-          The daily backup was not written: {backup.replace(/^failed: /, '')} It is tried again every ten
-          minutes; whoever runs the server can look at it.
+        <Said kind="stop" word="No backup">
+          The daily backup was not written. {backup} Whoever runs the server can look at it.
         </Said>
       )}
       <Notebook>

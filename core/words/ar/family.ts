@@ -45,6 +45,7 @@ export const family: Messages = {
   'show.pieces': 'بالقطع',
   'show.drawing': 'بالرسم',
   'show.symbols': 'بالأعداد',
+  asOf: 'لا يمكن الوصول إلى سجلات المدرسة الآن. هذه الصفحة كما كانت في الساعة {time}.',
   inBag: 'في الحقيبة',
   inPlace: '{part} بدلًا من {usual}',
   standIn: '{part}: أو {standIn}',

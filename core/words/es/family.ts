@@ -51,6 +51,7 @@ export const family: Messages = {
   'show.pieces': 'con piezas',
   'show.drawing': 'dibujando',
   'show.symbols': 'con números',
+  asOf: 'Ahora no se puede llegar a los datos de la escuela. Esta página está como estaba a las {time}.',
   inBag: 'En la bolsa',
   inPlace: '{part} en lugar de {usual}',
   standIn: '{part}: o bien {standIn}',

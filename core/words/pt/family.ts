@@ -51,6 +51,7 @@ export const family: Messages = {
   'show.pieces': 'com peças',
   'show.drawing': 'com desenho',
   'show.symbols': 'com números',
+  asOf: 'Agora não é possível chegar aos dados da escola. Esta página está como estava às {time}.',
   inBag: 'Na sacola',
   inPlace: '{part} no lugar de {usual}',
   standIn: '{part}: ou {standIn}',

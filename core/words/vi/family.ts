@@ -45,6 +45,7 @@ export const family: Messages = {
   'show.pieces': 'bằng đồ chơi',
   'show.drawing': 'bằng hình vẽ',
   'show.symbols': 'bằng số',
+  asOf: 'Hiện không thể xem hồ sơ của trường. Trang này là như lúc {time}.',
   inBag: 'Trong túi có',
   inPlace: '{part} thay cho {usual}',
   standIn: '{part}: hoặc {standIn}',

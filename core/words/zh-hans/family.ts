@@ -40,6 +40,7 @@ export const family: Messages = {
   'show.pieces': '用东西摆',
   'show.drawing': '画图',
   'show.symbols': '写数',
+  asOf: '现在无法查看学校的记录。本页显示的是 {time} 时的内容。',
   inBag: '袋子里有',
   inPlace: '{part}，代替{usual}',
   standIn: '{part}：或者用{standIn}',
