@@ -19,6 +19,7 @@ import {
   turnToWriter,
   wrote,
 } from './pools';
+import { isSettled, underStamp, unsettles } from './settled';
 import { databaseTrouble, notBegun, onlyReads, sqlState, type DatabaseTrouble } from './trouble';
 
 /** The database, or a transaction in it. */
@@ -49,12 +50,7 @@ const binding = ({ schoolId = '', districtId = '' }: Scope): string =>
 
 /** A handle whose queries all go through `query`. */
 function handle<S extends Scope>(scope: S, query: (...asked: Parameters<Query>) => unknown): Queryable & S {
-  const counted = (...asked: Parameters<Query>): unknown => {
-    const request = asking();
-    if (request) request.queries++;
-    return query(...asked);
-  };
-  return Object.assign(drizzle({ query: counted } as unknown as pg.Client, { casing: 'snake_case' }), scope);
+  return Object.assign(drizzle({ query } as unknown as pg.Client, { casing: 'snake_case' }), scope);
 }
 
 /** Takes a connection out of the pool for `work`, or out of another one. One that broke is thrown away. */
@@ -71,7 +67,11 @@ async function borrowed<T>(
   try {
     return await work(client, broke);
   } catch (error) {
-    if (databaseTrouble(error)) broke(error);
+    if (databaseTrouble(error)) {
+      broke(error);
+      // One that does not answer may be the wrong one by now.
+      void turnToWriter();
+    }
     throw error;
   } finally {
     client.off('error', broke);
@@ -80,6 +80,11 @@ async function borrowed<T>(
 }
 
 type Ask = (...asked: unknown[]) => Promise<unknown>;
+/** Counts a query for the request that asks it. */
+function count(): void {
+  const request = asking();
+  if (request) request.queries++;
+}
 
 /** All of what was asked at once: what failed first is why the rest did. */
 async function allOf(asked: readonly Promise<unknown>[]): Promise<unknown[]> {
@@ -105,14 +110,19 @@ class EndUnheard extends Error {
  * Ends a transaction that `begun` began and that finds something: its mark goes in with it, by which it can be told later
  * whether it is in. Throws what refused it, or EndUnheard where nobody can say.
  */
-async function landing(ask: Ask, begun: Promise<unknown>, found: Promise<unknown>): Promise<unknown> {
+async function landing(
+  ask: Ask,
+  begun: Promise<unknown>,
+  found: Promise<unknown>,
+  settled: boolean,
+): Promise<unknown> {
   const id = randomUUID();
   const marked = ask(`insert into landed (id) values ('${id}')`);
   const ended = ask('commit');
   const all = await Promise.allSettled([begun, found, marked, ended]);
   const failed = all.findIndex(({ status }) => status === 'rejected');
   if (failed < 0) {
-    wrote();
+    wrote(settled);
     return found;
   }
   const { reason } = all[failed] as PromiseRejectedResult;
@@ -168,9 +178,69 @@ async function hasLanded({ id, cause }: EndUnheard): Promise<boolean> {
     }
 }
 
+/** A query that waits for the others that are asked in the same moment. */
+interface Waiting {
+  asked: unknown[];
+  done: (answer: unknown) => void;
+  failed: (error: unknown) => void;
+}
+const gathered = new Map<string, { scope: Scope; pool: pg.Pool | undefined; waiting: Waiting[] }>();
+/** More than so many at once are parted between two connections. */
+const MOST_TOGETHER = 4;
+
+/** Asks for the rows of a school, in one transaction with what else is asked for in this moment of the same rows. */
+function together(scope: Scope, asked: unknown[], pool: pg.Pool | undefined): Promise<unknown> {
+  return new Promise((done, failed) => {
+    const key = `${scope.schoolId ?? ''} ${scope.districtId ?? ''} ${pool ? 'standby' : (asking()?.lane ?? '')}`;
+    const before = gathered.get(key);
+    if (before) return void before.waiting.push({ asked, done, failed });
+    const group = { scope, pool, waiting: [{ asked, done, failed }] };
+    gathered.set(key, group);
+    process.nextTick(() => {
+      gathered.delete(key);
+      const { waiting } = group;
+      const half = waiting.length > MOST_TOGETHER ? Math.ceil(waiting.length / 2) : waiting.length;
+      for (let from = 0; from < waiting.length; from += half)
+        void askAll(group, waiting.slice(from, from + half));
+    });
+  });
+}
+
+/** Asks all of these in one transaction. What was not looked at because another one failed is asked by itself. */
+async function askAll(
+  { scope, pool }: { scope: Scope; pool: pg.Pool | undefined },
+  all: Waiting[],
+): Promise<void> {
+  const again: Waiting[] = [];
+  try {
+    await borrowed(async (client, broke) => {
+      const ask = (client.query as Ask).bind(client);
+      const begun = ask(`begin; ${binding(scope)}`);
+      const answers = all.map(({ asked }) => ask(...asked));
+      const ended = ask('commit');
+      const settled = await Promise.allSettled(answers);
+      const [first] = await Promise.allSettled([begun, ended]);
+      settled.forEach((one, i) => {
+        const { done, failed } = all[i]!;
+        if (one.status === 'fulfilled') done(one.value);
+        else if (first.status === 'rejected') failed(first.reason);
+        else if (sqlState(one.reason) === NOT_LOOKED_AT) again.push(all[i]!);
+        else failed(one.reason);
+        if (one.status === 'rejected' && databaseTrouble(one.reason)) broke(one.reason);
+      });
+    }, pool);
+  } catch (error) {
+    for (const { failed } of all) failed(error);
+  }
+  for (const one of again) void askAll({ scope, pool }, [one]);
+}
+/** A statement after one that failed. */
+const NOT_LOOKED_AT = '25P02';
+
 /** What only reads may be asked twice, and of a standby. */
-const reads = ([query]: unknown[]): boolean =>
-  /^\s*select\b/i.test(typeof query === 'string' ? query : String((query as { text?: string }).text));
+const reads = (asked: unknown[]): boolean => /^\s*select\b/i.test(textOf(asked));
+const textOf = ([query]: unknown[]): string =>
+  typeof query === 'string' ? query : String((query as { text?: string }).text);
 
 /**
  * A handle that takes a connection of the pool for each query. One that is bound to a school is a transaction of its own:
@@ -179,18 +249,23 @@ const reads = ([query]: unknown[]): boolean =>
 const pooled = <S extends Scope>(scope: S): Queryable & S => {
   const bound = scope.schoolId !== undefined || scope.districtId !== undefined;
   /** Asks what only reads. */
-  const look = (asked: unknown[], pool?: pg.Pool): Promise<unknown> =>
-    borrowed(async (client) => {
-      const ask = (client.query as Ask).bind(client);
-      if (!bound) return ask(...asked);
-      const [, answer] = await allOf([ask(`begin; ${binding(scope)}`), ask(...asked), ask('commit')]);
-      return answer;
-    }, pool);
+  const look = (asked: unknown[], pool?: pg.Pool): Promise<unknown> => {
+    count();
+    return bound
+      ? together(scope, asked, pool)
+      : borrowed((client) => (client.query as Ask).call(client, ...asked), pool);
+  };
   /** Does what changes something. All of it goes there at once: what follows something that failed is not done. */
   const act = (asked: unknown[]): Promise<unknown> =>
     borrowed((client) => {
+      count();
       const ask = (client.query as Ask).bind(client);
-      return landing(ask, ask(bound ? `begin; ${binding(scope)}` : 'begin'), ask(...asked));
+      return landing(
+        ask,
+        ask(bound ? `begin; ${binding(scope)}` : 'begin'),
+        ask(...asked),
+        unsettles(textOf(asked)),
+      );
     });
   return handle(scope, async (...asked) => {
     const repeatable = reads(asked);
@@ -203,7 +278,14 @@ const pooled = <S extends Scope>(scope: S): Queryable & S => {
         // The database itself may know better.
         if (!databaseTrouble(error)) throw error;
       }
-    return untilHeard(() => (repeatable ? look(asked) : act(asked)));
+    if (!repeatable) return untilHeard(() => act(asked));
+    const request = asking();
+    const stamp = request?.reads && scope.schoolId !== undefined && request.stamps.get(scope.schoolId);
+    const anew = (): Promise<unknown> => untilHeard(() => look(asked));
+    const { text = '', values } = asked[0] as { text?: string; values?: unknown };
+    return stamp && isSettled(text)
+      ? underStamp(`${scope.schoolId} ${stamp}`, text, values ?? asked[1], anew)
+      : anew();
   });
 };
 
@@ -269,6 +351,8 @@ const once = <H extends SchoolHandle | Installation, T>(at: H, work: (tx: H) => 
     const ask = (client.query as Ask).bind(client);
     // One query follows the other: what is asked at the same moment waits for its turn.
     let turn: Promise<unknown> = Promise.resolve();
+    /** Whether it changes what is settled. */
+    let settled = false;
     /** For whose rows the transaction is now. */
     let bound: string | undefined;
     const bind = async (scope: Scope): Promise<void> => {
@@ -280,6 +364,8 @@ const once = <H extends SchoolHandle | Installation, T>(at: H, work: (tx: H) => 
       const made = handle(scope, (...asked) => {
         const answer = turn.then(async () => {
           await bind(scope);
+          count();
+          settled ||= !reads(asked) && unsettles(textOf(asked));
           return ask(...asked);
         });
         turn = answer.catch(() => undefined);
@@ -299,7 +385,7 @@ const once = <H extends SchoolHandle | Installation, T>(at: H, work: (tx: H) => 
         schoolId === undefined ? { districtId } : { schoolId, districtId, timeZone: at.timeZone },
       );
       const result = await work(tx as unknown as H);
-      await landing(ask, Promise.resolve(), Promise.resolve(result));
+      await landing(ask, Promise.resolve(), Promise.resolve(result), settled);
       return result;
     } catch (error) {
       // A connection that cannot even roll back is thrown away.

@@ -34,8 +34,12 @@ const CONNECTIONS: Readonly<Record<Lane | 'standby', number>> = { staff: 10, fam
 /** What is known of a request while it is worked at. */
 export interface Asking {
   readonly lane: Lane;
+  /** Whether it only reads, as far as it says of itself. */
+  readonly reads: boolean;
   /** Whether what it reads may be some seconds old. */
   readonly mayLag: boolean;
+  /** Under what stamp that which a school has settled is read in it, by school; emptied by whatever it changes. */
+  readonly stamps: Map<string, string>;
   /** The schools whose rows it has come to. */
   readonly schools: Set<string>;
   /** How often it has asked the database. */
@@ -48,6 +52,10 @@ const requests = new AsyncLocalStorage<Asking>();
 export const forRequest = <T>(asking: Asking, work: () => T): T => requests.run(asking, work);
 /** The request that is worked at. */
 export const asking = (): Asking | undefined => requests.getStore();
+
+/** The request reads what a school has settled under this stamp. */
+export const readUnder = (schoolId: string, stamp: string): void =>
+  void requests.getStore()?.stamps.set(schoolId, stamp);
 
 const required = (name: string): string => {
   const url = process.env[name];
@@ -125,7 +133,10 @@ export async function connection(): Promise<pg.PoolClient> {
       awaySince = undefined;
       return client;
     } catch (error) {
-      if (databaseTrouble(error) !== 'away') throw error;
+      if (databaseTrouble(error) !== 'away') {
+        void turnToWriter();
+        throw error;
+      }
       awaySince ??= Date.now();
       if (Date.now() - awaySince > SWITCH_MS) throw error;
       await Promise.all([turnToWriter(), pause(100 + Math.random() * 100)]);
@@ -135,8 +146,11 @@ export async function connection(): Promise<pg.PoolClient> {
 
 /** Since when whoever answers takes nothing. */
 let readingSince: number | undefined;
-/** Something was written. */
-export const wrote = (): void => void (readingSince = undefined);
+/** Something was written: what a school has settled, perhaps. */
+export function wrote(settled: boolean): void {
+  readingSince = undefined;
+  if (settled) asking()?.stamps.clear();
+}
 
 /**
  * Whether something that was begun at `from` and failed now is worth another try: the machine that takes the place of the

@@ -23,7 +23,7 @@ const MOST_PAUSE_MS = 15_000;
 let broken = false;
 process.on('SIGINT', () => void (broken = true));
 const machines = await step('three databases, each on a machine of its own', () => Machines.start());
-let web: { servers: WebServer[]; ports: number[] } = { servers: [], ports: [] };
+const web: { servers: WebServer[]; ports: number[] } = { servers: [], ports: [] };
 let bad = 0;
 
 /** Two servers that come to the databases through HAProxy, or know the machines themselves. */

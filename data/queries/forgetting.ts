@@ -256,6 +256,7 @@ export const FREE_OF_FAMILIES: readonly string[] = [
   'rate_limit.*',
   'sent_form.*',
   'landed.*',
+  'settled_change.*',
   'table_device.*',
   'security_event.*',
   'print_job.*',

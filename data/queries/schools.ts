@@ -4,6 +4,7 @@ import type { SchoolFields } from '~/core/lending/school';
 import { USUAL_PRINTING, type Printing } from '~/core/pack/cost';
 import { alsoAt, inDistrict, installation, transaction, type OneSchool, type SchoolHandle } from '../db';
 import { unlessTaken } from '../trouble';
+import { readUnder } from '../pools';
 import { district, membership, person, school } from '../schema';
 import { log, saveOver, type Saving } from './changes';
 import { addPerson, type NewPerson, type Person } from './people';
@@ -37,13 +38,17 @@ export async function whoseDoor(): Promise<string | undefined> {
   return districts.length === 1 ? districts[0]!.name : 'Schools of this server';
 }
 
+/** How often what a school settled was changed: rows that come are counted, and which they are, as old ones go. */
+export const stampOfSchool = sql<string>`(select count(*) || ' ' || coalesce(sum(c.serial), 0) from settled_change c where c.of_school = ${school.id})`;
+
 /** The school of a family page, found by the key on the label; undefined for a key that no copy has. */
 export async function schoolOfLink(linkKey: string): Promise<School | undefined> {
   const [found] = await installation()
-    .select(columns)
+    .select({ school: columns, stamp: stampOfSchool })
     .from(school)
     .where(sql`${school.id} = public.school_of_link(${linkKey})`);
-  return found;
+  if (found) readUnder(found.school.id, found.stamp);
+  return found?.school;
 }
 
 /** The name of the sister school that has a copy of this tag, where there is one. */

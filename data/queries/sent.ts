@@ -1,7 +1,7 @@
 /** Which forms were sent, by their digests. */
 import { eq, sql } from 'drizzle-orm';
 import { installation } from '../db';
-import { landed, sentForm } from '../schema';
+import { landed, sentForm, settledChange } from '../schema';
 
 /** One that was begun so long ago and was not ended never will be. */
 const LOST = sql`interval '20 seconds'`;
@@ -35,11 +35,14 @@ export const forgetForm = async (digest: string): Promise<void> => {
   await installation().delete(sentForm).where(eq(sentForm.digest, digest));
 };
 
-/** Keys of forms are kept for a day: no page is open longer; marks of transactions likewise, which are asked for at once. */
-export const dropOldForms = async (): Promise<void> => {
+/** What is counted or kept for a day only: keys of forms (no page is open longer), marks of transactions, changes of what is settled. */
+export const dropOldMarks = async (): Promise<void> => {
   await installation()
     .delete(landed)
     .where(sql`${landed.at} < now() - interval '1 day'`);
+  await installation()
+    .delete(settledChange)
+    .where(sql`${settledChange.at} < now() - interval '1 day'`);
   await installation()
     .delete(sentForm)
     .where(sql`${sentForm.sentAt} < now() - interval '1 day'`);

@@ -4,7 +4,8 @@ import type { Role } from '~/core/people/role';
 import { installation, transaction, type Installation } from '../db';
 import { knownBrowser, membership, passwordLink, person, school, session } from '../schema';
 import { logOfPerson } from './people';
-import { schoolColumns, type School } from './schools';
+import { readUnder } from '../pools';
+import { schoolColumns, stampOfSchool, type School } from './schools';
 
 /** Gives a person another password. Every session but the one kept ends, and links that were given are worth nothing. */
 export function setPassword(input: {
@@ -188,31 +189,31 @@ export interface SignedIn {
 export async function findSession(
   tokenHash: string,
 ): Promise<(SignedIn & { expiresAt: Date; usedAt: Date }) | undefined> {
-  return (
-    await installation()
-      .select({
-        id: person.id,
-        name: person.name,
-        role: membership.role,
-        ofDistrict: sql<boolean>`${person.districtId} is not distinct from ${school.districtId}`,
-        schools: sql<number>`(select count(*)::int from membership m where m.person_id = ${person.id} and m.active)`,
-        passwordGiven: person.passwordGiven,
-        proven: sql<boolean>`${session.provenAt} > now() - make_interval(mins => ${PROVEN_MINUTES})`,
-        school: schoolColumns,
-        expiresAt: session.expiresAt,
-        usedAt: session.usedAt,
-      })
-      .from(session)
-      .innerJoin(person, eq(person.id, session.personId))
-      .innerJoin(
-        membership,
-        and(eq(membership.personId, person.id), eq(membership.schoolId, session.schoolId)),
-      )
-      .innerJoin(school, eq(school.id, session.schoolId))
-      .where(
-        and(eq(session.tokenHash, tokenHash), lives(), eq(person.active, true), eq(membership.active, true)),
-      )
-  )[0];
+  const [found] = await installation()
+    .select({
+      id: person.id,
+      name: person.name,
+      role: membership.role,
+      ofDistrict: sql<boolean>`${person.districtId} is not distinct from ${school.districtId}`,
+      schools: sql<number>`(select count(*)::int from membership m where m.person_id = ${person.id} and m.active)`,
+      passwordGiven: person.passwordGiven,
+      proven: sql<boolean>`${session.provenAt} > now() - make_interval(mins => ${PROVEN_MINUTES})`,
+      school: schoolColumns,
+      expiresAt: session.expiresAt,
+      usedAt: session.usedAt,
+      stamp: stampOfSchool,
+    })
+    .from(session)
+    .innerJoin(person, eq(person.id, session.personId))
+    .innerJoin(membership, and(eq(membership.personId, person.id), eq(membership.schoolId, session.schoolId)))
+    .innerJoin(school, eq(school.id, session.schoolId))
+    .where(
+      and(eq(session.tokenHash, tokenHash), lives(), eq(person.active, true), eq(membership.active, true)),
+    );
+  if (!found) return undefined;
+  const { stamp, ...signedIn } = found;
+  readUnder(signedIn.school.id, stamp);
+  return signedIn;
 }
 
 export async function extendSession(tokenHash: string, expiresAt: Date): Promise<void> {

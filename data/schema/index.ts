@@ -1,4 +1,4 @@
-export { district, school, shared, taken } from './schools';
+export { district, school, settledChange, shared, taken } from './schools';
 export * from './people';
 export { change } from './changes';
 export * from './games';

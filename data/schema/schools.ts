@@ -1,5 +1,6 @@
 import { sql } from 'drizzle-orm';
 import {
+  bigint,
   boolean,
   foreignKey,
   index,
@@ -130,4 +131,15 @@ export const taken = pgTable(
     index('taken_by_shared').on(table.sharedId),
     oneOf('taken_is_of_a_kind', table.kind, SHARED_KINDS),
   ],
+);
+
+/** What a school settled was changed: a row for each change, by which what is kept of it is known to hold (`data/settled.ts`). */
+export const settledChange = pgTable(
+  'settled_change',
+  {
+    serial: bigint({ mode: 'number' }).primaryKey().generatedAlwaysAsIdentity(),
+    ofSchool: uuid().notNull(),
+    at: timestamp({ withTimezone: true }).notNull().defaultNow(),
+  },
+  (table) => [index('settled_by_school').on(table.ofSchool, table.serial), index('settled_by_time').on(table.at)],
 );

@@ -1,5 +1,5 @@
 /** What was forgotten after a backup was written is in it: in what was restored it is forgotten again. */
-import pg from 'pg';
+import type pg from 'pg';
 import { atSchool } from '~/data/db';
 import { closeDatabase } from '~/data/pools';
 import { forgetFamily } from '~/data/queries/families';

@@ -22,7 +22,7 @@ import { dropOldLooks } from '~/data/queries/privacy';
 import { lendingRules } from '~/data/queries/rules';
 import { dropOldBrowsers } from '~/data/queries/browsers';
 import { dropOldSecurity } from '~/data/queries/security';
-import { dropOldForms } from '~/data/queries/sent';
+import { dropOldMarks } from '~/data/queries/sent';
 import { dropOldTexts } from '~/data/queries/texts';
 import { findSchool } from '~/data/queries/schools';
 import { messageMaker, tonguesAt } from './telling';
@@ -105,7 +105,7 @@ export async function evening(at: SchoolHandle, today: string): Promise<string[]
   await dropOldTexts(at);
   await dropOldSecurity(at);
   await dropOldBrowsers(at);
-  await dropOldForms();
+  await dropOldMarks();
   await addMessages(at, await messagesOf(at, today));
   return waitingMessages(at);
 }

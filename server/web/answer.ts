@@ -40,6 +40,8 @@ export function answerWith(build: ServerBuild): Handler {
     const forFamilies = isFamily(url.pathname);
     const asking: Asking = {
       lane: forFamilies ? 'family' : 'staff',
+      reads: asked.method !== 'POST',
+      stamps: new Map(),
       mayLag: asked.method !== 'POST' && mayLag(url.pathname) && !hasWritten(asked),
       schools: new Set(),
       queries: 0,

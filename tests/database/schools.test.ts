@@ -52,6 +52,7 @@ describe('the rows of another school', () => {
     'rate_limit',
     'school',
     'sent_form',
+    'settled_change',
   ];
 
   it('are seen, changed, taken away and added by nobody else, in any table', async () => {
@@ -70,6 +71,7 @@ describe('the rows of another school', () => {
       'landed',
       'rate_limit',
       'sent_form',
+      'settled_change',
     ]);
     const theirs = at.schoolId;
     let rows = 0;
