@@ -19,7 +19,7 @@ import {
   turnToWriter,
   wrote,
 } from './pools';
-import { isSettled, underStamp, unsettles } from './settled';
+import { isSettled, ownRows, underStamp, unsettles } from './settled';
 import { databaseTrouble, notBegun, onlyReads, sqlState, type DatabaseTrouble } from './trouble';
 
 /** The database, or a transaction in it. */
@@ -84,15 +84,6 @@ type Ask = (...asked: unknown[]) => Promise<unknown>;
 function count(): void {
   const request = asking();
   if (request) request.queries++;
-}
-
-/** All of what was asked at once: what failed first is why the rest did. */
-async function allOf(asked: readonly Promise<unknown>[]): Promise<unknown[]> {
-  const ended = await Promise.allSettled(asked);
-  return ended.map((one) => {
-    if (one.status === 'rejected') throw one.reason;
-    return one.value;
-  });
 }
 
 /** A transaction whose end was never heard of, and what it found as far as that was heard. */
@@ -181,9 +172,12 @@ async function hasLanded({ id, cause }: EndUnheard): Promise<boolean> {
 /** A query that waits for the others that are asked in the same moment. */
 interface Waiting {
   asked: unknown[];
-  done: (answer: unknown) => void;
-  failed: (error: unknown) => void;
+  /** Whoever asks the same in that moment is answered as well. */
+  done: ((answer: unknown) => void)[];
+  failed: ((error: unknown) => void)[];
 }
+const isSame = (a: unknown[], b: unknown[]): boolean =>
+  textOf(a) === textOf(b) && JSON.stringify(a) === JSON.stringify(b);
 const gathered = new Map<string, { scope: Scope; pool: pg.Pool | undefined; waiting: Waiting[] }>();
 /** More than so many at once are parted between two connections. */
 const MOST_TOGETHER = 4;
@@ -193,8 +187,12 @@ function together(scope: Scope, asked: unknown[], pool: pg.Pool | undefined): Pr
   return new Promise((done, failed) => {
     const key = `${scope.schoolId ?? ''} ${scope.districtId ?? ''} ${pool ? 'standby' : (asking()?.lane ?? '')}`;
     const before = gathered.get(key);
-    if (before) return void before.waiting.push({ asked, done, failed });
-    const group = { scope, pool, waiting: [{ asked, done, failed }] };
+    if (before) {
+      const same = before.waiting.find((one) => isSame(one.asked, asked));
+      if (same) return (void same.done.push(done), void same.failed.push(failed));
+      return void before.waiting.push({ asked, done: [done], failed: [failed] });
+    }
+    const group = { scope, pool, waiting: [{ asked, done: [done], failed: [failed] }] };
     gathered.set(key, group);
     process.nextTick(() => {
       gathered.delete(key);
@@ -222,15 +220,18 @@ async function askAll(
       const [first] = await Promise.allSettled([begun, ended]);
       settled.forEach((one, i) => {
         const { done, failed } = all[i]!;
-        if (one.status === 'fulfilled') done(one.value);
-        else if (first.status === 'rejected') failed(first.reason);
+        const fail = (error: unknown): void => failed.forEach((tell) => tell(error));
+        // Each has rows of its own.
+        if (one.status === 'fulfilled')
+          done.forEach((tell, nth) => tell(nth ? ownRows(one.value as { rows: unknown[] }) : one.value));
+        else if (first.status === 'rejected') fail(first.reason);
         else if (sqlState(one.reason) === NOT_LOOKED_AT) again.push(all[i]!);
-        else failed(one.reason);
+        else fail(one.reason);
         if (one.status === 'rejected' && databaseTrouble(one.reason)) broke(one.reason);
       });
     }, pool);
   } catch (error) {
-    for (const { failed } of all) failed(error);
+    for (const { failed } of all) for (const tell of failed) tell(error);
   }
   for (const one of again) void askAll({ scope, pool }, [one]);
 }
@@ -238,7 +239,8 @@ async function askAll(
 const NOT_LOOKED_AT = '25P02';
 
 /** What only reads may be asked twice, and of a standby. */
-const reads = (asked: unknown[]): boolean => /^\s*select\b/i.test(textOf(asked));
+const reads = (asked: unknown[]): boolean =>
+  /^\s*(?:select|with)\b(?!.*\b(?:insert into|(?<!\bfor |\bkey )update|delete from)\b)/is.test(textOf(asked));
 const textOf = ([query]: unknown[]): string =>
   typeof query === 'string' ? query : String((query as { text?: string }).text);
 
@@ -280,12 +282,16 @@ const pooled = <S extends Scope>(scope: S): Queryable & S => {
       }
     if (!repeatable) return untilHeard(() => act(asked));
     const request = asking();
-    const stamp = request?.reads && scope.schoolId !== undefined && request.stamps.get(scope.schoolId);
     const anew = (): Promise<unknown> => untilHeard(() => look(asked));
+    if (!request?.reads || scope.schoolId === undefined) return anew();
+    // What a page asks for twice it is told once: until it changes something itself.
     const { text = '', values } = asked[0] as { text?: string; values?: unknown };
-    return stamp && isSettled(text)
-      ? underStamp(`${scope.schoolId} ${stamp}`, text, values ?? asked[1], anew)
-      : anew();
+    const key = `${scope.schoolId} ${text}\n${JSON.stringify(values ?? asked[1])}`;
+    const stamp = request.stamps.get(scope.schoolId);
+    const before = request.told.get(key);
+    const answer = before ?? (stamp && isSettled(text) ? underStamp(`${stamp} ${key}`, anew) : anew());
+    if (!before) request.told.set(key, answer);
+    return ownRows((await answer) as { rows: unknown[] });
   });
 };
 

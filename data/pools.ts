@@ -40,6 +40,8 @@ export interface Asking {
   readonly mayLag: boolean;
   /** Under what stamp that which a school has settled is read in it, by school; emptied by whatever it changes. */
   readonly stamps: Map<string, string>;
+  /** What it was told before, by what it asked; emptied likewise. */
+  readonly told: Map<string, Promise<unknown>>;
   /** The schools whose rows it has come to. */
   readonly schools: Set<string>;
   /** How often it has asked the database. */
@@ -149,7 +151,9 @@ let readingSince: number | undefined;
 /** Something was written: what a school has settled, perhaps. */
 export function wrote(settled: boolean): void {
   readingSince = undefined;
-  if (settled) asking()?.stamps.clear();
+  const request = asking();
+  request?.told.clear();
+  if (settled) request?.stamps.clear();
 }
 
 /**

@@ -77,26 +77,20 @@ function frozen<T>(value: T): T {
 }
 
 /** The rows of an answer as lists and rows of one's own; what stands in their columns is shared. */
-const own = (answer: Answer): Answer => ({
+export const ownRows = <T extends Answer>(answer: T): T => ({
   ...answer,
   rows: answer.rows.map((row) => (Array.isArray(row) ? [...(row as unknown[])] : { ...(row as object) })),
 });
 
-/** What a query of a school finds; what was found under its stamp before is not asked for again. */
-export async function underStamp(
-  stamp: string,
-  text: string,
-  values: unknown,
-  look: () => Promise<unknown>,
-): Promise<unknown> {
-  const key = `${stamp}\n${text}\n${JSON.stringify(values)}`;
+/** What a query of a school finds; what was found under its stamp before (`key` names both) is not asked for again. */
+export async function underStamp(key: string, look: () => Promise<unknown>): Promise<unknown> {
   const before = answers.get(key);
-  if (before) return own(before);
+  if (before) return before;
   const answer = (await look()) as Answer;
   const size = JSON.stringify(answer.rows).length + key.length;
   if (size <= MOST_OF_ONE) {
     answer.rows.forEach((row) => Object.values(row as object).forEach(frozen));
     answers.set(key, answer, { size });
   }
-  return own(answer);
+  return answer;
 }

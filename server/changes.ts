@@ -1,7 +1,7 @@
 /** What forms and pages tell of changes, with days and times as they are at school. */
 import { same } from '~/core/check/merge';
 import type { OneSchool, SchoolHandle } from '~/data/db';
-import { logOf, type Stale, type Thing } from '~/data/queries/changes';
+import { logOf, logsOf, type LogRow, type Stale, type Thing } from '~/data/queries/changes';
 
 const DAY_AND_CLOCK = { month: 'short', day: 'numeric', hour: 'numeric', minute: '2-digit' } as const;
 const CLOCK = { hour: 'numeric', minute: '2-digit' } as const;
@@ -18,8 +18,14 @@ export const lateOf = <T>(at: OneSchool, { at: moment, ...stale }: Stale<T>) => 
 });
 
 /** Who changed what of a thing, the newest first, with the fields that differ. */
-export async function changesOf(at: SchoolHandle, thing: Thing, thingId: string) {
-  return (await logOf(at, thing, thingId)).map(({ id, by, at: moment, kind, before, after }) => ({
+export const changesOf = async (at: SchoolHandle, thing: Thing, thingId: string) =>
+  shown(at, await logOf(at, thing, thingId));
+/** The same of several things, by thing. */
+export const changesOfAll = async (at: SchoolHandle, thing: Thing, thingIds: readonly string[]) =>
+  new Map([...(await logsOf(at, thing, thingIds))].map(([id, rows]) => [id, shown(at, rows)]));
+
+const shown = (at: SchoolHandle, rows: readonly LogRow[]) =>
+  rows.map(({ id, by, at: moment, kind, before, after }) => ({
     id,
     by,
     at: showTime(at, moment),
@@ -28,4 +34,3 @@ export async function changesOf(at: SchoolHandle, thing: Thing, thingId: string)
       .filter((field) => !same(before?.[field], after?.[field]))
       .map((field) => ({ field, from: before ? before[field] : undefined, to: after?.[field] })),
   }));
-}

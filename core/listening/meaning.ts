@@ -1,4 +1,5 @@
 /** What all answers of a school mean together: how hard variants are, where children are, how far forecasts hold. */
+import { grouped } from '~/core/check/grouped';
 import type { AgeBand } from '~/core/games/kit/types';
 import { bandIn, LEVEL_OF, readChildren, type Child } from '~/core/lending/children';
 import { searchable } from '~/core/words/search';
@@ -74,17 +75,6 @@ export const movedBy = (
   Object.fromEntries(
     Object.entries(demands).map(([id, demand]) => [id, demand + (corrections[id]?.shift ?? 0)]),
   );
-
-function grouped<T>(list: readonly T[], keyOf: (one: T) => string): Map<string, T[]> {
-  const groups = new Map<string, T[]>();
-  for (const one of list) {
-    const key = keyOf(one);
-    const there = groups.get(key);
-    if (there) there.push(one);
-    else groups.set(key, [one]);
-  }
-  return groups;
-}
 
 /** One variant that is found harder makes all others look easier, until it is known: so it is asked again. */
 const ROUNDS = 2;

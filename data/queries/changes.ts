@@ -1,5 +1,5 @@
 /** Changes of things that several people may have open at the same time, and the log of who changed what. */
-import { and, desc, eq } from 'drizzle-orm';
+import { and, desc, eq, sql } from 'drizzle-orm';
 import { merge, same, type Merge } from '~/core/check/merge';
 import { type SchoolHandle } from '../db';
 import { change, person } from '../schema';
@@ -169,6 +169,26 @@ const entriesOf = async (
 /** What was changed of a thing and by whom, the newest first. */
 export const logOf = (at: SchoolHandle, thing: Thing, thingId: string, most = 30): Promise<LogRow[]> =>
   entriesOf(at, thing, thingId, most);
+
+/** The same of several things at once, by thing. */
+export async function logsOf(
+  at: SchoolHandle,
+  thing: Thing,
+  thingIds: readonly string[],
+  most = 30,
+): Promise<Map<string, LogRow[]>> {
+  const { rows } = await at.execute<LogRow & { thingId: string; ms: number } & Record<string, unknown>>(sql`
+    select one.id, one.thing_id as "thingId", one.kind, coalesce(p.name, 'Somebody') as by,
+      extract(epoch from one.at)::float8 * 1000 as ms, one.before, one.after
+    from unnest(${sql.param(thingIds)}::text[]) as wanted (id)
+    cross join lateral (select * from change c where c.school_id = ${at.schoolId} and c.thing = ${thing}
+      and c.thing_id = wanted.id order by c.id desc limit ${most}) one
+    left join person p on p.id = one.person_id order by one.id desc`);
+  const found = new Map<string, LogRow[]>(thingIds.map((id) => [id, []]));
+  for (const { thingId, ms, id, ...row } of rows)
+    found.get(thingId)!.push({ ...row, id: Number(id), at: new Date(ms) });
+  return found;
+}
 
 /** Empties what the log holds of a thing: that something was done stays, not what. */
 export async function forgetLog(tx: SchoolHandle, thing: Thing, thingId: string): Promise<void> {

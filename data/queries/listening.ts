@@ -1,21 +1,11 @@
 /** What families answered: kept once however it came, found again, marked. */
+import { grouped } from '~/core/check/grouped';
 import { and, asc, desc, eq, inArray, isNull, sql, type SQL } from 'drizzle-orm';
 import type { WholeAnswer, Via } from '~/core/listening/answer';
 import type { KitPlan } from '~/core/kits/recipe';
 import { type SchoolHandle, transaction } from '../db';
 import { unlessTaken } from '../trouble';
-import {
-  answer,
-  answerGame,
-  answerTheme,
-  copy,
-  family,
-  kit,
-  loan,
-  textReply,
-  theme,
-  workPicture,
-} from '../schema';
+import { answer, answerGame, answerTheme, copy, family, kit, loan, textReply, theme } from '../schema';
 import { plansOf } from './copies';
 import { ours } from './ours';
 import { lockCopyOf, lockFamily } from './locks';
@@ -145,6 +135,12 @@ const WITH_BASKET = {
   kitId: kit.id,
   kitName: kit.name,
   runId: copy.buildRunId,
+  themes: sql<
+    string[]
+  >`array(select t.theme_id::text from answer_theme t where t.school_id = ${answer.schoolId} and t.answer_id = ${answer.id})`,
+  pictures: sql<
+    string[]
+  >`array(select w.id::text from work_picture w where w.school_id = ${answer.schoolId} and w.answer_id = ${answer.id} order by w.created_at)`,
 };
 
 /** A text as a pattern that means nothing but itself. */
@@ -193,7 +189,7 @@ export async function pageOfAnswers(
       : undefined,
   );
   const rows = await at
-    .select(WITH_BASKET)
+    .select({ ...WITH_BASKET, found: sql<number>`(count(*) over ())::int` })
     .from(answer)
     .innerJoin(loan, and(ours(at, loan), eq(loan.id, answer.loanId)))
     .innerJoin(family, and(ours(at, family), eq(family.id, loan.familyId)))
@@ -203,48 +199,41 @@ export async function pageOfAnswers(
     .orderBy(desc(answer.sentAt), desc(answer.id))
     .offset(first)
     .limit(most);
-  const [counted] = await at
-    .select({ found: sql<number>`count(*)::int` })
-    .from(answer)
-    .innerJoin(loan, and(ours(at, loan), eq(loan.id, answer.loanId)))
-    .innerJoin(family, and(ours(at, family), eq(family.id, loan.familyId)))
-    .innerJoin(copy, and(ours(at, copy), eq(copy.id, loan.copyId)))
-    .where(which);
-  return { answers: await whole(at, rows), found: counted!.found };
+  // Beyond the last page there is no row to tell how many there are.
+  const found =
+    rows[0]?.found ??
+    (first
+      ? (await pageOfAnswers(at, { text, themeId, kitId, familyId, id, unread, first: 0, most: 1 })).found
+      : 0);
+  return {
+    answers: await whole(
+      at,
+      rows.map(({ found: _, ...row }) => row),
+    ),
+    found,
+  };
 }
 
-/** Answers with what each says of its games, its themes and pictures, and what its basket held. */
+/** Answers with what each says of its games, and what its basket held. */
 async function whole(
   at: SchoolHandle,
-  rows: readonly (Omit<AnswerRow, 'plan' | 'games' | 'themes' | 'pictures'> & { runId: string })[],
+  rows: readonly (Omit<AnswerRow, 'plan' | 'games'> & { runId: string })[],
 ): Promise<AnswerRow[]> {
   const ids = rows.map((row) => row.answer.id);
   if (ids.length === 0) return [];
-  const [runs, games, themes, pictures] = await Promise.all([
+  const [runs, games] = await Promise.all([
     plansOf(at, [...new Set(rows.map(({ runId }) => runId))]),
     at
       .select()
       .from(answerGame)
       .where(and(ours(at, answerGame), inArray(answerGame.answerId, ids)))
       .orderBy(asc(answerGame.position)),
-    at
-      .select({ answerId: answerTheme.answerId, themeId: answerTheme.themeId })
-      .from(answerTheme)
-      .where(and(ours(at, answerTheme), inArray(answerTheme.answerId, ids))),
-    at
-      .select({ answerId: workPicture.answerId, id: workPicture.id })
-      .from(workPicture)
-      .where(and(ours(at, workPicture), inArray(workPicture.answerId, ids)))
-      .orderBy(asc(workPicture.createdAt)),
   ]);
-  const of = <T extends { answerId: string }>(list: readonly T[], id: string): T[] =>
-    list.filter(({ answerId }) => answerId === id);
+  const gamesOf = grouped(games, ({ answerId }) => answerId);
   return rows.map(({ runId, ...row }) => ({
     ...row,
     plan: runs.get(runId)!.plan,
-    games: of(games, row.answer.id),
-    themes: of(themes, row.answer.id).map(({ themeId }) => themeId),
-    pictures: of(pictures, row.answer.id).map(({ id }) => id),
+    games: gamesOf.get(row.answer.id) ?? [],
   }));
 }
 

@@ -5,8 +5,9 @@ import { lineKey } from '~/core/words/checks';
 import { byNeed, type Need } from '~/core/words/needs';
 import { nameOf } from '~/core/words/reading';
 import type { SchoolHandle } from '../db';
-import { buildRun, copy, family, kit, loan } from '../schema';
+import { buildRun, copy, kit } from '../schema';
 import { familiesByLanguage } from './families';
+import { openLoans } from './open-loans';
 import { ours } from './ours';
 import { findSchool } from './schools';
 import { holding, latest } from './words';
@@ -25,19 +26,15 @@ const builtVariants = (at: SchoolHandle): Promise<{ kitId: string; kit: string; 
     .innerJoin(buildRun, and(ours(at, buildRun), eq(buildRun.id, copy.buildRunId)))
     .where(and(ours(at, copy), isNull(copy.movedAt)));
 
-/** How many families of each language have a kit at home. */
-const atHome = (at: SchoolHandle): Promise<{ kitId: string; language: string; families: number }[]> =>
-  at
-    .select({
-      kitId: copy.kitId,
-      language: family.language,
-      families: sql<number>`count(distinct ${family.id})::int`,
-    })
-    .from(loan)
-    .innerJoin(copy, and(ours(at, copy), eq(copy.id, loan.copyId)))
-    .innerJoin(family, and(ours(at, family), eq(family.id, loan.familyId)))
-    .where(and(ours(at, loan), isNull(loan.closedAs)))
-    .groupBy(copy.kitId, family.language);
+/** How many families of each language have a kit at home, by kit and language. */
+async function atHome(at: SchoolHandle): Promise<Map<string, number>> {
+  const families = new Map<string, Set<string>>();
+  for (const { kitId, family } of await openLoans(at)) {
+    const key = `${kitId} ${family.language}`;
+    families.set(key, (families.get(key) ?? new Set()).add(family.id));
+  }
+  return new Map([...families].map(([key, { size }]) => [key, size]));
+}
 
 /** Which kits are not sound in which language of families, the most urgent first. */
 export async function needsAt(at: SchoolHandle): Promise<Need[]> {
@@ -64,7 +61,7 @@ export async function needsAt(at: SchoolHandle): Promise<Need[]> {
         kit: name,
         language,
         families: families[language]!,
-        atHome: out.find((one) => one.kitId === kitId && one.language === language)?.families ?? 0,
+        atHome: out.get(key) ?? 0,
         games: [],
       };
       needs.set(key, need);

@@ -1,8 +1,10 @@
 /** What the school says to families: made once, sent once, answered. */
 import { and, asc, desc, eq, inArray, isNotNull, isNull, sql } from 'drizzle-orm';
+import { grouped } from '~/core/check/grouped';
 import type { BagOut, MessageKind, MessageState, ReplyKind } from '~/core/lending/reminders';
 import { installation, type OneSchool, type SchoolHandle, transaction } from '../db';
 import { carried, copy, family, hold, kit, loan, message, school } from '../schema';
+import { openLoans } from './open-loans';
 import { ours } from './ours';
 import { boundTo, schoolColumns, type School } from './schools';
 
@@ -20,44 +22,28 @@ export interface Borrower {
   said: string[];
 }
 export async function borrowers(at: SchoolHandle): Promise<Borrower[]> {
-  const rows = await at
-    .select({
-      family: {
-        id: family.id,
-        name: family.name,
-        language: family.language,
-        channel: family.channel,
-        reach: family.reach,
-        weekly: family.weekly,
-        group: family.group,
-      },
-      bag: { loanId: loan.id, kitName: kit.name, dueOn: loan.dueOn, runId: copy.buildRunId },
-    })
-    .from(loan)
-    .innerJoin(family, and(ours(at, family), eq(family.id, loan.familyId)))
-    .innerJoin(copy, and(ours(at, copy), eq(copy.id, loan.copyId)))
-    .innerJoin(kit, and(ours(at, kit), eq(kit.id, copy.kitId)))
-    .where(and(ours(at, loan), isNull(loan.closedAs), isNull(loan.arrivedOn)))
-    .orderBy(asc(family.searchName), asc(loan.dueOn));
-  const ids = [...new Set(rows.map((row) => row.family.id))];
-  const before = ids.length
+  const rows = (await openLoans(at)).filter(({ arrivedOn }) => arrivedOn === null);
+  const families = new Map(rows.map(({ family: one }) => [one.id, one]));
+  const before = families.size
     ? await at
         .select({ familyId: message.familyId, onDay: message.onDay, said: message.said, kind: message.kind })
         .from(message)
         .where(
           and(
             ours(at, message),
-            inArray(message.familyId, ids),
+            inArray(message.familyId, [...families.keys()]),
             sql`${message.state} <> 'dropped'`,
             sql`${message.createdAt} > now() - interval '400 days'`,
           ),
         )
     : [];
-  return ids.map((id) => {
-    const mine = before.filter(({ familyId }) => familyId === id);
+  const bags = grouped(rows, (row) => row.family.id);
+  const messages = grouped(before, (one) => one.familyId);
+  return [...families].map(([id, one]) => {
+    const mine = messages.get(id) ?? [];
     return {
-      family: rows.find((row) => row.family.id === id)!.family,
-      bags: rows.filter((row) => row.family.id === id).map(({ bag }) => bag),
+      family: one,
+      bags: bags.get(id)!.map(({ loanId, kitName, dueOn, runId }) => ({ loanId, kitName, dueOn, runId })),
       writtenOn: mine.map(({ onDay }) => onDay),
       said: mine.flatMap(({ said }) => said),
     };
@@ -245,6 +231,16 @@ export async function pageOfMessages(
     at.$count(message, which),
   ]);
   return { messages: rows.map(({ message: one, ...about }) => ({ ...one, ...about })), found };
+}
+
+/** How many messages stand in each state. */
+export async function messageCounts(at: SchoolHandle): Promise<Partial<Record<MessageState, number>>> {
+  const rows = await at
+    .select({ state: message.state, count: sql<number>`count(*)::int` })
+    .from(message)
+    .where(ours(at, message))
+    .groupBy(message.state);
+  return Object.fromEntries(rows.map(({ state, count }) => [state, count]));
 }
 
 /** Moves messages from one state to another; answers those that moved. */

@@ -141,5 +141,8 @@ export const settledChange = pgTable(
     ofSchool: uuid().notNull(),
     at: timestamp({ withTimezone: true }).notNull().defaultNow(),
   },
-  (table) => [index('settled_by_school').on(table.ofSchool, table.serial), index('settled_by_time').on(table.at)],
+  (table) => [
+    index('settled_by_school').on(table.ofSchool, table.serial),
+    index('settled_by_time').on(table.at),
+  ],
 );

@@ -42,6 +42,7 @@ export function answerWith(build: ServerBuild): Handler {
       lane: forFamilies ? 'family' : 'staff',
       reads: asked.method !== 'POST',
       stamps: new Map(),
+      told: new Map(),
       mayLag: asked.method !== 'POST' && mayLag(url.pathname) && !hasWritten(asked),
       schools: new Set(),
       queries: 0,

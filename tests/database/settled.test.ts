@@ -22,6 +22,7 @@ const request = (reads = true): Asking => ({
   mayLag: false,
   schools: new Set(),
   stamps: new Map(),
+  told: new Map(),
   queries: 0,
 });
 /** Does `work` as a page of the first bag does, which learns the stamp of the school with its link. */

@@ -5,7 +5,7 @@ import { REPLY_WORDS, STATE_WORDS } from '~/core/lending/outbox';
 import type { MessageState } from '~/core/lending/reminders';
 import { aboutLanguage } from '~/core/words/languages';
 import { count } from '~/core/words/numbers';
-import { letMessagesGo, moveMessages, pageOfMessages } from '~/data/queries/outbox';
+import { letMessagesGo, messageCounts, moveMessages, pageOfMessages } from '~/data/queries/outbox';
 import { showTime } from '~/server/changes';
 import { byIntent } from '~/server/forms';
 import { isId } from '~/server/ids';
@@ -41,11 +41,10 @@ export async function loader({ request }: Route.LoaderArgs) {
   const { at } = await requireRole(request, 'coordinator');
   const first = firstOf(new URL(request.url).searchParams, SIZE);
   const today = todayAtSchool(at);
-  const [{ messages, found }, tonight, paper, held] = await Promise.all([
+  const [{ messages, found }, tonight, { paper = 0, held = 0 }] = await Promise.all([
     pageOfMessages(at, { first, most: SIZE }),
     messagesOf(at, today),
-    pageOfMessages(at, { states: ['paper'], first: 0, most: 1 }),
-    pageOfMessages(at, { states: ['held'], first: 0, most: 1 }),
+    messageCounts(at),
   ]);
   return {
     first,
@@ -59,8 +58,8 @@ export async function loader({ request }: Route.LoaderArgs) {
     })),
     tonight: tonight.length,
     when: whenTold(),
-    paper: paper.found,
-    held: held.found,
+    paper,
+    held,
   };
 }
 

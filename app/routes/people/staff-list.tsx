@@ -13,7 +13,7 @@ import {
   peopleOfSisters,
   type Ending,
 } from '~/data/queries/people';
-import { changesOf, showTime } from '~/server/changes';
+import { changesOfAll, showTime } from '~/server/changes';
 import { byIntent } from '~/server/forms';
 import { isId } from '~/server/ids';
 import { passwordLinkOf } from '~/server/links';
@@ -43,9 +43,13 @@ export async function loader({ request }: Route.LoaderArgs) {
     securityEvents(at),
     securityOfADay(at),
   ]);
-  const changes = await Promise.all(people.map(({ id }) => changesOf(at, 'person', id)));
+  const changes = await changesOfAll(
+    at,
+    'person',
+    people.map(({ id }) => id),
+  );
   return {
-    people: people.map((one, i) => ({ ...one, changes: changes[i]! })),
+    people: people.map((one) => ({ ...one, changes: changes.get(one.id)! })),
     sisters,
     proven,
     unusual: unusual(day),
