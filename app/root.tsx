@@ -18,17 +18,8 @@ import traditional from '@fontsource/noto-sans-tc/400.css?url';
 import traditionalBold from '@fontsource/noto-sans-tc/700.css?url';
 import '@fontsource/young-serif/400.css';
 import { use, useEffect, type ReactNode } from 'react';
-import { I18nProvider, RouterProvider } from 'react-aria-components';
-import {
-  Links,
-  Meta,
-  Outlet,
-  Scripts,
-  ScrollRestoration,
-  useHref,
-  useMatches,
-  useNavigate,
-} from 'react-router';
+import { I18nProvider } from 'react-aria-components/I18nProvider';
+import { Links, Meta, Outlet, Scripts, ScrollRestoration, useMatches } from 'react-router';
 import { aboutLanguage } from '~/core/words/languages';
 import type { Route } from './+types/root';
 import { NonceContext } from './nonce';
@@ -105,16 +96,11 @@ export function Layout({ children }: { children: ReactNode }) {
 }
 
 export default function Root() {
-  const navigate = useNavigate();
   // Tells that the page answers to its scripts now: journeys wait for it.
   useEffect(() => {
     document.documentElement.dataset.ready = 'yes';
   }, []);
-  return (
-    <RouterProvider navigate={(to) => void navigate(to)} useHref={useHref}>
-      <Outlet />
-    </RouterProvider>
-  );
+  return <Outlet />;
 }
 
 export function ErrorBoundary({ error }: Route.ErrorBoundaryProps) {

@@ -1,7 +1,7 @@
 /**
- * `npm run speed [-- reckoning|stations|pages] [--schools 60]`: how long things take on this machine, against what is wanted. `pages` asks a
- * built server for every page, with the demo schools and with the large district of `npm run seed-big`, its rows in so
- * many schools.
+ * `npm run speed [-- reckoning|stations|pages|browser] [--schools 60] [--times 10]`: how long things take on this machine,
+ * against what is wanted. `pages` asks a built server for every page, with the demo schools and with the large district of
+ * `npm run seed-big`, so many times as large and its rows in so many schools. `browser` opens pages as a phone does.
  */
 import { parseArgs } from 'node:util';
 import { Trouble } from './lib/say.ts';
@@ -10,16 +10,17 @@ import { sayMissed } from './speed/rows.ts';
 try {
   const { values, positionals } = parseArgs({
     allowPositionals: true,
-    options: { schools: { type: 'string' } },
+    options: { schools: { type: 'string' }, times: { type: 'string', default: '1' } },
   });
   const [part] = positionals;
   const schools = values.schools === undefined ? undefined : Number(values.schools);
-  if (part !== undefined && !['reckoning', 'stations', 'pages'].includes(part))
+  if (part !== undefined && !['reckoning', 'stations', 'pages', 'browser'].includes(part))
     throw new Trouble(`There is no part “${part}”.`, 'npm run speed -- pages');
   const asked = (name: string): boolean => part === undefined || part === name;
   if (asked('reckoning')) await (await import('./speed/reckoning.ts')).measureReckoning();
   if (asked('stations')) await (await import('./speed/stations.ts')).measureStations();
-  if (asked('pages')) await (await import('./speed/pages.ts')).measurePages(schools);
+  if (asked('pages')) await (await import('./speed/pages.ts')).measurePages(schools, Number(values.times));
+  if (asked('browser')) await (await import('./speed/browser.ts')).measureBrowser();
   sayMissed();
   process.exit(0);
 } catch (error) {

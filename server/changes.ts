@@ -1,4 +1,5 @@
 /** What forms and pages tell of changes, with days and times as they are at school. */
+import { clock } from '~/core/words/clock';
 import { same } from '~/core/check/merge';
 import type { OneSchool, SchoolHandle } from '~/data/db';
 import { logOf, logsOf, type LogRow, type Stale, type Thing } from '~/data/queries/changes';
@@ -6,7 +7,7 @@ import { logOf, logsOf, type LogRow, type Stale, type Thing } from '~/data/queri
 const DAY_AND_CLOCK = { month: 'short', day: 'numeric', hour: 'numeric', minute: '2-digit' } as const;
 const CLOCK = { hour: 'numeric', minute: '2-digit' } as const;
 const shownAt = ({ timeZone }: OneSchool, at: Date, parts: Intl.DateTimeFormatOptions): string =>
-  new Intl.DateTimeFormat('en-US', { ...parts, timeZone }).format(at);
+  clock('en-US', { ...parts, timeZone }).format(at);
 
 /** "Nov 26, 10:42 AM" on the clock of a school. */
 export const showTime = (at: OneSchool, moment: Date): string => shownAt(at, moment, DAY_AND_CLOCK);

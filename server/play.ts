@@ -1,4 +1,5 @@
 /** What a family page shows, found by the link of its label. */
+import { clock } from '~/core/words/clock';
 import { FAMILY_WORDS } from '~/core/words/family';
 import { ENGLISH, excerpt, linesOf, type Reading } from '~/core/words/reading';
 import { randomBytes } from 'node:crypto';
@@ -159,7 +160,7 @@ export const shownOf = ({ language, reading, languages }: FamilyPage, path: stri
 /** The time at a school to which a page is true that was read while nobody knew the newest; undefined for any other page. */
 export function readAsOf({ timeZone }: SchoolHandle, language: Language): string | undefined {
   const at = asking()?.asOf;
-  return at && new Intl.DateTimeFormat(language, { hour: 'numeric', minute: '2-digit', timeZone }).format(at);
+  return at && clock(language, { hour: 'numeric', minute: '2-digit', timeZone }).format(at);
 }
 
 /** Whether an answer that was begun for this loan of the copy may still be sent. */

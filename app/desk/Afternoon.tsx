@@ -6,7 +6,8 @@ import { STAGE_IDS, STAGES, stageOf } from '~/core/kits/making';
 import type { RunPlan } from '~/core/kits/run-plan';
 import { clock, jobsOf, type AfternoonAsked, type Batch, type Job } from '~/core/pack/afternoon';
 import { count } from '~/core/words/numbers';
-import { NumberBox, Pick as Choose } from '~/app/ui/fields';
+import { NumberBox } from '~/app/ui/fields/NumberBox';
+import { Pick as Choose } from '~/app/ui/fields/Pick';
 import { Entered, Entries, Faint, Margin, Panel } from '~/app/ui/Page';
 import { color, type } from '~/app/ui/theme';
 

@@ -5,7 +5,7 @@ import type { PartsFound } from '~/core/evening/parts';
 import { count, listed, money } from '~/core/words/numbers';
 import { useCatalogue } from '~/app/ui/catalogue';
 import { Button, useSending } from '~/app/ui/Button';
-import { NumberBox } from '~/app/ui/fields';
+import { NumberBox } from '~/app/ui/fields/NumberBox';
 import { Said } from '~/app/ui/Notices';
 import { Panel, Row, Stack, State } from '~/app/ui/Page';
 import { Table } from '~/app/ui/Table';

@@ -3,7 +3,8 @@ import { Form } from '~/app/ui/sending';
 import { showDay } from '~/core/lending/due';
 import type { Period } from '~/core/looking/period';
 import { Button } from '~/app/ui/Button';
-import { Pick, TextBox } from '~/app/ui/fields';
+import { Pick } from '~/app/ui/fields/Pick';
+import { TextBox } from '~/app/ui/fields/TextBox';
 import { Faint, Row, Stack } from '~/app/ui/Page';
 import { Ways } from './Ways';
 

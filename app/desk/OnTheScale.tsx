@@ -5,7 +5,7 @@ import { useFetcher } from '~/app/ui/sending';
 import { SURE, weigh, type LearnedUnit } from '~/core/kits/weigh';
 import { count } from '~/core/words/numbers';
 import { Button } from '~/app/ui/Button';
-import { NumberBox } from '~/app/ui/fields';
+import { NumberBox } from '~/app/ui/fields/NumberBox';
 import { Said } from '~/app/ui/Notices';
 import { Faint, Row, Stack } from '~/app/ui/Page';
 import { useRemembered } from '~/app/ui/remember';

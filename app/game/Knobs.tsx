@@ -1,6 +1,5 @@
 import { X } from 'lucide-react';
 import { memo, useState } from 'react';
-import { Button as AriaButton } from 'react-aria-components';
 import styled from 'styled-components';
 import { readCards, showCard, type Card } from '~/core/cards/deck';
 import type { FieldErrors } from '~/core/check/check';
@@ -9,7 +8,11 @@ import type { Params, ParamValue } from '~/core/games/kit/types';
 import { count } from '~/core/words/numbers';
 import { Button } from '~/app/ui/Button';
 import { CardGrid } from '~/app/ui/CardGrid';
-import { Choice, NumberBox, Pick, TextBox, TickBox } from '~/app/ui/fields';
+import { Choice } from '~/app/ui/fields/Choice';
+import { NumberBox } from '~/app/ui/fields/NumberBox';
+import { Pick } from '~/app/ui/fields/Pick';
+import { TextBox } from '~/app/ui/fields/TextBox';
+import { TickBox } from '~/app/ui/fields/TickBox';
 import { Faint, Row, Stack } from '~/app/ui/Page';
 import { color } from '~/app/ui/theme';
 
@@ -31,7 +34,7 @@ const Legend = styled.fieldset`
     font-weight: 700;
   }
 `;
-const Bead = styled(AriaButton)`
+const Bead = styled.button.attrs({ type: 'button' })`
   display: inline-flex;
   align-items: center;
   gap: 0.3rem;
@@ -43,11 +46,11 @@ const Bead = styled(AriaButton)`
   font-weight: 700;
   font-variant-numeric: tabular-nums;
   cursor: pointer;
-  &[data-hovered] {
+  &:hover {
     border-color: ${color.clay};
     color: ${color.clay};
   }
-  &[data-focus-visible] {
+  &:focus-visible {
     outline: 3px solid ${color.shore};
   }
 `;
@@ -227,8 +230,8 @@ function NumberList({ knob, value, error, onTurn }: ControlProps<Extract<Knob, {
           <Bead
             key={i}
             aria-label={`Take ${number} off`}
-            isDisabled={numbers.length <= knob.least}
-            onPress={() => onTurn(numbers.filter((_, at) => at !== i))}
+            disabled={numbers.length <= knob.least}
+            onClick={() => onTurn(numbers.filter((_, at) => at !== i))}
           >
             {number} <X size={14} aria-hidden />
           </Bead>

@@ -6,7 +6,7 @@ import type { Turn } from '~/core/games/kit/types';
 import { aboutLanguage } from '~/core/words/languages';
 import { say, type Reading } from '~/core/words/reading';
 import { Button } from '~/app/ui/Button';
-import { Choice } from '~/app/ui/fields';
+import { Choice } from '~/app/ui/fields/Choice';
 import { Faint, Row, Stack } from '~/app/ui/Page';
 import { color } from '~/app/ui/theme';
 

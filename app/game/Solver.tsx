@@ -3,7 +3,8 @@ import { seeded } from '~/core/chance/random';
 import type { Variant } from '~/core/games/kit/game';
 import { count } from '~/core/words/numbers';
 import { Button } from '~/app/ui/Button';
-import { NumberBox, TextBox } from '~/app/ui/fields';
+import { NumberBox } from '~/app/ui/fields/NumberBox';
+import { TextBox } from '~/app/ui/fields/TextBox';
 import { Said } from '~/app/ui/Notices';
 import { Faint, Row, Stack } from '~/app/ui/Page';
 

@@ -3,11 +3,10 @@ import { Outlet, useLocation, useNavigation } from 'react-router';
 import styled from 'styled-components';
 import { listMaterials } from '~/data/queries/materials';
 import { waitingOf } from '~/core/lending/day';
-import { catalogueOf } from '~/core/materials/school';
 import { requireRole } from '~/server/people/session';
 import { dayLately, dayOf } from '~/server/day';
 import { Fault, faultOf } from '~/app/ui/Fault';
-import { CatalogueContext } from '~/app/ui/catalogue';
+import { MaterialsContext } from '~/app/ui/materials';
 import { Frond } from '~/app/desk/Frond';
 import { dropPage } from '~/app/desk/hallKept';
 import { ReadyProvider, ScanLine, type ReadyAction } from '~/app/desk/ScanLine';
@@ -63,7 +62,7 @@ export default function Staff({ loaderData }: Route.ComponentProps) {
   }, [person.id, school.id]);
   return (
     <PersonContext value={`${person.id}:${school.id}`}>
-      <CatalogueContext value={catalogueOf(materials)}>
+      <MaterialsContext value={materials}>
         <a className="visually-hidden" href="#work">
           Skip to the work
         </a>
@@ -76,7 +75,7 @@ export default function Staff({ loaderData }: Route.ComponentProps) {
           </div>
         </ReadyProvider>
         {person.role !== 'reader' && !elsewhere && !inHall && <ScanLine ready={ready} />}
-      </CatalogueContext>
+      </MaterialsContext>
     </PersonContext>
   );
 }

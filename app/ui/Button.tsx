@@ -1,11 +1,5 @@
-import type { ReactNode } from 'react';
-import {
-  Button as AriaButton,
-  Link as AriaLink,
-  type ButtonProps,
-  type LinkProps,
-} from 'react-aria-components';
-import { useNavigation } from 'react-router';
+import type { AnchorHTMLAttributes, ButtonHTMLAttributes, ReactNode } from 'react';
+import { Link, useNavigation } from 'react-router';
 import styled, { css } from 'styled-components';
 import { color, cut } from './theme';
 
@@ -29,17 +23,19 @@ const face = css<Tint>`
   text-decoration: none;
   cursor: pointer;
   transition: background 120ms;
-  &[data-hovered] {
-    background: ${({ $quiet, $clay }) => ($quiet ? ($clay ? color.clayLight : color.sprout) : $clay ? '#93421f' : color.deepFern)};
+  @media (hover: hover) {
+    &:hover:not(:disabled) {
+      background: ${({ $quiet, $clay }) => ($quiet ? ($clay ? color.clayLight : color.sprout) : $clay ? '#93421f' : color.deepFern)};
+    }
   }
-  &[data-pressed] {
+  &:active:not(:disabled) {
     transform: translateY(1px);
   }
-  &[data-focus-visible] {
+  &:focus-visible {
     outline: 3px solid ${color.shore};
     outline-offset: 2px;
   }
-  &[data-disabled] {
+  &:disabled {
     background: #e7e2d3;
     border-color: ${color.line};
     color: ${color.faint};
@@ -53,10 +49,10 @@ const face = css<Tint>`
   }
 `;
 
-const Face = styled(AriaButton)<Tint>`
+const Face = styled.button<Tint>`
   ${face}
 `;
-const LinkFace = styled(AriaLink)<Tint>`
+const LinkFace = styled(Link)<Tint>`
   ${face}
 `;
 
@@ -71,20 +67,42 @@ interface Look {
 /** Whether a form is on its way. A page that is only being read keeps no button waiting. */
 export const useSending = (): boolean => useNavigation().formMethod !== undefined;
 
+interface Pressed extends Look {
+  onPress?: () => void;
+  isDisabled?: boolean;
+  /** Its form is under way: it keeps its focus and sends nothing twice. */
+  isPending?: boolean;
+}
+
 /** A button says what it does with its object: "Lend this copy". */
-export const Button = ({ quiet, clay, isPending, type, ...props }: Omit<ButtonProps, 'children'> & Look) => (
-  // While its form is under way a button keeps its focus and sends nothing twice.
+export const Button = ({
+  quiet,
+  clay,
+  isPending,
+  isDisabled,
+  onPress,
+  type = 'button',
+  ...props
+}: Omit<ButtonHTMLAttributes<HTMLButtonElement>, 'onClick' | 'disabled' | 'children'> & Pressed) => (
   <Face
     $quiet={quiet}
     $clay={clay}
     {...props}
     type={isPending ? 'button' : type}
+    disabled={isDisabled}
+    onClick={isPending ? undefined : onPress}
     aria-disabled={isPending || undefined}
     data-under-way={isPending || undefined}
   />
 );
 
-/** A link that is the next action of a page. */
-export const ButtonLink = ({ quiet, clay, ...props }: Omit<LinkProps, 'children'> & Look) => (
-  <LinkFace $quiet={quiet} $clay={clay} {...props} />
+/** A link that is the next action of a page. What is no page of the application is opened by the browser itself. */
+export const ButtonLink = ({
+  quiet,
+  clay,
+  href,
+  ...props
+}: Omit<AnchorHTMLAttributes<HTMLAnchorElement>, 'href' | 'children'> & Look & { href: string }) => (
+  <LinkFace $quiet={quiet} $clay={clay} to={href} reloadDocument={isFile(href)} {...props} />
 );
+const isFile = (href: string): boolean => /\.(pdf|csv|json|zip|xlf|ics|png|svg)(\?|#|$)/.test(href);

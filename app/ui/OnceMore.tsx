@@ -1,4 +1,4 @@
-import { TextBox } from './fields';
+import { TextBox } from './fields/TextBox';
 
 /** In a form that gives somebody a way in: one's own password, where it was not typed a moment ago. */
 export const OnceMore = ({ proven, error }: { proven: boolean; error?: string }) =>

@@ -5,6 +5,7 @@
 import type { Static, TSchema } from '@sinclair/typebox';
 import { Ajv, type ErrorObject, type ValidateFunction } from 'ajv';
 import formats from 'ajv-formats';
+import { knownFormats } from './formats';
 import { unkeepable, visible } from './keepable';
 
 /** One sentence per field; the key is the field's path with dots, or '' for the whole. */
@@ -21,15 +22,12 @@ const make = (coerceTypes: boolean): Ajv => {
 };
 const forJson = make(false);
 const forForms = make(true);
-/** Makes a kind of text known to the schemas, under the name that `format` gives it. */
-export function addFormat(name: string, fits: (text: string) => boolean): void {
-  for (const ajv of [forJson, forForms]) ajv.addFormat(name, fits);
-}
 const compiled = new WeakMap<TSchema, Map<Ajv, ValidateFunction>>();
 
 function validator(ajv: Ajv, schema: TSchema): ValidateFunction {
   const known = compiled.get(schema) ?? new Map<Ajv, ValidateFunction>();
   compiled.set(schema, known);
+  for (const [name, fits] of knownFormats()) if (!(name in ajv.formats)) ajv.addFormat(name, fits);
   const check = known.get(ajv) ?? ajv.compile(schema);
   known.set(ajv, check);
   return check;

@@ -1,4 +1,5 @@
 /** What the school says to families about their bags: when, how, and in which words. Kindly, and one message for all bags. */
+import { clock } from '~/core/words/clock';
 import { parseDate } from '@internationalized/date';
 import type { Language } from '~/core/words/languages';
 import { say, type Reading } from '~/core/words/reading';
@@ -49,7 +50,7 @@ export const mayWrite = (writtenOn: readonly string[], today: string, atMostWeek
 
 /** A day as a family reads it: "Thursday, December 3". */
 export const dayFor = (language: Language, day: string): string =>
-  new Intl.DateTimeFormat(language === 'en' ? 'en-US' : language, {
+  clock(language === 'en' ? 'en-US' : language, {
     weekday: 'long',
     day: 'numeric',
     month: 'long',
@@ -117,7 +118,7 @@ const AMERICAN: ReadonlySet<Language> = new Set(['en', 'es']);
 /** A time as a family reads it, from "17:30". */
 export function timeFor(language: Language, time: string): string {
   const [hours = 0, minutes = 0] = time.split(':').map(Number);
-  return new Intl.DateTimeFormat(AMERICAN.has(language) ? `${language}-US` : language, {
+  return clock(AMERICAN.has(language) ? `${language}-US` : language, {
     hour: 'numeric',
     minute: '2-digit',
     timeZone: 'UTC',

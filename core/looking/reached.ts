@@ -1,4 +1,5 @@
 /** Who is reached, by language, grade, class and month: shares with intervals, and what would close a difference. */
+import { clock } from '~/core/words/clock';
 import { forLooks, newcombe, wilson, type Share } from '~/core/chance/intervals';
 import { AGE_BANDS } from '~/core/games/kit/types';
 import { readChildren } from '~/core/lending/children';
@@ -241,7 +242,7 @@ export const closing = (shares: readonly GroupShare[], by: Dimension, looks?: nu
     );
 
 const monthName = (month: string): string =>
-  new Intl.DateTimeFormat('en-US', { month: 'short', year: 'numeric', timeZone: 'UTC' }).format(
+  clock('en-US', { month: 'short', year: 'numeric', timeZone: 'UTC' }).format(
     new Date(`${month}-01T00:00:00Z`),
   );
 
@@ -259,18 +260,19 @@ export const byMonth = (
   { of, is }: Counting<FamilyFact>,
 ): GroupShare[] =>
   months.flatMap((month) => {
+    const label = monthName(month);
     const counted = families
       .filter(({ knownOn }) => knownOn.slice(0, 7) <= month)
       .map((one) => inMonth(one, month))
       .filter(of)
       .map((one, i) => ({
         group: month,
-        label: monthName(month),
+        label,
         unit: String(i),
         family: String(i),
         is: is(one),
       }));
-    return counted.length ? [shareOf(month, monthName(month), counted)] : [];
+    return counted.length ? [shareOf(month, label, counted)] : [];
   });
 
 /** What months show, in a sentence: the lowest and the highest. */

@@ -2,8 +2,7 @@
  * A school's own catalogue: the shipped one as a start, with what the school wrote over it and what it added. What stands
  * in for what is among it.
  */
-import { Type, type Static } from '@sinclair/typebox';
-import { OneOf } from '~/core/check/schema';
+import type { Static } from '@sinclair/typebox';
 import { formsOf } from '~/core/words/inspect';
 import { format, literal, type Messages } from '~/core/words/message';
 import type { Language } from '~/core/words/languages';
@@ -20,6 +19,7 @@ import {
   type MaterialId,
   type OwnMaterialId,
 } from './catalogue';
+import type { schoolMaterialSchema } from './school-form';
 import type { Body } from './tube';
 import { MATERIAL_WORDS } from './words';
 
@@ -39,47 +39,7 @@ export const FLAGS: Record<MaterialFlag, string> = {
   sharp: 'A point or an edge that can prick or cut',
 };
 
-const LARGEST_MM = 2000;
-const size = (title: string) => Type.Number({ minimum: 0.1, maximum: LARGEST_MM, title });
-const set = <const T extends string>(labels: Record<T, string>, title: string) =>
-  Type.Array(OneOf<T>(labels, { title }), { uniqueItems: true, default: [], title });
-
-/** A name of a part: braces and number signs would be read as places for a count. */
-export const partName = (title: string) =>
-  Type.String({
-    minLength: 1,
-    maxLength: 40,
-    pattern: '^[^{}#]*[^{}#\\s][^{}#]*$',
-    description: 'write a name, without { } and #.',
-    title,
-  });
-
-/** What a school says of a kind of part. */
-export const schoolMaterialSchema = Type.Object({
-  name: partName('Name of one'),
-  plural: partName('Name of several'),
-  kind: OneOf<keyof typeof KINDS>(KINDS, { title: 'Does it last', default: 'durable' }),
-  form: OneOf<Body['form']>(FORMS, { title: 'Form', default: 'box' }),
-  smallestMm: size('Smallest dimension (mm)'),
-  middleMm: size('Middle dimension (mm)'),
-  largestMm: size('Largest dimension (mm)'),
-  allergens: set(ALLERGENS, 'What it is made of'),
-  otherAllergens: Type.String({ maxLength: 80, default: '', title: 'Other allergens' }),
-  flags: set(FLAGS, 'What else can hurt'),
-  washable: Type.Boolean({ default: false, title: 'It can be wiped or washed' }),
-  /** A shipped kind that it can stand in for beside those it does as it ships; empty for none. */
-  standsInFor: Type.String({ maxLength: 40, default: '', title: 'It can also stand in for' }),
-  changes: Type.String({ maxLength: 160, default: '', title: 'What changes' }),
-});
 export type SchoolMaterialFields = Static<typeof schoolMaterialSchema>;
-
-/** The same with the names in other languages, by plural form. */
-export const materialFormSchema = Type.Object({
-  ...schoolMaterialSchema.properties,
-  names: Type.Unsafe<Names>(
-    Type.Record(Type.String(), Type.Record(Type.String(), partName('A name in another language'))),
-  ),
-});
 
 /** The names of a part in a language, by the plural forms that the language has for counts of pieces. */
 export type Names = Readonly<

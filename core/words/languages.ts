@@ -1,5 +1,5 @@
 /** The languages that families read: any of CLDR's list whose script the fonts of this application have. */
-import { addFormat } from '~/core/check/check';
+import { addFormat } from '~/core/check/formats';
 import { CLDR } from './cldr';
 
 /** A language by its tag: "es", "zh-Hans". Source: BCP 47. */

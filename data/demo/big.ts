@@ -13,6 +13,15 @@ export interface BigSizes {
 }
 export const BIG: BigSizes = { schools: 60, families: 5000, copies: 4000, loans: 50_000, answers: 30_000 };
 
+/** The sizes of a district of so many schools that holds so many times as much. */
+export const largeDistrict = (schools: number, times: number): BigSizes => ({
+  schools,
+  families: BIG.families * times,
+  copies: BIG.copies * times,
+  loans: BIG.loans * times,
+  answers: BIG.answers * times,
+});
+
 /** How many of `all` each of so many schools has, the first ten times as many as the others. */
 export function shares(all: number, schools: number): number[] {
   const small = Math.floor(all / (schools + 9));
@@ -114,7 +123,8 @@ export async function fillBig(client: pg.Client, sizes: BigSizes = BIG): Promise
     // One loan in forty is still out; of those that ended, one in twelve came home short of something.
     await run(
       `with f as (select id, row_number() over (order by name) - 1 as at from family where school_id = $1),
-            c as (select id, row_number() over (order by tag) - 1 as at from copy where school_id = $1 and not exists (select from loan l where l.copy_id = copy.id and l.closed_as is null)),
+            c as (select id, row_number() over (order by tag) - 1 as at from copy where school_id = $1 and ready_at is not null and moved_at is null
+              and not exists (select from loan l where l.copy_id = copy.id and l.closed_as is null)),
             many as (select (select count(*) from f) as f, (select count(*) from c) as c)
        insert into loan (school_id, copy_id, family_id, lent_on, due_on, returned_on, closed_as, created_at)
        select $1, c.id, f.id, day, day + 21, case when out then null else day + 18 end, case when out then null else 'returned' end, day::timestamptz

@@ -4,7 +4,7 @@ import { readFileSync } from 'node:fs';
 import pg from 'pg';
 import { closeDatabase } from '~/data/pools.ts';
 import { migrate } from '~/data/migrate.ts';
-import { BIG, fillBig } from '~/data/demo/big.ts';
+import { BIG, fillBig, largeDistrict } from '~/data/demo/big.ts';
 import { loadDemoWhenEmpty } from '~/data/demo/load.ts';
 import { hashPassword } from '~/server/people/password.ts';
 import { ensureDatabase, startCluster, type Cluster } from '../lib/postgres.ts';
@@ -240,13 +240,15 @@ async function measure(cluster: Cluster, database: string): Promise<Map<string, 
 }
 
 /** Measures every page at both sizes, and says what is not as it is wanted. */
-export async function measurePages(schools = BIG.schools): Promise<void> {
+export async function measurePages(schools = BIG.schools, times = 1): Promise<void> {
+  const sizes = largeDistrict(schools, times);
+  const name = `fern_big_${schools}${times === 1 ? '' : `_${times}`}`;
   await ensureBuild();
   const cluster = await startCluster('speed', { throwaway: true });
   try {
     for (const [database, big] of [
       ['fern_small', false],
-      [`fern_big_${schools}`, true],
+      [name, true],
     ] as const) {
       useDatabase(await ensureDatabase(cluster, database));
       await migrate();
@@ -257,17 +259,13 @@ export async function measurePages(schools = BIG.schools): Promise<void> {
       client.on('error', () => undefined);
       await client.connect();
       // One that was broken off while it was filled is filled now.
-      const { rows } = await client.query<{ full: boolean }>(
-        `select count(*) >= $1 as full from family`,
-        [BIG.families],
-      );
-      if (!rows[0]!.full) await fillBig(client, { ...BIG, schools });
+      const { rows } = await client.query<{ full: boolean }>(`select count(*) >= $1 as full from family`, [
+        sizes.families,
+      ]);
+      if (!rows[0]!.full) await fillBig(client, sizes);
       await client.end();
     }
-    const [small, large] = [
-      await measure(cluster, 'fern_small'),
-      await measure(cluster, `fern_big_${schools}`),
-    ];
+    const [small, large] = [await measure(cluster, 'fern_small'), await measure(cluster, name)];
     say(small, large);
   } finally {
     await cluster.stop();

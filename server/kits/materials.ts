@@ -3,12 +3,8 @@ import { checkForm, type FieldErrors } from '~/core/check/check';
 import { visible } from '~/core/check/keepable';
 import type { Random } from '~/core/chance/random';
 import { isStored, materials, type AnyMaterialId, type OwnMaterialId } from '~/core/materials/catalogue';
-import {
-  asWritten,
-  materialFormSchema,
-  type SchoolMaterial,
-  type MaterialFields,
-} from '~/core/materials/school';
+import { asWritten, type SchoolMaterial, type MaterialFields } from '~/core/materials/school';
+import { materialFormSchema } from '~/core/materials/school-form';
 import { formsOf } from '~/core/words/inspect';
 import type { Language } from '~/core/words/languages';
 import { searchable } from '~/core/words/search';

@@ -5,7 +5,9 @@ import { ENDS, MAKES, OWN_PLACES, TURN_KINDS, type OwnGame } from '~/core/own/de
 import { ownFaults } from '~/core/own/faults';
 import { Button, ButtonLink, useSending } from '~/app/ui/Button';
 import { DraftNote, plainValue, TooLate, type FieldWords, type Late } from '~/app/ui/Changes';
-import { NumberBox, Pick, TextBox } from '~/app/ui/fields';
+import { NumberBox } from '~/app/ui/fields/NumberBox';
+import { Pick } from '~/app/ui/fields/Pick';
+import { TextBox } from '~/app/ui/fields/TextBox';
 import { Said } from '~/app/ui/Notices';
 import { Heading, Row, Panel, Stack, Workplace } from '~/app/ui/Page';
 import { useDraft } from '~/app/ui/remember';

@@ -3,7 +3,7 @@ import { Form } from '~/app/ui/sending';
 import type { AgeBand, Params } from '~/core/games/kit/types';
 import type { FieldErrors } from '~/core/check/check';
 import { Button, ButtonLink, useSending } from '~/app/ui/Button';
-import { TextBox } from '~/app/ui/fields';
+import { TextBox } from '~/app/ui/fields/TextBox';
 import { Said } from '~/app/ui/Notices';
 import { Panel, Stack } from '~/app/ui/Page';
 

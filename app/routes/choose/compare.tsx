@@ -12,7 +12,7 @@ import { presetKey, sidesOf, type Side } from '~/server/games/sides';
 import { requireRole } from '~/server/people/session';
 import { reckoningOf } from '~/server/threads';
 import { ButtonLink } from '~/app/ui/Button';
-import { Pick } from '~/app/ui/fields';
+import { Pick } from '~/app/ui/fields/Pick';
 import { LengthRibbon } from '~/app/game/LengthRibbon';
 import { Notices } from '~/app/ui/Notices';
 import { Faint, Heading, Row, Panel, Stack, TableFrame, Wide } from '~/app/ui/Page';

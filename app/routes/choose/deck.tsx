@@ -8,7 +8,7 @@ import { nameOf } from '~/core/words/reading';
 import { count } from '~/core/words/numbers';
 import { listVariants } from '~/data/queries/kits';
 import { requireRole } from '~/server/people/session';
-import { TickBox } from '~/app/ui/fields';
+import { TickBox } from '~/app/ui/fields/TickBox';
 import { MissingCards } from '~/app/game/Knobs';
 import { Faint, Heading, Row, Panel, Stack, State, Wide, type Tone } from '~/app/ui/Page';
 import { Table } from '~/app/ui/Table';

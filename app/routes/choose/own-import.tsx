@@ -5,7 +5,7 @@ import { keepOwnGame } from '~/server/games/own';
 import { MOST_BYTES } from '~/server/games/read';
 import { requireRole } from '~/server/people/session';
 import { Button, useSending } from '~/app/ui/Button';
-import { FileBox } from '~/app/ui/fields';
+import { FileBox } from '~/app/ui/fields/FileBox';
 import { Said } from '~/app/ui/Notices';
 import { Faint, Heading, Row, Panel, Stack, Wide } from '~/app/ui/Page';
 import { Table } from '~/app/ui/Table';

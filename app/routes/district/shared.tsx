@@ -15,7 +15,7 @@ import { requireRole } from '~/server/people/session';
 import { dayAt } from '~/server/today';
 import { showDay } from '~/core/lending/due';
 import { Button, ButtonLink, useSending } from '~/app/ui/Button';
-import { Pick } from '~/app/ui/fields';
+import { Pick } from '~/app/ui/fields/Pick';
 import { Said } from '~/app/ui/Notices';
 import { Empty, Faint, Heading, Panel, Row, Stack, State, Wide } from '~/app/ui/Page';
 import { Table } from '~/app/ui/Table';

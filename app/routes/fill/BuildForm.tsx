@@ -9,7 +9,8 @@ import { shortFor, type OnHand } from '~/core/kits/store';
 import { money } from '~/core/words/numbers';
 import { useCatalogue } from '~/app/ui/catalogue';
 import { Button, ButtonLink, useSending } from '~/app/ui/Button';
-import { NumberBox, TickBox } from '~/app/ui/fields';
+import { NumberBox } from '~/app/ui/fields/NumberBox';
+import { TickBox } from '~/app/ui/fields/TickBox';
 import { Said } from '~/app/ui/Notices';
 import { Faint, Row, Stack } from '~/app/ui/Page';
 

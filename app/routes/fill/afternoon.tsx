@@ -10,7 +10,7 @@ import { notFound } from '~/server/refusals';
 import { afternoonOf } from '~/server/threads';
 import { AfternoonMargin, AfternoonPlan, OnScreen, HandBoxes } from '~/app/desk/Afternoon';
 import { Button, ButtonLink, useSending } from '~/app/ui/Button';
-import { NumberBox } from '~/app/ui/fields';
+import { NumberBox } from '~/app/ui/fields/NumberBox';
 import { Said } from '~/app/ui/Notices';
 import { Heading, Panel, Row, Stack, Workplace } from '~/app/ui/Page';
 import type { Route } from './+types/afternoon';

@@ -399,7 +399,7 @@ function Change({
         <Heading
           title={`Change ${kit.name}`}
           action={
-            <ButtonLink quiet href={`/fill/${kit.id}`} onPress={draft.drop}>
+            <ButtonLink quiet href={`/fill/${kit.id}`} onClick={draft.drop}>
               Leave it as it was
             </ButtonLink>
           }

@@ -24,7 +24,7 @@ import { requireRole } from '~/server/people/session';
 import { notFound } from '~/server/refusals';
 import { useCatalogue } from '~/app/ui/catalogue';
 import { Button, ButtonLink, useSending } from '~/app/ui/Button';
-import { Pick } from '~/app/ui/fields';
+import { Pick } from '~/app/ui/fields/Pick';
 import { Said } from '~/app/ui/Notices';
 import {
   Entered,

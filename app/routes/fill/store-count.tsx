@@ -9,7 +9,7 @@ import { isId } from '~/server/ids';
 import { requireRole } from '~/server/people/session';
 import { useCatalogue } from '~/app/ui/catalogue';
 import { Button, ButtonLink, useSending } from '~/app/ui/Button';
-import { NumberBox } from '~/app/ui/fields';
+import { NumberBox } from '~/app/ui/fields/NumberBox';
 import { Said } from '~/app/ui/Notices';
 import { Entered, Entries, Faint, Heading, Margin, Panel, Row, Stack, Workplace } from '~/app/ui/Page';
 import type { Route } from './+types/store-count';

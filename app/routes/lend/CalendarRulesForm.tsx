@@ -2,7 +2,9 @@ import { Form } from '~/app/ui/sending';
 import type { FieldErrors } from '~/core/check/check';
 import { BREAKS, weekdayName, type CalendarRules } from '~/core/lending/calendar';
 import { Button, useSending } from '~/app/ui/Button';
-import { NumberBox, Pick, TickBox } from '~/app/ui/fields';
+import { NumberBox } from '~/app/ui/fields/NumberBox';
+import { Pick } from '~/app/ui/fields/Pick';
+import { TickBox } from '~/app/ui/fields/TickBox';
 import { NotSaved } from '~/app/ui/NotSaved';
 import { Panel, Row, Stack } from '~/app/ui/Page';
 

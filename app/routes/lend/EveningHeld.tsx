@@ -4,7 +4,7 @@ import type { FieldErrors } from '~/core/check/check';
 import { count } from '~/core/words/numbers';
 import { ShareFigure } from '~/app/desk/ShareFigure';
 import { Button, useSending } from '~/app/ui/Button';
-import { TextBox } from '~/app/ui/fields';
+import { TextBox } from '~/app/ui/fields/TextBox';
 import { Said } from '~/app/ui/Notices';
 import { Faint, Panel, Row, Stack } from '~/app/ui/Page';
 import { Table } from '~/app/ui/Table';

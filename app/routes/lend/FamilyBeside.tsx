@@ -3,7 +3,7 @@ import { showDay } from '~/core/lending/due';
 import { REPLY_WORDS, STATE_WORDS } from '~/core/lending/outbox';
 import type { MessageState, ReplyKind } from '~/core/lending/reminders';
 import { Button, ButtonLink, useSending } from '~/app/ui/Button';
-import { Pick } from '~/app/ui/fields';
+import { Pick } from '~/app/ui/fields/Pick';
 import { Faint, Panel, Row, Stack, State } from '~/app/ui/Page';
 
 interface Wishes {

@@ -5,7 +5,9 @@ import { CHANNELS, type Channel, type FamilyFields } from '~/core/lending/famili
 import { aboutLanguage } from '~/core/words/languages';
 import { Button, useSending } from '~/app/ui/Button';
 import { plainValue, type FieldWords } from '~/app/ui/Changes';
-import { Choice, TextBox, TickBox } from '~/app/ui/fields';
+import { Choice } from '~/app/ui/fields/Choice';
+import { TextBox } from '~/app/ui/fields/TextBox';
+import { TickBox } from '~/app/ui/fields/TickBox';
 import { NotSaved } from '~/app/ui/NotSaved';
 import { Row, Stack } from '~/app/ui/Page';
 

@@ -9,7 +9,7 @@ import { count } from '~/core/words/numbers';
 import { LendWays } from '~/app/desk/LendWays';
 import { BigWord } from '~/app/ui/BigWord';
 import { Button, ButtonLink } from '~/app/ui/Button';
-import { TextBox } from '~/app/ui/fields';
+import { TextBox } from '~/app/ui/fields/TextBox';
 import { Said } from '~/app/ui/Notices';
 import {
   Entered,

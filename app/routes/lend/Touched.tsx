@@ -6,7 +6,7 @@ import type { Touched as Touches } from '~/core/lending/touched';
 import { count } from '~/core/words/numbers';
 import type { OutLoan } from '~/data/queries/calendar';
 import { Button, useSending } from '~/app/ui/Button';
-import { TickBox } from '~/app/ui/fields';
+import { TickBox } from '~/app/ui/fields/TickBox';
 import { Faint, Panel, Row, Stack, Tag } from '~/app/ui/Page';
 import { Table } from '~/app/ui/Table';
 

@@ -1,6 +1,7 @@
 import type { FieldErrors } from '~/core/check/check';
 import { MOST, type Times } from '~/core/evening/plan';
-import { NumberBox, TextBox } from '~/app/ui/fields';
+import { NumberBox } from '~/app/ui/fields/NumberBox';
+import { TextBox } from '~/app/ui/fields/TextBox';
 import { Row } from '~/app/ui/Page';
 
 /** When an evening is: its name, day and start, and how long its rounds are. */

@@ -27,7 +27,7 @@ import { today as todayAtSchool } from '~/server/today';
 import { LendWays } from '~/app/desk/LendWays';
 import { Verdict } from '~/app/desk/Verdict';
 import { Button, ButtonLink, useSending } from '~/app/ui/Button';
-import { TextBox } from '~/app/ui/fields';
+import { TextBox } from '~/app/ui/fields/TextBox';
 import { Said } from '~/app/ui/Notices';
 import {
   Empty,

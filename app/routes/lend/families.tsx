@@ -8,7 +8,7 @@ import { isId } from '~/server/ids';
 import { requireRole } from '~/server/people/session';
 import { LendWays } from '~/app/desk/LendWays';
 import { ButtonLink } from '~/app/ui/Button';
-import { TextBox } from '~/app/ui/fields';
+import { TextBox } from '~/app/ui/fields/TextBox';
 import { Said } from '~/app/ui/Notices';
 import { Empty, Faint, Heading, Row, Stack, State, Tag, Wide } from '~/app/ui/Page';
 import { firstOf, Pager, Table, type Column } from '~/app/ui/Table';

@@ -13,7 +13,7 @@ import { requireRole } from '~/server/people/session';
 import { LendWays } from '~/app/desk/LendWays';
 import { BigWord } from '~/app/ui/BigWord';
 import { Button, ButtonLink } from '~/app/ui/Button';
-import { TextBox } from '~/app/ui/fields';
+import { TextBox } from '~/app/ui/fields/TextBox';
 import { Said } from '~/app/ui/Notices';
 import {
   Entered,

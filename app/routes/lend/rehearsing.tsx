@@ -13,7 +13,7 @@ import { LendWays } from '~/app/desk/LendWays';
 import { Rehearsing as Played } from '~/app/game/Rehearsing';
 import { rehearseWords, Tongues } from '~/app/game/Tongues';
 import { Button, ButtonLink } from '~/app/ui/Button';
-import { Pick } from '~/app/ui/fields';
+import { Pick } from '~/app/ui/fields/Pick';
 import { Heading, Panel, Row, Stack, Wide } from '~/app/ui/Page';
 import type { Route } from './+types/rehearsing';
 

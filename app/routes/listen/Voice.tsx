@@ -6,7 +6,7 @@ import { showTag } from '~/core/kits/tag';
 import { aboutLanguage } from '~/core/words/languages';
 import type { Voiced } from '~/server/listening/heard';
 import { Button } from '~/app/ui/Button';
-import { TextBox } from '~/app/ui/fields';
+import { TextBox } from '~/app/ui/fields/TextBox';
 import { Said } from '~/app/ui/Notices';
 import { Faint, Row, Stack, State, Tag } from '~/app/ui/Page';
 import { color, cut } from '~/app/ui/theme';

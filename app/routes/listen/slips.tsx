@@ -13,7 +13,7 @@ import { keepSlip, type SlipBag } from '~/server/listening/slip';
 import { requireRole } from '~/server/people/session';
 import { ListenWays } from '~/app/desk/ListenWays';
 import { Button } from '~/app/ui/Button';
-import { TextBox } from '~/app/ui/fields';
+import { TextBox } from '~/app/ui/fields/TextBox';
 import { Said } from '~/app/ui/Notices';
 import { Entered, Entries, Faint, Heading, Margin, Panel, Row, Stack, Workplace } from '~/app/ui/Page';
 import type { Route } from './+types/slips';

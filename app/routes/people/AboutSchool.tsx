@@ -9,7 +9,10 @@ import {
   SHIPPED_LANGUAGES,
   type Language,
 } from '~/core/words/languages';
-import { Choice, Suggest, TextBox, TickBox } from '~/app/ui/fields';
+import { Choice } from '~/app/ui/fields/Choice';
+import { Suggest } from '~/app/ui/fields/Suggest';
+import { TextBox } from '~/app/ui/fields/TextBox';
+import { TickBox } from '~/app/ui/fields/TickBox';
 import { Row } from '~/app/ui/Page';
 
 type About = Omit<SchoolFields, 'name'>;

@@ -28,6 +28,7 @@ const Card = styled.div`
 /** The page before the workroom: one card, one form. */
 export const Door = ({ title, lead, children }: { title: string; lead?: ReactNode; children: ReactNode }) => (
   <Frame>
+    <script src="/door.js" defer />
     <Card>
       <svg
         width="132"

@@ -1,5 +1,5 @@
 import type { FieldErrors } from '~/core/check/check';
-import { TextBox } from '~/app/ui/fields';
+import { TextBox } from '~/app/ui/fields/TextBox';
 
 /** A new password, typed twice. */
 export const NewPasswordFields = ({

@@ -2,13 +2,15 @@ import { data, redirect, redirectDocument } from 'react-router';
 import { confirmPassword, requireRole } from '~/server/people/session';
 import { ownPath } from '~/server/links';
 import { Button, ButtonLink, useSending } from '~/app/ui/Button';
-import { TextBox } from '~/app/ui/fields';
+import { TextBox } from '~/app/ui/fields/TextBox';
 import { Said } from '~/app/ui/Notices';
 import { Row, Stack } from '~/app/ui/Page';
 import { Form } from '~/app/ui/sending';
+import type { PageHandle } from '~/app/root';
 import { Door } from './Door';
 import type { Route } from './+types/confirm';
 
+export const handle: PageHandle = { withoutScripts: true };
 export const meta: Route.MetaFunction = () => [{ title: 'Is it you? · Fern Basket' }];
 
 const nextOf = (request: Request): string => ownPath(new URL(request.url).searchParams.get('next'));

@@ -10,7 +10,7 @@ import { changeOwnPassword } from '~/server/people/passwords';
 import { noteSecurity } from '~/server/people/security';
 import { askAgain, requireRole, sessionHash } from '~/server/people/session';
 import { Button, useSending } from '~/app/ui/Button';
-import { TextBox } from '~/app/ui/fields';
+import { TextBox } from '~/app/ui/fields/TextBox';
 import { Said } from '~/app/ui/Notices';
 import { NotSaved } from '~/app/ui/NotSaved';
 import { Faint, Heading, Panel, Stack, State, Workplace } from '~/app/ui/Page';

@@ -11,10 +11,12 @@ import { notFound, tooOften } from '~/server/refusals';
 import { Button, useSending } from '~/app/ui/Button';
 import { NotSaved } from '~/app/ui/NotSaved';
 import { Stack } from '~/app/ui/Page';
+import type { PageHandle } from '~/app/root';
 import { Door } from './Door';
 import { NewPasswordFields } from './NewPasswordFields';
 import type { Route } from './+types/new-password';
 
+export const handle: PageHandle = { withoutScripts: true };
 export const meta: Route.MetaFunction = () => [
   { title: 'A new password · Fern Basket' },
   { name: 'robots', content: 'noindex' },

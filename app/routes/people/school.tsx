@@ -18,7 +18,7 @@ import { today } from '~/server/today';
 import { showDay } from '~/core/lending/due';
 import { Button, ButtonLink, useSending } from '~/app/ui/Button';
 import { Changes, DraftNote, plainValue, TooLate, type FieldWords, type Late } from '~/app/ui/Changes';
-import { TextBox } from '~/app/ui/fields';
+import { TextBox } from '~/app/ui/fields/TextBox';
 import { NotSaved } from '~/app/ui/NotSaved';
 import { Said } from '~/app/ui/Notices';
 import { Entered, Entries, Heading, Margin, Panel, Row, Stack, Workplace } from '~/app/ui/Page';

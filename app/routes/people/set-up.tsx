@@ -8,7 +8,7 @@ import { hashPassword } from '~/server/people/password';
 import { weakness } from '~/server/people/weak';
 import { signIn } from '~/server/people/session';
 import { Button, useSending } from '~/app/ui/Button';
-import { TextBox } from '~/app/ui/fields';
+import { TextBox } from '~/app/ui/fields/TextBox';
 import { Said } from '~/app/ui/Notices';
 import { Stack } from '~/app/ui/Page';
 import { AboutNewSchool } from './AboutSchool';

@@ -13,12 +13,14 @@ import { passwordFits } from '~/server/people/password';
 import { knowsBrowser, signIn, whoIs } from '~/server/people/session';
 import { dropPage } from '~/app/desk/hallKept';
 import { Button, useSending } from '~/app/ui/Button';
-import { TextBox } from '~/app/ui/fields';
+import { TextBox } from '~/app/ui/fields/TextBox';
 import { Said } from '~/app/ui/Notices';
 import { Faint, Stack } from '~/app/ui/Page';
+import type { PageHandle } from '~/app/root';
 import { Door } from './Door';
 import type { Route } from './+types/sign-in';
 
+export const handle: PageHandle = { withoutScripts: true };
 export const meta: Route.MetaFunction = () => [{ title: 'Sign in · Fern Basket' }];
 
 /** Only a path of this server may follow a sign-in. */
@@ -90,7 +92,7 @@ export default function SignIn({ loaderData, actionData }: Route.ComponentProps)
   const errors: Record<string, string> = actionData?.errors ?? {};
   return (
     <Door title="Fern Basket" lead={loaderData.school}>
-      <Form method="post">
+      <Form method="post" data-nobody="">
         <Stack>
           {actionData?.problem && (
             <Said kind="mind" word="Not signed in" live>

@@ -8,7 +8,10 @@ import { PACK_ITEMS, PACK_SCOPES, type PackItem, type PackScope } from '~/core/p
 import type { PieceChoice } from '~/core/pack/pack';
 import { CUTS, FINISHES, PAPERS, type Cuts, type Finish, type Lost, type Paper } from '~/core/paper/sheet';
 import { aboutLanguage, type Language } from '~/core/words/languages';
-import { Choice, Pick, TextBox, TickBox } from '~/app/ui/fields';
+import { Choice } from '~/app/ui/fields/Choice';
+import { Pick } from '~/app/ui/fields/Pick';
+import { TextBox } from '~/app/ui/fields/TextBox';
+import { TickBox } from '~/app/ui/fields/TickBox';
 import { Faint, Row, Stack } from '~/app/ui/Page';
 
 export interface Choices {

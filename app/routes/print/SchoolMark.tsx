@@ -1,6 +1,6 @@
 import { Form } from '~/app/ui/sending';
 import { Button, useSending } from '~/app/ui/Button';
-import { FileBox } from '~/app/ui/fields';
+import { FileBox } from '~/app/ui/fields/FileBox';
 import { Faint, Row, Stack } from '~/app/ui/Page';
 
 /** The school's own picture on its bag labels: chosen, changed or taken away. */

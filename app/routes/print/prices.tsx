@@ -18,7 +18,7 @@ import { requireRole } from '~/server/people/session';
 import { readPrices } from '~/server/print/prices';
 import { Button, ButtonLink, useSending } from '~/app/ui/Button';
 import { Changes, DraftNote, TooLate, type FieldWords, type Late } from '~/app/ui/Changes';
-import { TextBox } from '~/app/ui/fields';
+import { TextBox } from '~/app/ui/fields/TextBox';
 import { NotSaved } from '~/app/ui/NotSaved';
 import { Entered, Entries, Heading, Margin, Row, Panel, Stack, TableFrame, Workplace } from '~/app/ui/Page';
 import { useDraft } from '~/app/ui/remember';
@@ -191,7 +191,7 @@ function Boxes({ loaderData, actionData }: Route.ComponentProps) {
                 <Button type="button" quiet onPress={() => set(shown(USUAL_PRINTING))}>
                   Fill in the usual ones
                 </Button>
-                <ButtonLink quiet href={loaderData.back} onPress={draft.drop}>
+                <ButtonLink quiet href={loaderData.back} onClick={draft.drop}>
                   Back to the pack
                 </ButtonLink>
               </Row>

@@ -1,10 +1,8 @@
-import { startTransition, useEffect, useRef, useState } from 'react';
-import { useFetcher } from '~/app/ui/sending';
 import styled from 'styled-components';
 import { MOST_SECONDS } from '~/core/words/invitation';
+import { FormKey } from '~/app/ui/sending';
 import { Sound } from '~/app/ui/Sound';
 import { color, cut } from '~/app/ui/theme';
-import type { action } from './reader';
 
 const Frame = styled.div`
   display: grid;
@@ -29,8 +27,8 @@ const Frame = styled.div`
   }
 `;
 
-/** Says a line aloud for families who would rather listen. Only where the phone can record. */
-export function Recorder({
+/** Says a line aloud for families who would rather listen, by `record.js`: only where the phone can record. */
+export const Recorder = ({
   line,
   message,
   name,
@@ -41,50 +39,16 @@ export function Recorder({
   /** The language, in English. */
   name: string;
   voice: { id: string; src: string; letOut: boolean } | undefined;
-}) {
-  const fetcher = useFetcher<typeof action>();
-  const [can, setCan] = useState(false);
-  const [problem, setProblem] = useState('');
-  const [recording, setRecording] = useState<MediaRecorder>();
-  const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
-  useEffect(
-    () => startTransition(() => setCan('MediaRecorder' in window && Boolean(navigator.mediaDevices))),
-    [],
+}) => {
+  const about = (intent: string) => (
+    <>
+      <FormKey />
+      <input type="hidden" name="intent" value={intent} />
+      <input type="hidden" name="line" value={line} />
+      <input type="hidden" name="message" value={message} />
+    </>
   );
-  // Leaving the line ends what is being recorded.
-  useEffect(() => () => recording?.stream.getTracks().forEach((track) => track.stop()), [recording]);
-  if (!can && !voice) return null;
-  const send = (sound: Blob): void => {
-    const form = new FormData();
-    for (const [field, value] of Object.entries({ intent: 'speak', line, message })) form.set(field, value);
-    form.set('sound', new File([sound], 'line', { type: sound.type }));
-    void fetcher.submit(form, { method: 'post', encType: 'multipart/form-data' });
-  };
-  const begin = async (): Promise<void> => {
-    setProblem('');
-    try {
-      const stream = await navigator.mediaDevices.getUserMedia({ audio: true });
-      const recorder = new MediaRecorder(stream, { audioBitsPerSecond: 32_000 });
-      const pieces: Blob[] = [];
-      recorder.ondataavailable = ({ data }) => pieces.push(data);
-      recorder.onstop = () => {
-        clearTimeout(timer.current);
-        stream.getTracks().forEach((track) => track.stop());
-        setRecording(undefined);
-        send(new Blob(pieces, { type: recorder.mimeType }));
-      };
-      recorder.start();
-      timer.current = setTimeout(
-        () => recorder.state === 'recording' && recorder.stop(),
-        MOST_SECONDS * 1000,
-      );
-      setRecording(recorder);
-    } catch {
-      setProblem(
-        'This phone gives no microphone to this page. Allow it in the settings of the browser, or go on without.',
-      );
-    }
-  };
+  const say = voice ? 'Say it aloud again' : `Say it aloud in ${name} (you need not)`;
   return (
     <Frame>
       {voice && (
@@ -97,32 +61,26 @@ export function Recorder({
           </small>
         </>
       )}
-      {can && (
-        <button
-          type="button"
-          aria-pressed={Boolean(recording)}
-          disabled={fetcher.state !== 'idle'}
-          onClick={() => (recording ? recording.stop() : void begin())}
-        >
-          {recording
-            ? 'Stop and keep it'
-            : voice
-              ? 'Say it aloud again'
-              : `Say it aloud in ${name} (you need not)`}
+      <form method="post" encType="multipart/form-data" hidden data-records={MOST_SECONDS}>
+        {about('speak')}
+        <input type="file" name="sound" hidden />
+        <button type="button" aria-pressed="false" data-stop="Stop and keep it" style={{ width: '100%' }}>
+          {say}
         </button>
+        <p
+          role="status"
+          data-none="This phone gives no microphone to this page. Allow it in the settings of the browser, or go on without."
+        />
+      </form>
+      {voice && (
+        <form method="post">
+          {about('silence')}
+          <input type="hidden" name="voice" value={voice.id} />
+          <button type="submit" style={{ width: '100%' }}>
+            Take the recording away
+          </button>
+        </form>
       )}
-      {voice && !recording && (
-        <button
-          type="button"
-          disabled={fetcher.state !== 'idle'}
-          onClick={() =>
-            void fetcher.submit({ intent: 'silence', line, message, voice: voice.id }, { method: 'post' })
-          }
-        >
-          Take the recording away
-        </button>
-      )}
-      <p role="status">{problem || fetcher.data?.problem}</p>
     </Frame>
   );
-}
+};

@@ -17,10 +17,12 @@ import { linesToRead, opened, type ToRead } from '~/server/words/reading';
 import { soundIn } from '~/server/words/sound';
 import { GameDrawing } from '~/app/game/SheetView';
 import { useSending } from '~/app/ui/Button';
+import type { PageHandle } from '~/app/root';
 import { color, cut } from '~/app/ui/theme';
 import { Recorder } from './Recorder';
 import type { Route } from './+types/reader';
 
+export const handle: PageHandle = { withoutScripts: true };
 export const meta: Route.MetaFunction = () => [
   { title: 'Read with us · Fern Basket' },
   { name: 'robots', content: 'noindex' },
@@ -382,6 +384,8 @@ export default function Reader({ loaderData, actionData }: Route.ComponentProps)
         <Link to={path}>Stop here</Link>
       </Small>
       {before && before !== key && <Undo {...{ path, before }} />}
+      <script src="/record.js" defer />
+      <script src="/door.js" defer />
     </Frame>
   );
 }

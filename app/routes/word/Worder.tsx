@@ -15,7 +15,7 @@ import { faultsOfLine, MOST_LINE } from '~/core/words/line';
 import type { Args } from '~/core/words/message';
 import { neverSaid, saidWith } from '~/core/words/sentences';
 import { Button } from '~/app/ui/Button';
-import { TextBox } from '~/app/ui/fields';
+import { TextBox } from '~/app/ui/fields/TextBox';
 import { Faint, Row, Stack } from '~/app/ui/Page';
 import { OtherWords, read, Reads } from './Advice';
 

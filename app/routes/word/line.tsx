@@ -19,7 +19,7 @@ import { fitOf, type Fit } from '~/server/print/fit';
 import { notFound } from '~/server/refusals';
 import type { SchoolHandle } from '~/data/db';
 import { Button, ButtonLink, useSending } from '~/app/ui/Button';
-import { Pick } from '~/app/ui/fields';
+import { Pick } from '~/app/ui/fields/Pick';
 import { NotSaved } from '~/app/ui/NotSaved';
 import { Said } from '~/app/ui/Notices';
 import { Entered, Entries, Faint, Heading, Margin, Panel, Row, Stack, Workplace } from '~/app/ui/Page';

@@ -11,7 +11,7 @@ import { isId } from '~/server/ids';
 import { requireRole } from '~/server/people/session';
 import { notFound } from '~/server/refusals';
 import { Button, ButtonLink } from '~/app/ui/Button';
-import { NumberBox } from '~/app/ui/fields';
+import { NumberBox } from '~/app/ui/fields/NumberBox';
 import { Said } from '~/app/ui/Notices';
 import { Faint, Heading, Panel, Row, Stack, Wide } from '~/app/ui/Page';
 import { read } from './Advice';

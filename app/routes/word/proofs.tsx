@@ -9,7 +9,7 @@ import { isId } from '~/server/ids';
 import { requireRole } from '~/server/people/session';
 import { proofLines } from '~/server/words/proof';
 import { Button, ButtonLink, useSending } from '~/app/ui/Button';
-import { Pick } from '~/app/ui/fields';
+import { Pick } from '~/app/ui/fields/Pick';
 import { Said } from '~/app/ui/Notices';
 import { Faint, Heading, Panel, Row, Stack, Wide } from '~/app/ui/Page';
 import { Table } from '~/app/ui/Table';
