@@ -1,5 +1,7 @@
 /* The pages before the workroom have no scripts of their own; this is all that moves on them. */
 (() => {
+  // A page that has scripts of its own does all this itself.
+  if (document.querySelector('script[type="module"]')) return;
   // A password can be shown while it is typed.
   for (const box of document.querySelectorAll('[data-shows]')) {
     const field = document.getElementById(box.dataset.shows);

@@ -169,6 +169,11 @@ export const mayAnswerInAll = async (loanId: string): Promise<boolean> =>
 export const mayTryCode = async (loanId: string): Promise<boolean> =>
   (await consume(codeTries, loanId)) === 0 && (await consume(codesInAll, loanId)) === 0;
 
+/** A loan has another number: tries at the one before do not count against it. */
+export const forgetCodeTries = async (loanId: string): Promise<void> => {
+  await Promise.all([codeTries.of().delete(loanId), codesInAll.of().delete(loanId)]);
+};
+
 /** Counts a family link that belongs to no copy; false when there were too many. Right links are never counted. */
 export const wrongLink = async (address: string): Promise<boolean> =>
   (await consume(wrongLinks, networkOf(address))) === 0;

@@ -103,6 +103,12 @@ export const ButtonLink = ({
   href,
   ...props
 }: Omit<AnchorHTMLAttributes<HTMLAnchorElement>, 'href' | 'children'> & Look & { href: string }) => (
-  <LinkFace $quiet={quiet} $clay={clay} to={href} reloadDocument={isFile(href)} {...props} />
+  <LinkFace
+    $quiet={quiet}
+    $clay={clay}
+    to={href}
+    reloadDocument={isFile(href) || props.download !== undefined}
+    {...props}
+  />
 );
 const isFile = (href: string): boolean => /\.(pdf|csv|json|zip|xlf|ics|png|svg)(\?|#|$)/.test(href);

@@ -52,12 +52,13 @@ export const openWithCode = (
     return openBrowserFor(tx, loanId, tokenHash);
   });
 
-/** Another number for a loan; browsers that were opened for it are closed. */
-export const renewCode = (at: SchoolHandle, loanId: string): Promise<void> =>
+/** Another number for a loan; browsers that were opened for it are closed. False where there is no such loan any more. */
+export const renewCode = (at: SchoolHandle, loanId: string): Promise<boolean> =>
   transaction(at, async (tx) => {
-    await tx
+    const { rowCount } = await tx
       .update(loan)
       .set({ code: newCode() })
       .where(and(ours(tx, loan), eq(loan.id, loanId), isNull(loan.closedAs)));
     await tx.delete(loanBrowser).where(and(ours(tx, loanBrowser), eq(loanBrowser.loanId, loanId)));
+    return rowCount === 1;
   });

@@ -19,6 +19,7 @@ import {
   message,
   promise,
   round,
+  tableDevice,
   textReply,
 } from '../schema';
 import { forgetLog } from './changes';
@@ -54,6 +55,15 @@ const FEWEST_DIGITS = 7;
 
 /** In this order: what refers to something goes before it. The family's own row is emptied last. */
 export const ERASURES: readonly Erasure[] = [
+  {
+    // No word of theirs, but who sat at a table.
+    of: [],
+    erase: (tx, { id }) =>
+      tx
+        .update(tableDevice)
+        .set({ familyId: null, familyAt: null })
+        .where(and(ours(tx, tableDevice), eq(tableDevice.familyId, id))),
+  },
   {
     of: ['work_picture.image'],
     erase: (tx, { id }) => dropPicturesOf(tx, id),

@@ -28,6 +28,8 @@ it('is filled with so many schools, families, loans and answers', async () => {
   expect((await count('family')) - before.families).toBe(40);
   expect((await count('loan')) - before.loans).toBe(300);
   // No bag is out twice, and nobody is in two schools.
-  expect(await count('(select from loan where closed_as is null group by copy_id having count(*) > 1) twice')).toBe(0);
+  expect(
+    await count('(select from loan where closed_as is null group by copy_id having count(*) > 1) twice'),
+  ).toBe(0);
   expect(await count(`loan where school_id = '${first}'`)).toBeGreaterThan(200);
 });

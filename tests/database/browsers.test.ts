@@ -1,4 +1,5 @@
 /** Which browsers may ask for a family: opened by its message, or by the number of the loan, and no others. */
+import { forgetCodeTries, mayTryCode } from '~/server/limits';
 import { afterAll, beforeEach, describe, expect, it } from 'vitest';
 import { daysAfter } from '~/core/lending/due';
 import { closeDatabase } from '~/data/pools';
@@ -70,5 +71,17 @@ describe('the number of a loan', () => {
     await renewCode(world.at, loanId);
     // A loan that is over has no number to type.
     expect(await openWithCode(world.at, loanId, await code(), 'a')).toBe(false);
+  });
+
+  it('has tries of its own: those at the number before do not count against another one', async () => {
+    const day = todayAt(world.at);
+    const loanId = await lendOut(world, { lentOn: day, dueOn: daysAfter(day, 5) });
+    while (await mayTryCode(loanId));
+    expect(await mayTryCode(loanId)).toBe(false);
+    expect(await renewCode(world.at, loanId)).toBe(true);
+    await forgetCodeTries(loanId);
+    expect(await mayTryCode(loanId)).toBe(true);
+    // Nobody makes room for tries at a loan that is not theirs.
+    expect(await renewCode(world.at, crypto.randomUUID())).toBe(false);
   });
 });

@@ -6,6 +6,7 @@ import { closeDatabase, forRequest, type Asking } from '~/data/pools';
 import { createFamily, familiesByLanguage } from '~/data/queries/families';
 import { listMaterials } from '~/data/queries/materials';
 import { boundTo, findSchool, schoolOfLink } from '~/data/queries/schools';
+import { lineVoice } from '~/data/schema';
 import { isSettled, SETTLED } from '~/data/settled';
 import { everything } from '../owner';
 import { smallSchool, type SmallSchool } from '../world';
@@ -119,6 +120,19 @@ describe('what is settled', () => {
       'select random() from copy',
     ])
       expect([text, isSettled(text)]).toEqual([text, false]);
+  });
+
+  it('gives sounds as they are, each time anew', async () => {
+    await everything().execute(sql`
+      insert into line_voice (school_id, source_id, message_id, language, said, kind, sound)
+      values (${world.at.schoolId}, 'two-tone-spill', 'goal', 'es', 'Hola', 'audio/webm', '\x0102')`);
+    for (let times = 0; times < 2; times++) {
+      const { found, asked } = await asPage(() =>
+        world.at.select({ sound: lineVoice.sound }).from(lineVoice),
+      );
+      expect([...found[0]!.sound]).toEqual([1, 2]);
+      expect(asked).toBe(1);
+    }
   });
 
   it('has a trigger for each of its tables', async () => {

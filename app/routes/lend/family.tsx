@@ -13,6 +13,7 @@ import { looksAt, noteLook } from '~/data/queries/privacy';
 import { LOOKS } from '~/core/people/looks';
 import { pageOfMessages } from '~/data/queries/outbox';
 import { changesOf, lateOf, showTime } from '~/server/changes';
+import { forgetCodeTries } from '~/server/limits';
 import { byIntent, UNKNOWN_VERSION, versionIn } from '~/server/forms';
 import { isId } from '~/server/ids';
 import { wish, wishesOf } from '~/server/lending/wishes';
@@ -89,7 +90,7 @@ export async function action({ request, params }: Route.ActionArgs) {
     },
     code: async () => {
       const loan = form.get('loan');
-      if (isId(loan)) await renewCode(at, loan);
+      if (isId(loan) && (await renewCode(at, loan))) await forgetCodeTries(loan);
       throw redirect(`/lend/families/${id}#loans`);
     },
     forget: async () => {

@@ -1,5 +1,6 @@
-import type { ReactNode } from 'react';
+import { use, type ReactNode } from 'react';
 import styled from 'styled-components';
+import { NonceContext } from '~/app/nonce';
 import { color, cut } from '~/app/ui/theme';
 
 const Frame = styled.main`
@@ -28,7 +29,7 @@ const Card = styled.div`
 /** The page before the workroom: one card, one form. */
 export const Door = ({ title, lead, children }: { title: string; lead?: ReactNode; children: ReactNode }) => (
   <Frame>
-    <script src="/door.js" defer />
+    <script src="/door.js" defer nonce={use(NonceContext)} suppressHydrationWarning />
     <Card>
       <svg
         width="132"

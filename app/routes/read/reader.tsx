@@ -281,6 +281,7 @@ export default function Reader({ loaderData, actionData }: Route.ComponentProps)
           </>
         )}
         {before && <Undo {...{ path, before }} />}
+        <script src="/door.js" defer />
       </Frame>
     );
   const { ways, message, key } = line;
