@@ -13,7 +13,7 @@ beforeAll(async () => {
   await loadDemoWhenEmpty(hashPassword);
   client = new pg.Client({ connectionString: ownerUrl() });
   await client.connect();
-});
+}, 120_000);
 afterAll(async () => {
   await client.end();
   await closeDatabase();

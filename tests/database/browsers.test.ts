@@ -75,7 +75,7 @@ describe('the number of a loan', () => {
 
   it('has tries of its own: those at the number before do not count against another one', async () => {
     const day = todayAt(world.at);
-    const loanId = await lendOut(world, { lentOn: day, dueOn: daysAfter(day, 5) });
+    const loanId = await lendOut(world, { copy: 1, family: 1, lentOn: day, dueOn: daysAfter(day, 5) });
     while (await mayTryCode(loanId));
     expect(await mayTryCode(loanId)).toBe(false);
     expect(await renewCode(world.at, loanId)).toBe(true);

@@ -125,7 +125,7 @@ describe('what is settled', () => {
   it('gives sounds as they are, each time anew', async () => {
     await everything().execute(sql`
       insert into line_voice (school_id, source_id, message_id, language, said, kind, sound)
-      values (${world.at.schoolId}, 'two-tone-spill', 'goal', 'es', 'Hola', 'audio/webm', '\x0102')`);
+      values (${world.at.schoolId}, 'two-tone-spill', 'goal', 'es', 'Hola', 'audio/webm', decode('0102', 'hex'))`);
     for (let times = 0; times < 2; times++) {
       const { found, asked } = await asPage(() =>
         world.at.select({ sound: lineVoice.sound }).from(lineVoice),
