@@ -1,10 +1,15 @@
-/** `npm run probe [-- name]`: attacks two servers of its own on one database, on loopback, and tells what was lost. */
+/**
+ * `npm run probe [-- name]`: attacks two servers of its own on one database, on loopback, and tells what was lost.
+ * `npm run probe -- soak [minutes]` works at one of them for half an hour instead, and tells how much memory it takes.
+ */
 import { Field } from '~/tests/probe/field.ts';
 import { TRIALS } from '~/tests/probe/rows.ts';
 import { step } from './lib/say.ts';
 
 const LONGEST_MS = 5 * 60_000;
 const only = process.argv[2];
+if (only === 'soak')
+  process.exit((await (await import('./soak.ts')).soak(Number(process.argv[3]) || undefined)) ? 0 : 1);
 const field = await step('two servers on one database', () => Field.open('probe'));
 const started = Date.now();
 let bad = 0;
