@@ -1,5 +1,5 @@
 /**
- * `npm run failover`: what `docs/operating.md` says of several machines, rehearsed on this one. Two servers on three
+ * `npm run failover [-- proxy|hosts]`: what `docs/operating.md` says of several machines, rehearsed on this one. Two servers on three
  * databases are put to work, machines fail one after the other, and it is told what that cost.
  */
 import { setTimeout as pause } from 'node:timers/promises';
@@ -14,6 +14,8 @@ import { serverUrl, useDatabase } from './lib/url.ts';
 import { ensureBuild, freePortFrom, serve, type WebServer } from './lib/web.ts';
 
 const DATABASE = 'fern_basket';
+/** Only the servers that come through HAProxy, or only those that know all hosts. */
+const only = process.argv[2];
 /** So long a case is looked at. */
 const CASE_MS = 25_000;
 /** The next write is taken within this. */
@@ -90,7 +92,7 @@ try {
   console.log(
     `${'What failed'.padEnd(46)} lost doubled pause s written   read unread s  older  what people were told`,
   );
-  for (const through of ['proxy', 'hosts'] as const) {
+  for (const through of (['proxy', 'hosts'] as const).filter((one) => !only || one === only)) {
     web.servers = await serveTwo(through, web.ports);
     const world = await smallSchool();
     const load = new Load(world, `http://127.0.0.1:${machines.ports.web}`);
