@@ -4,19 +4,22 @@ import type { SchoolHandle } from '../db';
 import { copy, family, kit, loan } from '../schema';
 import { ours } from './ours';
 
+/** A family as it is written to. */
+export const writtenTo = {
+  id: family.id,
+  name: family.name,
+  language: family.language,
+  channel: family.channel,
+  reach: family.reach,
+  weekly: family.weekly,
+  group: family.group,
+};
+
 /** Bags that are out, or lie at school and wait to be counted, with who has them: by the name of the family, then by day. */
 export const openLoans = (at: SchoolHandle) =>
   at
     .select({
-      family: {
-        id: family.id,
-        name: family.name,
-        language: family.language,
-        channel: family.channel,
-        reach: family.reach,
-        weekly: family.weekly,
-        group: family.group,
-      },
+      family: writtenTo,
       loanId: loan.id,
       copyId: loan.copyId,
       tag: copy.tag,

@@ -4,7 +4,7 @@ import { grouped } from '~/core/check/grouped';
 import type { BagOut, MessageKind, MessageState, ReplyKind } from '~/core/lending/reminders';
 import { installation, type OneSchool, type SchoolHandle, transaction } from '../db';
 import { carried, copy, family, hold, kit, loan, message, school } from '../schema';
-import { openLoans } from './open-loans';
+import { openLoans, writtenTo } from './open-loans';
 import { ours } from './ours';
 import { boundTo, schoolColumns, type School } from './schools';
 
@@ -56,13 +56,7 @@ export const toWriteTo = async (
 ): Promise<(Borrower['family'] & { writtenOn: string[] })[]> =>
   at
     .select({
-      id: family.id,
-      name: family.name,
-      language: family.language,
-      channel: family.channel,
-      reach: family.reach,
-      weekly: family.weekly,
-      group: family.group,
+      ...writtenTo,
       writtenOn: sql<string[]>`array(select m.on_day::text from message m where m.school_id = ${at.schoolId}
         and m.family_id = ${family}.id and m.state <> 'dropped' and m.created_at > now() - interval '8 days')`,
     })

@@ -1,18 +1,10 @@
 import { Minus, Plus } from 'lucide-react';
-import { Button, FieldError, Group, Input, Label, NumberField, Text } from 'react-aria-components';
+import { Button, Group, Input, NumberField } from 'react-aria-components';
 import styled from 'styled-components';
 import { color, cut } from '../theme';
-import { hint as hintFace, mistake, title, type FieldProps } from './frame';
+import { Hint, Mistake, Title } from './aria';
+import type { FieldProps } from './frame';
 
-const Title = styled(Label)`
-  ${title}
-`;
-const Hint = styled(Text)`
-  ${hintFace}
-`;
-const Mistake = styled(FieldError)`
-  ${mistake}
-`;
 const Stepper = styled(Group)`
   ${cut}
   display: inline-flex;

@@ -1,29 +1,10 @@
 import { ChevronDown } from 'lucide-react';
-import {
-  Button,
-  ComboBox,
-  FieldError,
-  Group,
-  Input,
-  Label,
-  ListBox,
-  ListBoxItem,
-  Popover,
-  Text,
-} from 'react-aria-components';
+import { Button, ComboBox, Group, Input, ListBox, ListBoxItem, Popover } from 'react-aria-components';
 import styled from 'styled-components';
 import { color, cut } from '../theme';
-import { box, hint as hintFace, mistake, title, type FieldProps } from './frame';
+import { Hint, Mistake, Title } from './aria';
+import { box, type FieldProps } from './frame';
 
-const Title = styled(Label)`
-  ${title}
-`;
-const Hint = styled(Text)`
-  ${hintFace}
-`;
-const Mistake = styled(FieldError)`
-  ${mistake}
-`;
 const Box = styled(Input)`
   ${box}
 `;
