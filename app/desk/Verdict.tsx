@@ -40,7 +40,12 @@ export function Verdict({ verdict, names }: { verdict: CopyVerdict; names: reado
               <State tone={GAME_WORDS[game.verdict].tone}>{GAME_WORDS[game.verdict].text}</State>
               {game.verdict !== 'plays' && <div>{game.note}</div>}
               {game.enough > 0 && game.enough < 1 && (
-                <Faint>What is there suffices in {hundredths(game.enough)} of 100 plays.</Faint>
+                <Faint>
+                  What is there suffices in {hundredths(game.enough)} of 100 plays
+                  {game.loan &&
+                    `, and in every one of the ${game.loan.plays} plays of a loan in ${hundredths(game.loan.enough)} of 100 loans`}
+                  .
+                </Faint>
               )}
             </li>
           ))}

@@ -7,8 +7,8 @@ import { assume, type Params } from '~/core/games/kit/types';
 import { gameOf, SHELF } from '~/core/games/shelf';
 import { startOf } from '~/core/games/kit/game';
 import { materialOf, type MaterialId } from '~/core/materials/catalogue';
-import { recipeOf } from './recipe';
-import { judge, verdict, type Held } from './verdict';
+import { recipeOf, type KitPlan } from './recipe';
+import { judge, verdict, verdictOfCopy, type Held } from './verdict';
 
 const opened = (id: string, change: Params = {}) => settle(gameOf(id), { ...startOf(gameOf(id)), ...change });
 /** All that a setting needs. */
@@ -148,5 +148,44 @@ describe('the verdict on a copy', () => {
     expect(short.copy).toBe('mendFirst');
     expect(short.games.map((one) => one.verdict)).toEqual(['plays', 'doesNotPlay']);
     expect(short.restock).toEqual({ 'small-cup': 2, chip: held.chip! - 4 });
+  });
+
+  it('is told over the plays of a loan, where one play of several falls short more often than one', () => {
+    const params = { ...startOf(gameOf('skyline-rolls')), dice: 2, rolls: 5 };
+    const plan: KitPlan = {
+      ageBand: 'g1',
+      players: 2,
+      assurance: 'usual',
+      plays: 4,
+      variants: [{ gameId: 'skyline-rolls', name: 'Skyline', params }],
+    };
+    const needs = whole('skyline-rolls', { ...params, players: 2 });
+    const of = (cube: number, plays = 4) =>
+      verdictOfCopy({ plan: { ...plan, plays }, held: { ...needs, cube } }).games[0]!;
+    // A bag that is as its recipe says is spoken of as before.
+    expect(of(needs.cube!).loan).toBeUndefined();
+    expect(of(needs.cube!).verdict).toBe('plays');
+    expect(of(0).loan).toBeUndefined();
+    expect(of(70, 1).loan).toBeUndefined();
+    const short = of(70);
+    expect(short.loan!.plays).toBe(4);
+    // Loans of four plays, played.
+    const random = seeded(11);
+    const variant = opened('skyline-rolls', { ...params, players: 2 });
+    const blocks = (): number => {
+      const play = variant.play(random);
+      for (;;) {
+        const next = play.next();
+        if (next.done) return (next.value as { blocks: number }).blocks;
+      }
+    };
+    const loans = 3000;
+    const held = Array.from({ length: loans }, () => [1, 2, 3, 4].every(() => blocks() <= 70)).filter(
+      Boolean,
+    );
+    const { enough } = short.loan!;
+    expect(Math.abs(held.length / loans - enough)).toBeLessThan(
+      4.5 * Math.sqrt((enough * (1 - enough)) / loans) + 2e-3,
+    );
   });
 });

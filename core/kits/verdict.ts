@@ -60,6 +60,8 @@ export interface Judged {
   verdict: GameVerdict;
   /** The chance that what is there suffices for one play. */
   enough: number;
+  /** The chance that it suffices in each of the plays that are expected of a loan, where some would fall short. */
+  loan?: { plays: number; enough: number };
   note: string;
   /** The nearest setting that plays with what is there. */
   change?: Params;
@@ -401,9 +403,14 @@ export function verdictOfCopy(
   { plan, ...held }: { plan: KitPlan } & Held,
   catalogue: Catalogue = SHIPPED,
 ): CopyVerdict {
-  const { variants, players, ageBand, swaps } = plan;
-  return verdict({ variants, players, ageBand, ...held, swaps, catalogue });
+  const { variants, players, ageBand, swaps, plays = 1 } = plan;
+  const judged = verdict({ variants, players, ageBand, ...held, swaps, catalogue });
+  return { ...judged, games: judged.games.map((game) => ({ ...game, ...overLoan(game, plays) })) };
 }
+
+/** Plays are as many draws of what is needed: what nearly always lasts one of them may well not last them all. */
+const overLoan = ({ enough }: Judged, plays: number): Pick<Judged, 'loan'> =>
+  plays > 1 && enough > 0 && enough < PLAYS ? { loan: { plays, enough: enough ** plays } } : {};
 
 /** Judges a copy. */
 export function verdict({ variants, players, ageBand = 'g1', ...held }: CopyAsked): CopyVerdict {
