@@ -96,6 +96,7 @@ export function packSheets(order: PackOrder, context: SheetContext): Sheet[] {
 const linked = (page: Sheet, copy: PackCopy): Sheet => ({
   ...page,
   title: `${page.title} · ${copy.tag}`,
+  repeats: page.shapes.length,
   shapes: page.square
     ? [...page.shapes, ...qrCode(copy.link, page.square.x, page.square.y, page.square.w)]
     : page.shapes,

@@ -71,6 +71,8 @@ export interface Sheet<Material extends string = string> {
   widthMm: number;
   heightMm: number;
   shapes: readonly Shape[];
+  /** So many of its shapes, the first ones, stand on other pages too; all of them where nothing is said. */
+  repeats?: number;
   /** What is cut out of it; the back of a sheet has none of its own. */
   pieces?: readonly Piece<Material>[];
   /** This page is the back of the one before it (flip on the long edge). */

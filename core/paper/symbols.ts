@@ -54,7 +54,9 @@ export function code128(text: string, x: number, y: number, widthMm: number, hei
 /** A QR symbol with middle error correction; four modules of quiet zone on each side are left to the caller. Source: ISO/IEC 18004. */
 export function qrCode(text: string, x: number, y: number, sizeMm: number): Shape[] {
   const { pixs, pixx } = matrixOf(text);
-  const moduleMm = sizeMm / pixx;
+  // To a hundredth of a millimetre, which no printer tells apart, and which is short to write.
+  const edge = (from: number, modules: number): number =>
+    Math.round((from + (modules * sizeMm) / pixx) * 100) / 100;
   // One path for the whole symbol: neighbouring modules must not show hairlines between them.
   const parts: string[] = [];
   for (let row = 0; row < pixs.length / pixx; row++) {
@@ -62,10 +64,9 @@ export function qrCode(text: string, x: number, y: number, sizeMm: number): Shap
       let run = 0;
       while (column + run < pixx && pixs[row * pixx + column + run]) run++;
       if (run === 0) continue;
-      const [left, top] = [x + column * moduleMm, y + row * moduleMm];
-      parts.push(
-        `M${left} ${top} L${left + run * moduleMm} ${top} L${left + run * moduleMm} ${top + moduleMm} L${left} ${top + moduleMm} Z`,
-      );
+      const [left, right] = [edge(x, column), edge(x, column + run)];
+      const [top, bottom] = [edge(y, row), edge(y, row + 1)];
+      parts.push(`M${left} ${top} L${right} ${top} L${right} ${bottom} L${left} ${bottom} Z`);
       column += run;
     }
   }

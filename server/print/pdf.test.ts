@@ -184,6 +184,54 @@ describe('a PDF', () => {
     expect(tool('pdfinfo', '-struct-text', file)).toContain('Figure');
   });
 
+  it('draws once what stands on many pages, and each of them is read', async () => {
+    const [sheet] = packSheets(order({ items: ['records'] }), context('letter', ['es', 'en']));
+    const many = Array.from({ length: 12 }, () => sheet!);
+    const [one, twelve] = [await pdfOf([sheet!], about()), await pdfOf(many, about())];
+    // A page more is a page's name, size and structure.
+    expect((twelve.length - one.length) / 11).toBeLessThan(1500);
+    const file = await fileOf('twelve', many);
+    const text = (page: number): string =>
+      tool('pdftotext', '-layout', '-f', `${page}`, '-l', `${page}`, file, '-');
+    expect(text(1).trim()).not.toBe('');
+    expect([2, 7, 12].map(text)).toEqual([text(1), text(1), text(1)]);
+    const read = tool('pdfinfo', '-struct-text', file).split('Sect').slice(1);
+    expect(read).toHaveLength(12);
+    const words = (of: string): string => [...of.matchAll(/"([^"]*)"/g)].map(([, said]) => said).join('');
+    expect(read.map(words)).toEqual(read.map(() => words(read[0]!)));
+    expect([...read[0]!.matchAll(/\(block\)/g)].length).toBeGreaterThan(1);
+    const [first, last] = [1, 12].map((page) => pixelsOf(file, page));
+    for (let x = 12; x < 200; x += 7)
+      for (let y = 12; y < 260; y += 7) expect([x, y, last!.at(x, y)]).toEqual([x, y, first!.at(x, y)]);
+  });
+
+  it('puts over it what one copy alone has', async () => {
+    const copies = ['K7M4R', '3CYRF', 'TTTTT'].map((tag) => ({
+      tag,
+      link: `http://127.0.0.1/p/${tag}abcdefghijklmnopq`,
+    }));
+    const sheets = packSheets(order({ items: ['instructions'], copies }), context('letter'));
+    const each = sheets.length / copies.length;
+    const file = await fileOf('apart', sheets);
+    const raw = readFileSync(file, 'latin1');
+    for (const { link } of copies)
+      expect(raw.split(`/Alt (${link})`)).toHaveLength(
+        sheets.filter(({ square }) => square).length / copies.length + 1,
+      );
+    // The square is drawn there too: its corner is dark on every copy, and its modules are not the same.
+    const withSquare = sheets.findIndex(({ square }) => square);
+    const { x, y, w } = sheets[withSquare]!.square!;
+    const squares = copies.map((_, i) => {
+      const page = pixelsOf(file, 1 + withSquare + i * each);
+      const dots = Array.from({ length: 3600 }, (_, k) =>
+        page.at(x + (w * ((k % 60) + 0.5)) / 60, y + (w * (Math.floor(k / 60) + 0.5)) / 60) < 128 ? '#' : '.',
+      );
+      expect(page.at(x + 0.3, y + 0.3)).toBeLessThan(128);
+      return dots.join('');
+    });
+    expect(new Set(squares).size).toBe(copies.length);
+  });
+
   it('tells how far it is', async () => {
     const sheets = packSheets(order({ items: ['records'] }), context('letter'));
     const told: number[] = [];

@@ -50,34 +50,96 @@ export function pdfOf(
   };
   const root = doc.struct('Document');
   doc.addStructure(root);
+  const before = new Map<string, Drawn>();
   for (const [i, sheet] of sheets.entries()) {
     doc.addPage({ size: [pt(sheet.widthMm), pt(sheet.heightMm)], margin: 0 });
     const section = doc.struct('Sect', sheet.title ? { title: sheet.title } : {});
     root.add(section);
-    for (const group of grouped(sheet.shapes)) {
-      if (group.says === undefined) doc.markContent('Artifact', { type: 'Layout' });
-      else {
-        const content = doc.markStructureContent(group.tag);
-        section.add(
-          doc.struct(
-            group.tag,
-            {
-              ...(group.language ? { lang: group.language } : {}),
-              ...(group.actual ? { actual: group.actual, alt: group.actual } : {}),
-            },
-            content,
-          ),
-        );
-      }
-      for (const shape of group.shapes) draw(doc, shape, fontOf);
-      doc.endMarkedContent();
+    const own = sheet.shapes.slice(sheet.repeats ?? sheet.shapes.length);
+    const repeated = sheet.shapes.slice(0, sheet.repeats);
+    const key = JSON.stringify([sheet.widthMm, sheet.heightMm, repeated]);
+    const known = before.get(key);
+    if (known) showAgain(doc, known, section);
+    else {
+      const groups = grouped(repeated);
+      for (const group of groups) drawGroup(doc, group, section, fontOf);
+      before.set(key, asDrawn(doc, groups));
     }
+    if (own.length) drawApart(doc, grouped(own), section, fontOf);
     section.end();
     drawn(i + 1);
   }
   root.end();
   doc.end();
   return done;
+}
+
+/** Draws a group as a part of the structure, with its language in the drawing too. */
+function drawGroup(doc: Doc, group: Group, section: PDFKit.PDFStructureElement, fontOf: FontOf): void {
+  if (group.says === undefined) doc.markContent('Artifact', { type: 'Layout' });
+  else section.add(doc.struct(group.tag, spoken(group), doc.markStructureContent('Span', spoken(group))));
+  for (const shape of group.shapes) draw(doc, shape, fontOf);
+  doc.endMarkedContent();
+}
+
+/** In which language a group is read, and what is read where it is drawn. */
+const spoken = ({ language, actual }: Group): { lang?: string; actual?: string; alt?: string } => ({
+  ...(language ? { lang: language } : {}),
+  ...(actual ? { actual, alt: actual } : {}),
+});
+
+/** What the library keeps of a page: its drawing, what the drawing names, and the page itself. */
+interface Page {
+  content: { buffer: unknown[]; data: { Length?: number; Filter?: string } };
+  resources: { data: object };
+  dictionary: { data: { Contents: object; Resources: object } };
+  write: (chunk: unknown) => void;
+}
+type Doc = PDFKit.PDFDocument;
+const pageOf = (doc: Doc): Page => doc.page as unknown as Page;
+
+/** What stands in a file once, however many of its pages show it. */
+interface Drawn extends Pick<Page, 'content' | 'resources'> {
+  /** How many of its groups are read. */
+  read: number;
+}
+const asDrawn = (doc: Doc, groups: readonly Group[]): Drawn => {
+  const { content, resources } = pageOf(doc);
+  return { content, resources, read: groups.filter(({ says }) => says !== undefined).length };
+};
+
+/** Shows on this page what another one has drawn. It is read as a whole; its drawing says the languages. */
+function showAgain(doc: Doc, { content, resources, read }: Drawn, section: PDFKit.PDFStructureElement): void {
+  const page = pageOf(doc);
+  Object.assign(page.resources.data, resources.data);
+  Object.assign(page.dictionary.data, { Contents: content, Resources: resources });
+  // The marks of what is read are in the drawing already: here they are counted only.
+  const marked = Array.from({ length: read }, () => {
+    const mark = doc.markStructureContent('Span');
+    doc.endMarkedContent();
+    return mark;
+  });
+  page.content.buffer.length = 0;
+  page.content.data = {};
+  if (marked.length) section.add(doc.struct('P', {}, marked));
+}
+
+/** Draws what this page alone has, over what it shares with others. */
+function drawApart(
+  doc: Doc,
+  groups: readonly Group[],
+  section: PDFKit.PDFStructureElement,
+  fontOf: FontOf,
+): void {
+  const page = pageOf(doc);
+  const { data } = page.dictionary;
+  const { write } = page;
+  const apart = doc.ref({});
+  page.write = (chunk) => apart.write(chunk as string);
+  for (const group of groups) drawGroup(doc, group, section, fontOf);
+  page.write = write;
+  apart.end(undefined as never);
+  Object.assign(data, { Contents: [data.Contents, apart], Resources: page.resources });
 }
 
 interface Group {
