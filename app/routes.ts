@@ -8,6 +8,7 @@ export default [
   route('confirm', 'routes/people/confirm.tsx'),
   route('sent-before', 'routes/sent-before.ts'),
   route('sign-out', 'routes/people/sign-out.ts'),
+  route('forgotten', 'routes/people/forgotten.tsx'),
   route('new-password/:key', 'routes/people/new-password.tsx'),
 
   layout('routes/staff.tsx', [

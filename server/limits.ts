@@ -41,6 +41,9 @@ const byStrangers = limiter('sign-in-strangers', 30, 30);
 const perNetwork = limiter('sign-in-network', setting('SIGN_IN_TRIES_PER_ADDRESS', 30), 10);
 const passwordTries = limiter('own-password', 5, 5);
 const linkTries = limiter('password-link', 30, 10);
+/** Browsers that ask for a new password from one network, and numbers that are tried for one person. */
+const passwordAsks = limiter('password-ask', 12, 10);
+const numberTries = limiter('password-number', 8, 10);
 const familyVisits = limiter('family-visit', setting('FAMILY_VISITS_PER_ADDRESS', 120), 1);
 const wrongLinks = limiter('family-wrong-link', 20, 10);
 const familyAnswers = limiter('family-answer', 12, 10);
@@ -146,6 +149,12 @@ export const ownPasswordRight = (personId: string): Promise<boolean> => password
 /** Whether this network may open one more link for a new password. */
 export const mayTryLink = async (address: string): Promise<boolean> =>
   (await consume(linkTries, networkOf(address))) === 0;
+
+/** Whether this network may ask for one more new password, and whether one more number may be tried for a person. */
+export const mayAskForPassword = async (address: string): Promise<boolean> =>
+  (await consume(passwordAsks, networkOf(address))) === 0;
+export const mayTryNumber = async (personId: string): Promise<boolean> =>
+  (await consume(numberTries, personId)) === 0;
 
 /** Whether the page of this copy may be read from this network now. Families behind one address do not share it. */
 export const mayVisit = async (copyId: string, address: string): Promise<boolean> =>

@@ -26,9 +26,8 @@ export function ownPath(next: string | null): string {
   return url.origin === 'http://here.invalid' && /^\/(?![/\\])/.test(path) ? path : '/';
 }
 
-/** The address at which a person sets a new password. */
-export const passwordLinkOf = (request: Request, key: string): string =>
-  `${baseOf(request)}/new-password/${key}`;
+/** The address at which a person who has forgotten the password asks for another one. */
+export const forgottenAt = (request: Request): string => `${baseOf(request)}/forgotten`;
 
 /** 192 random bits: the link alone lets somebody read and say how a line should be worded. */
 export const newReaderKey = (): string => randomBytes(24).toString('base64url');

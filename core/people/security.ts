@@ -6,7 +6,7 @@ export const SECURITY = {
   notAllowed: 'asked for a page that is not open to them',
   passwordChanged: 'changed their password',
   sessionsEnded: 'ended sign-ins in other browsers',
-  linkGiven: 'gave somebody a link for a new password',
+  linkGiven: 'let somebody set a new password',
   linkUsed: 'set a new password with a link',
   accessGiven: 'gave somebody access',
   accessEnded: 'ended somebody’s access',

@@ -260,6 +260,7 @@ export const FREE_OF_FAMILIES: readonly string[] = [
   'person.*',
   'membership.*',
   'session.*',
+  'password_ask.*',
   'password_link.*',
   'known_browser.*',
   'daily_job.*',

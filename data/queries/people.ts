@@ -10,7 +10,7 @@ import {
   type OneSchool,
   type SchoolHandle,
 } from '../db';
-import { knownBrowser, membership, passwordLink, person, school, session } from '../schema';
+import { knownBrowser, membership, passwordAsk, passwordLink, person, school, session } from '../schema';
 import { dropRehearsals } from './evenings';
 import { log, type Entry } from './changes';
 
@@ -72,6 +72,7 @@ async function leave(tx: Installation, from: OneSchool, id: string, by: string |
   const left = await tx.$count(membership, and(eq(membership.personId, id), eq(membership.active, true)));
   if (left === 0) {
     await tx.update(person).set({ active: false }).where(eq(person.id, id));
+    await tx.delete(passwordAsk).where(eq(passwordAsk.personId, id));
     await tx.delete(passwordLink).where(eq(passwordLink.personId, id));
     await tx.delete(knownBrowser).where(eq(knownBrowser.personId, id));
   }

@@ -2,7 +2,7 @@
 import { and, desc, eq, gt, lt, ne, sql } from 'drizzle-orm';
 import type { Role } from '~/core/people/role';
 import { installation, transaction, type Installation } from '../db';
-import { knownBrowser, membership, passwordLink, person, school, session } from '../schema';
+import { knownBrowser, membership, passwordAsk, passwordLink, person, school, session } from '../schema';
 import { logOfPerson } from './people';
 import { readUnder } from '../pools';
 import { schoolColumns, stampOfSchool, type School } from './schools';
@@ -30,6 +30,7 @@ async function passwordSet(
     .delete(session)
     .where(and(eq(session.personId, personId), keep ? ne(session.tokenHash, keep) : undefined));
   await tx.delete(passwordLink).where(eq(passwordLink.personId, personId));
+  await tx.delete(passwordAsk).where(eq(passwordAsk.personId, personId));
   await tx.delete(knownBrowser).where(eq(knownBrowser.personId, personId));
   const after = { password: 'another one' };
   await logOfPerson(tx, personId, { kind: 'did', after, personId: by });
@@ -40,15 +41,18 @@ async function passwordSet(
  * then. Whoever sets a password can sign in as that person, in every school of theirs: so a link is given only by a
  * coordinator of all of them, and to who coordinates a district by one who does too. False where it is not given.
  */
-export function addPasswordLink(given: {
-  schoolId: string;
-  keyHash: string;
-  personId: string;
-  expiresAt: Date;
-  createdBy: string;
-}): Promise<boolean> {
+export function addPasswordLink(
+  given: {
+    schoolId: string;
+    keyHash: string;
+    personId: string;
+    expiresAt: Date;
+    createdBy: string;
+  },
+  within = installation(),
+): Promise<boolean> {
   const { schoolId, ...input } = given;
-  return transaction(installation(), async (tx) => {
+  return transaction(within, async (tx) => {
     const [found] = await tx
       .select({ id: person.id })
       .from(person)
@@ -73,6 +77,43 @@ export function addPasswordLink(given: {
     const after = { link: 'a link for a new password was given' };
     await logOfPerson(tx, input.personId, { kind: 'did', after, personId: input.createdBy });
     return true;
+  });
+}
+
+/** A browser asks for a new password of a person; asks that are too old go. */
+export function askForPassword(ask: typeof passwordAsk.$inferInsert): Promise<void> {
+  return transaction(installation(), async (tx) => {
+    await tx.delete(passwordAsk).where(lt(passwordAsk.expiresAt, new Date()));
+    await tx.insert(passwordAsk).values(ask);
+  });
+}
+
+/**
+ * Lets the browser that asked under this number set a new password: its link is the key that only this browser has. Answers
+ * `number` where nobody asked for this person under it, `refused` where this coordinator may not (see addPasswordLink).
+ */
+export function letSetPassword(input: {
+  schoolId: string;
+  personId: string;
+  number: string;
+  expiresAt: Date;
+  createdBy: string;
+}): Promise<'allowed' | 'number' | 'refused'> {
+  const { number, ...given } = input;
+  const { personId } = given;
+  return transaction(installation(), async (tx) => {
+    const [ask] = await tx
+      .delete(passwordAsk)
+      .where(
+        and(
+          eq(passwordAsk.personId, personId),
+          eq(passwordAsk.number, number),
+          gt(passwordAsk.expiresAt, new Date()),
+        ),
+      )
+      .returning({ keyHash: passwordAsk.tokenHash });
+    if (!ask) return 'number';
+    return (await addPasswordLink({ ...given, ...ask }, tx)) ? 'allowed' : 'refused';
   });
 }
 

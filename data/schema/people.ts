@@ -2,6 +2,7 @@ import { sql } from 'drizzle-orm';
 import {
   bigint,
   boolean,
+  check,
   date,
   index,
   integer,
@@ -101,6 +102,23 @@ export const passwordLink = pgTable(
     createdBy: uuid().references(() => person.id),
   },
   (table) => [index('password_link_by_person').on(table.personId)],
+);
+
+/** A browser whose person asks for a new password; the number is what they tell a coordinator. */
+export const passwordAsk = pgTable(
+  'password_ask',
+  {
+    tokenHash: text().primaryKey(),
+    personId: uuid()
+      .notNull()
+      .references(() => person.id, { onDelete: 'cascade' }),
+    number: text().notNull(),
+    expiresAt: timestamp({ withTimezone: true }).notNull(),
+  },
+  (table) => [
+    index('password_ask_by_person').on(table.personId),
+    check('password_ask_number', sql`${table.number} ~ '^[0-9]{6}$'`),
+  ],
 );
 
 /** A browser in which somebody has signed in before: strangers who try passwords cannot lock it out. */

@@ -1,10 +1,11 @@
-/** Changing a password, and setting one with a link that a coordinator gave. */
-import { randomBytes } from 'node:crypto';
+/** Changing a password, and setting another one in the browser that asked for it, when a coordinator has let it. */
+import { randomBytes, randomInt } from 'node:crypto';
+import { createCookie } from 'react-router';
 import { checkForm, type FieldErrors } from '~/core/check/check';
 import { LINK_HOURS, newPasswordSchema } from '~/core/people/forms';
 import type { OneSchool } from '~/data/db';
-import { passwordHashOf } from '~/data/queries/people';
-import { addPasswordLink, setPassword } from '~/data/queries/sessions';
+import { findPersonByName, passwordHashOf } from '~/data/queries/people';
+import { askForPassword, letSetPassword, setPassword } from '~/data/queries/sessions';
 import { ownPasswordRight, tryOwnPassword } from '../limits';
 import { hashPassword, passwordFits } from './password';
 import { hashOf } from './session';
@@ -44,19 +45,52 @@ export async function changeOwnPassword(
   return {};
 }
 
-/** Makes a link with which a person sets a new password, once. Answers its key, or undefined for nobody. */
-export async function givePasswordLink(
-  at: OneSchool,
-  personId: string,
-  createdBy: string,
-): Promise<string | undefined> {
-  const key = randomBytes(24).toString('base64url');
-  const given = await addPasswordLink({
-    schoolId: at.schoolId,
-    keyHash: hashOf(key),
-    personId,
-    expiresAt: new Date(Date.now() + LINK_HOURS * 3_600_000),
-    createdBy,
+/** Which browser asks for a new password, and the number under which it does. Nobody else is told its key. */
+const asking = (secure: boolean) =>
+  createCookie(secure ? '__Host-fern-forgotten' : 'fern-forgotten', {
+    secure,
+    httpOnly: true,
+    sameSite: 'lax',
+    path: '/',
+    maxAge: LINK_HOURS * 3600,
   });
-  return given ? key : undefined;
+const cookieFor = (request: Request) => asking(new URL(request.url).protocol === 'https:');
+export interface Asked {
+  key: string;
+  number: string;
 }
+
+/** What this browser has asked for. */
+export async function askedHere(request: Request): Promise<Asked | undefined> {
+  const kept: unknown = await cookieFor(request).parse(request.headers.get('Cookie'));
+  const [, key, number] = /^([\w-]{32})\.(\d{6})$/.exec(typeof kept === 'string' ? kept : '') ?? [];
+  return key && number ? { key, number } : undefined;
+}
+
+/** Asks for a new password in this browser. A name that nobody has looks the same. Answers the cookie. */
+export async function askForNewPassword(request: Request, name: string): Promise<string> {
+  const key = randomBytes(24).toString('base64url');
+  const number = String(randomInt(100_000, 1_000_000));
+  const person = await findPersonByName(name);
+  if (person)
+    await askForPassword({
+      tokenHash: hashOf(key),
+      personId: person.id,
+      number,
+      expiresAt: new Date(Date.now() + LINK_HOURS * 3_600_000),
+    });
+  return cookieFor(request).serialize(`${key}.${number}`);
+}
+
+/** Lets the browser that asked under this number set a new password of this person. */
+export const letSetNewPassword = (
+  at: OneSchool,
+  { personId, number, by }: { personId: string; number: string; by: string },
+): Promise<'allowed' | 'number' | 'refused'> =>
+  letSetPassword({
+    schoolId: at.schoolId,
+    personId,
+    number,
+    expiresAt: new Date(Date.now() + LINK_HOURS * 3_600_000),
+    createdBy: by,
+  });

@@ -19,7 +19,15 @@ import { copiesNow } from '~/data/queries/desk';
 import { dayFacts } from '~/data/queries/day';
 import { deactivatePerson, createPerson } from '~/data/queries/people';
 import { setSchoolMark, schoolVersions } from '~/data/queries/schools';
-import { addPasswordLink, endSessions, findPasswordLink, listSessions } from '~/data/queries/sessions';
+import {
+  addPasswordLink,
+  askForPassword,
+  endSessions,
+  findPasswordLink,
+  letSetPassword,
+  listSessions,
+  spendPasswordLink,
+} from '~/data/queries/sessions';
 import { sound, soundPlan } from '~/data/queries/sound';
 import { lineChecks, saveLineWords } from '~/data/queries/words';
 import { isClosed } from '~/core/own/closed';
@@ -330,6 +338,35 @@ describe('signing in', () => {
     expect(await endSessions(reader.id, { id: list[0]!.id })).toBe(0);
     expect(await endSessions(helper.id, { id: list[0]!.id })).toBe(1);
     expect([await whoIs(asked(one)), await whoIs(asked(two))].filter(Boolean)).toHaveLength(1);
+  });
+
+  it('may be set anew by the browser whose number was told, once and while it holds', async () => {
+    const { helper, reader, coordinator } = world.people;
+    const soon = new Date(Date.now() + 9e6);
+    const ask = (tokenHash: string, number: string, expiresAt = soon, personId = helper.id) =>
+      askForPassword({ tokenHash, number, expiresAt, personId });
+    const say = (number: string, personId = helper.id) =>
+      letSetPassword({
+        schoolId: world.school.id,
+        personId,
+        number,
+        expiresAt: soon,
+        createdBy: coordinator.id,
+      });
+    await ask('old', '111111', new Date(Date.now() - 1));
+    await ask('mine', '222222');
+    await ask('theirs', '333333');
+    expect(await say('111111')).toBe('number');
+    expect(await say('222222', reader.id)).toBe('number');
+    expect(await say('222 22')).toBe('number');
+    const said = await Promise.all(['222222', '222222', '222222'].map((number) => say(number)));
+    expect(said.sort()).toEqual(['allowed', 'number', 'number']);
+    expect(await findPasswordLink('mine')).toMatchObject({ name: 'Helper' });
+    expect(await findPasswordLink('theirs')).toBeUndefined();
+    expect(await spendPasswordLink('mine', 'x')).toBe(helper.id);
+    // Once it is set, what others asked for is worth nothing.
+    expect(await say('333333')).toBe('number');
+    await expect(ask('odd', '12345x')).rejects.toThrow();
   });
 
   it('frees a name when an access ends, and links of the one who left are worth nothing', async () => {

@@ -47,6 +47,7 @@ describe('the rows of another school', () => {
     'district',
     'known_browser',
     'landed',
+    'password_ask',
     'password_link',
     'person',
     'rate_limit',

@@ -91,7 +91,7 @@ describe('what takes something away from others, or out of the school', () => {
     for (const [path, form] of [
       [`/lend/families/${family}`, { intent: 'forget' }],
       ['/lend/families/keeping', { intent: 'forget', family }],
-      ['/people', { intent: 'link', person: world.people.helper.id }],
+      ['/people', { intent: 'password', person: world.people.helper.id, number: '123456' }],
       ['/me', { intent: 'endOthers' }],
     ] as const) {
       const answer = await page.request.post(path, {

@@ -37,6 +37,7 @@ const ACCESS: Record<
   'routes/sent-before.ts': { read: PUBLIC, send: PUBLIC },
   'routes/people/confirm.tsx': { read: all, send: all },
   'routes/people/sign-out.ts': { read: PUBLIC, send: PUBLIC },
+  'routes/people/forgotten.tsx': { read: PUBLIC, send: PUBLIC },
   'routes/people/new-password.tsx': { read: PUBLIC, send: PUBLIC },
   'routes/people/me.tsx': { read: all, send: all },
   'routes/people/school.tsx': { read: one, send: one },

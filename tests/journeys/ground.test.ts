@@ -232,16 +232,42 @@ describe('one’s own sign-in', () => {
     expect([...complaints, ...stranger.complaints]).toEqual([]);
   });
 
-  it('is opened again with a link that a coordinator gives, once', async () => {
-    const coordinator = await visitor();
+  it('is set anew in the browser that asked for it, once a coordinator has heard its number', async () => {
+    const { page, complaints } = await visitor({ expected: /400|404/ });
+    await open(page, '/sign-in');
+    await page.getByRole('link', { name: 'Password forgotten?' }).click();
+    await page.getByRole('button', { name: 'Ask for a new password' }).click();
+    await page.getByText('Type the name with which you sign in.').waitFor();
+    await page.getByLabel('Your name, as you sign in').fill('Helper');
+    await page.keyboard.press('Enter');
+    await page.getByText('Tell a coordinator of your school this number').waitFor();
+    await expectAccessible(page);
+    const number = /\d{3} \d{3}/.exec(await page.locator('main').innerText())![0];
+    // A name that nobody has looks the same.
+    const stranger = await visitor();
+    await open(stranger.page, '/forgotten');
+    await stranger.page.getByLabel('Your name, as you sign in').fill('Nobody of that name');
+    await stranger.page.keyboard.press('Enter');
+    await stranger.page.getByText('Tell a coordinator of your school this number').waitFor();
+
+    const coordinator = await visitor({ expected: /409/ });
     await signIn(coordinator.page);
     await open(coordinator.page, '/people');
-    await coordinator.page.getByRole('button', { name: 'One-time link for Helper' }).click();
-    await coordinator.page.getByText('Give it to Helper in person').waitFor();
-    const link = (await coordinator.page.locator('code').innerText()).trim();
-    const { page, complaints } = await visitor({ expected: /400|404/ });
-    await page.goto(link);
-    await page.locator('html[data-ready]').waitFor();
+    const forgotten = coordinator.page.getByRole('region', { name: 'Somebody forgot the password' });
+    await forgotten.getByLabel('Who').selectOption('Helper');
+    const read = forgotten.getByLabel('The number they read');
+    await read.fill('100 000');
+    await read.press('Enter');
+    await coordinator.page.getByText('Nobody asked under this number').waitFor();
+    await expectAccessible(coordinator.page);
+    await read.fill(number);
+    await read.press('Enter');
+    await coordinator.page.getByText('Helper can go on now').waitFor();
+
+    await stranger.page.getByRole('link', { name: 'Go on' }).click();
+    await stranger.page.getByText('Tell a coordinator of your school this number').waitFor();
+    await page.getByRole('link', { name: 'Go on' }).click();
+    const link = page.url();
     await page.getByText('For Helper. This link works once.').waitFor();
     await page.getByLabel('New password').fill('too short');
     await page.getByLabel('The password again').fill('something else');
@@ -254,7 +280,7 @@ describe('one’s own sign-in', () => {
     await page.getByRole('heading', { name: /what there is to do, Helper/ }).waitFor();
     await page.goto(link);
     await page.getByText('It was used already, or it is too old.').waitFor();
-    expect([...complaints, ...coordinator.complaints]).toEqual([]);
+    expect([...complaints, ...coordinator.complaints, ...stranger.complaints]).toEqual([]);
   });
 });
 

@@ -233,7 +233,7 @@ describe('a school of the district', () => {
     ];
     let sent = 0;
     for (const path of paths.filter(
-      (one) => !/sign-out|sign-in|set-up|new-password|\.(json|pdf|svg|csv)/.test(one),
+      (one) => !/sign-out|sign-in|set-up|forgotten|new-password|\.(json|pdf|svg|csv)/.test(one),
     ))
       for (const intent of intents) {
         // As the pages send it themselves: the action alone, and nothing drawn.

@@ -117,7 +117,9 @@ export default function SignIn({ loaderData, actionData }: Route.ComponentProps)
           <Button type="submit" isPending={busy}>
             Sign in
           </Button>
-          <Faint>Password forgotten? A coordinator can give you a link for a new one, under People.</Faint>
+          <Faint>
+            <a href="/forgotten">Password forgotten?</a>
+          </Faint>
         </Stack>
       </Form>
     </Door>

@@ -2,7 +2,7 @@ import { data, redirect, useSearchParams } from 'react-router';
 import { Form } from '~/app/ui/sending';
 import { checkForm, type FieldErrors } from '~/core/check/check';
 import { visible } from '~/core/check/keepable';
-import { LINK_HOURS, personSchema } from '~/core/people/forms';
+import { personSchema } from '~/core/people/forms';
 import { ROLE_NAMES, ROLES } from '~/core/people/role';
 import { refusedBy } from '~/data/trouble';
 import {
@@ -16,8 +16,9 @@ import {
 import { changesOfAll, showTime } from '~/server/changes';
 import { byIntent } from '~/server/forms';
 import { isId } from '~/server/ids';
-import { passwordLinkOf } from '~/server/links';
-import { givePasswordLink } from '~/server/people/passwords';
+import { mayTryNumber } from '~/server/limits';
+import { forgottenAt } from '~/server/links';
+import { letSetNewPassword } from '~/server/people/passwords';
 import { hashPassword } from '~/server/people/password';
 import { weakness } from '~/server/people/weak';
 import { noteSecurity } from '~/server/people/security';
@@ -54,6 +55,7 @@ export async function loader({ request }: Route.LoaderArgs) {
     people: people.map((one) => ({ ...one, changes: changes.get(one.id)! })),
     sisters,
     proven,
+    forgottenAt: forgottenAt(request),
     unusual: unusual(day),
     events: events.map(({ hour, ...one }) => ({ ...one, hour: showTime(at, hour) })),
     ofDistrict,
@@ -73,25 +75,29 @@ export async function action({ request }: Route.ActionArgs) {
   const form = await request.formData();
   const name = visible(String(form.get('name') ?? '')).slice(0, 80);
   const id = form.get('person');
-  const refuse = (errors: FieldErrors, status: number) => data({ errors, name, link: undefined }, { status });
+  const refuse = (errors: FieldErrors, status: number) =>
+    data({ errors, name, of: undefined, allowed: undefined }, { status });
   return byIntent(form, {
-    link: async () => {
+    password: async () => {
       askAgain(request, person);
-      const key = isId(id) ? await givePasswordLink(at, id, me) : undefined;
-      if (!key)
-        return refuse(
-          {
-            end: 'This person gets no link from you: they have left, or sign in to another school as well. Who coordinates the district can give them one.',
-          },
+      const number = String(form.get('number') ?? '').replace(/\D/g, '');
+      const of = isId(id) ? id : undefined;
+      const tell = (problem: string, status: number, field = 'number') =>
+        data({ errors: { [field]: problem } as FieldErrors, name, of, allowed: undefined }, { status });
+      if (!of) return tell('Choose who it is.', 400, 'who');
+      if (number.length !== 6) return tell('The number has six digits.', 400);
+      if (!(await mayTryNumber(of))) return tell('Too many numbers. Please wait ten minutes.', 429);
+      const answer = await letSetNewPassword(at, { personId: of, number, by: me });
+      if (answer === 'number')
+        return tell('Nobody asked under this number for this person. Ask them to read it once more.', 409);
+      if (answer === 'refused')
+        return tell(
+          'You cannot do this for them: they have left, or sign in to another school as well. Who coordinates the district can.',
           409,
+          'who',
         );
       await noteSecurity(at, 'linkGiven', me);
-      // Told once: only its hash is kept.
-      return data({
-        errors: {} as FieldErrors,
-        name: '',
-        link: { id, address: passwordLinkOf(request, key) },
-      });
+      return data({ errors: {} as FieldErrors, name: '', of: undefined, allowed: of });
     },
     end: async () => {
       askAgain(request, person);
@@ -170,13 +176,10 @@ export default function People({ loaderData, actionData }: Route.ComponentProps)
             {errors.end}
           </Said>
         )}
-        {actionData?.link && (
-          <Said kind="done" word="A one-time link for a new password" live>
-            Give it to {loaderData.people.find((one) => one.id === actionData.link?.id)?.name} in person or by
-            a message only they read. It works once, within {LINK_HOURS} hours, and is shown only now:
-            <p style={{ overflowWrap: 'anywhere', userSelect: 'all' }}>
-              <code>{actionData.link.address}</code>
-            </p>
+        {actionData?.allowed && (
+          <Said kind="done" word="They may" live>
+            {loaderData.people.find((one) => one.id === actionData.allowed)?.name} can go on now, in the
+            browser in which they asked, and set a new password. Nobody else sees it.
           </Said>
         )}
         {!actionData && added && (
@@ -217,13 +220,6 @@ export default function People({ loaderData, actionData }: Route.ComponentProps)
               cell: (person) => (
                 <>
                   <Row $gap="0.5rem">
-                    <Form method="post">
-                      <input type="hidden" name="intent" value="link" />
-                      <input type="hidden" name="person" value={person.id} />
-                      <Button type="submit" quiet aria-label={`One-time link for ${person.name}`}>
-                        One-time link
-                      </Button>
-                    </Form>
                     <Form method="post">
                       <input type="hidden" name="intent" value="end" />
                       <input type="hidden" name="person" value={person.id} />
@@ -271,6 +267,38 @@ export default function People({ loaderData, actionData }: Route.ComponentProps)
                 Add this person
               </Button>
               <Faint>A helper builds, prints, lends and takes back. A fluent reader sees words only.</Faint>
+            </Stack>
+          </Form>
+        </Panel>
+        <Panel aria-labelledby="forgotten">
+          <Form method="post" key={`${actionData?.allowed ?? ''} allowed`}>
+            <input type="hidden" name="intent" value="password" />
+            <Stack>
+              <h2 id="forgotten">Somebody forgot the password</h2>
+              <Faint>
+                They open <span style={{ overflowWrap: 'anywhere' }}>{loaderData.forgottenAt}</span>, type
+                their name and read you a number. Be sure that it is them: in person, or by their voice.
+              </Faint>
+              <Pick
+                name="person"
+                label="Who"
+                options={[
+                  { value: '', label: 'Choose a person' },
+                  ...loaderData.people.map((one) => ({ value: one.id, label: one.name })),
+                ]}
+                defaultValue={actionData?.of ?? ''}
+                error={errors.who}
+              />
+              <TextBox
+                name="number"
+                label="The number they read"
+                autoComplete="off"
+                maxLength={12}
+                error={errors.number}
+              />
+              <Button type="submit" quiet isPending={busy}>
+                Let them set a new password
+              </Button>
             </Stack>
           </Form>
         </Panel>
