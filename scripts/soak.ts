@@ -30,19 +30,23 @@ const PAGES = [
 const residentMb = (pid: number): number =>
   Number(/VmRSS:\s+(\d+)/.exec(readFileSync(`/proc/${pid}/status`, 'utf8'))?.[1]) / 1024;
 
-/** Asks for pages without a pause, adds families now and then, and reads the page of a bag; `goOn` says until when. */
+/** Asks for pages without a pause, edits families now and then, and reads the page of a bag; `goOn` says until when. */
 async function work(field: Field, desk: Visitor, goOn: () => boolean, done: () => void): Promise<void> {
+  const { families, copies } = field.world;
   for (let i = 0; goOn(); i++) {
     await desk.get(PAGES[i % PAGES.length]!);
-    if (i % 5 === 0)
-      await desk.post('/lend/families/new', {
-        name: `Family ${i} ${Math.random()}`,
+    if (i % 5 === 0) {
+      const path = `/lend/families/${families[i % families.length]!.id}`;
+      const form = await desk.form(path, 'reach');
+      await desk.post(path, {
+        ...form,
+        name: `Family ${i % families.length}`,
         language: 'en',
-        reach: '',
+        reach: `${i}`,
         allergens: '',
       });
-    if (i % 3 === 0)
-      await field.stranger().get(`/p/${field.world.copies[i % field.world.copies.length]!.linkKey}?lang=es`);
+    }
+    if (i % 3 === 0) await field.stranger().get(`/p/${copies[i % copies.length]!.linkKey}?lang=es`);
     done();
   }
 }

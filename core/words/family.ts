@@ -88,6 +88,9 @@ export const FAMILY_WORDS = source('family', {
     'This page was opened when you had this basket before. Now another family has it, so there is nothing to answer here.',
   haveItNow: 'We have this basket now',
   'refuse.busy': 'Too many visits in a short time. Please wait a few minutes and try again.',
+  'refuse.number':
+    'This bag has been answered for on another phone already. To answer here too, type the number that the school gave with the bag; what you wrote stays here.',
+  haveNumber: 'We have the number',
   'refuse.unknown':
     'This link does not belong to a basket. Please scan the square on the label again, or ask at school.',
   'error.anew':

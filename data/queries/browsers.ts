@@ -1,4 +1,4 @@
-/** Browsers that may ask for a family, while it has a bag. */
+/** Browsers that may ask and answer for a family, while it has a bag. */
 import { randomInt } from 'node:crypto';
 import { and, eq, isNull, sql } from 'drizzle-orm';
 import { transaction, type SchoolHandle } from '../db';
@@ -13,13 +13,39 @@ export const newCode = (): string => String(randomInt(10_000, 100_000));
 export const isOpenedFor = async (at: SchoolHandle, loanId: string, tokenHash: string): Promise<boolean> =>
   (await at.$count(
     loanBrowser,
-    and(ours(at, loanBrowser), eq(loanBrowser.loanId, loanId), eq(loanBrowser.tokenHash, tokenHash)),
+    and(
+      ours(at, loanBrowser),
+      eq(loanBrowser.loanId, loanId),
+      eq(loanBrowser.tokenHash, tokenHash),
+      eq(loanBrowser.mayAsk, true),
+    ),
   )) > 0;
+
+/** Whether this browser may answer for a loan: the first that does so by the label, and those that were opened for it. */
+export const mayAnswerFrom = (at: SchoolHandle, loanId: string, tokenHash: string): Promise<boolean> =>
+  transaction(at, async (tx) => {
+    await tx
+      .insert(loanBrowser)
+      .values({ loanId, tokenHash, mayAsk: false, byLabel: true })
+      .onConflictDoNothing();
+    return (
+      (await tx.$count(
+        loanBrowser,
+        and(ours(tx, loanBrowser), eq(loanBrowser.loanId, loanId), eq(loanBrowser.tokenHash, tokenHash)),
+      )) > 0
+    );
+  });
 
 /** Opens a browser for a loan. False while nothing can be written: what only reads goes on. */
 export async function openBrowserFor(at: SchoolHandle, loanId: string, tokenHash: string): Promise<boolean> {
   try {
-    await at.insert(loanBrowser).values({ loanId, tokenHash }).onConflictDoNothing();
+    await at
+      .insert(loanBrowser)
+      .values({ loanId, tokenHash })
+      .onConflictDoUpdate({
+        target: [loanBrowser.schoolId, loanBrowser.tokenHash, loanBrowser.loanId],
+        set: { mayAsk: true },
+      });
     return true;
   } catch (error) {
     if (!onlyReads(error)) throw error;

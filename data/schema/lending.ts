@@ -136,10 +136,17 @@ export const loanBrowser = pgTable(
     schoolId: schoolId(),
     tokenHash: text().notNull(),
     loanId: uuid().notNull(),
+    /** Opened by its message or the number of the loan: it asks for the family. */
+    mayAsk: boolean().notNull().default(true),
+    /** It was the first to answer by the label, which no other browser does without being opened. */
+    byLabel: boolean().notNull().default(false),
     createdAt: timestamp({ withTimezone: true }).notNull().defaultNow(),
   },
   (table) => [
     primaryKey({ columns: [table.schoolId, table.tokenHash, table.loanId] }),
+    uniqueIndex('one_browser_by_label')
+      .on(table.schoolId, table.loanId)
+      .where(sql`${table.byLabel}`),
     ofSameSchool('browser_of_loan', table, table.loanId, loan).onDelete('cascade'),
     index('browser_by_loan').on(table.schoolId, table.loanId),
   ],

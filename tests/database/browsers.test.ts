@@ -3,7 +3,7 @@ import { forgetCodeTries, mayTryCode } from '~/server/limits';
 import { afterAll, beforeEach, describe, expect, it } from 'vitest';
 import { daysAfter } from '~/core/lending/due';
 import { closeDatabase } from '~/data/pools';
-import { isOpenedFor, openBrowserFor, openWithCode, renewCode } from '~/data/queries/browsers';
+import { isOpenedFor, mayAnswerFrom, openBrowserFor, openWithCode, renewCode } from '~/data/queries/browsers';
 import { findLoan } from '~/data/queries/lending';
 import { takeBack } from '~/data/queries/returns';
 import { today as todayAt } from '~/server/today';
@@ -83,5 +83,36 @@ describe('the number of a loan', () => {
     expect(await mayTryCode(loanId)).toBe(true);
     // Nobody makes room for tries at a loan that is not theirs.
     expect(await renewCode(world.at, crypto.randomUUID())).toBe(false);
+  });
+});
+
+describe('the label', () => {
+  const answering = (hash: string): Promise<boolean> => mayAnswerFrom(world.at, loanId, hash);
+  it('lets one browser answer, whichever comes first, and asks nothing for the family', async () => {
+    const hashes = ['a', 'b', 'c', 'd'];
+    const may = await Promise.all(hashes.map(answering));
+    expect(may.filter(Boolean)).toHaveLength(1);
+    expect(await Promise.all(hashes.map(answering))).toEqual(may);
+    expect(await Promise.all(hashes.map((hash) => isOpenedFor(world.at, loanId, hash)))).toEqual(
+      hashes.map(() => false),
+    );
+  });
+  it('leaves the way open for browsers that were opened, before and after', async () => {
+    await openBrowserFor(world.at, loanId, 'opened');
+    expect(await answering('opened')).toBe(true);
+    // Whoever was opened has not taken the place of the label.
+    expect(await answering('first')).toBe(true);
+    expect(await answering('second')).toBe(false);
+    expect(await openWithCode(world.at, loanId, await code(), 'second')).toBe(true);
+    expect([await answering('second'), await isOpenedFor(world.at, loanId, 'second')]).toEqual([true, true]);
+    // The first one opens too, and still nobody else answers by the label.
+    await openBrowserFor(world.at, loanId, 'first');
+    expect([await answering('third'), await isOpenedFor(world.at, loanId, 'first')]).toEqual([false, true]);
+  });
+  it('begins anew with the next loan', async () => {
+    expect(await answering('a')).toBe(true);
+    const day = todayAt(world.at);
+    const next = await lendOut(world, { copy: 1, family: 2, lentOn: day, dueOn: daysAfter(day, 5) });
+    expect(await mayAnswerFrom(world.at, next, 'b')).toBe(true);
   });
 });

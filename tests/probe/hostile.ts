@@ -165,6 +165,9 @@ export async function hostileFiles(field: Field, size: number): Promise<Row> {
   const [copy] = world.copies;
   const loan = await lendOut(world, { lentOn: today(world.at), dueOn: today(world.at) });
   const answer = `/p/${copy!.linkKey}/answer`;
+  // A family's phone, which has opened the page before.
+  const phone = field.stranger();
+  await phone.get(answer);
   const places: { path: string; body: () => Buffer; signedIn: boolean }[] = [
     ...CALENDARS.map((make) => ({
       path: '/lend/calendar',
@@ -225,7 +228,7 @@ export async function hostileFiles(field: Field, size: number): Promise<Row> {
       headers: {
         Origin: visitor.address,
         'Content-Type': `multipart/form-data; boundary=${BOUNDARY}`,
-        ...(signedIn ? { Cookie: visitor.cookie } : {}),
+        Cookie: (signedIn ? visitor : phone).cookie,
       },
       body: body(),
     });

@@ -7,7 +7,15 @@ import type { Field, Row } from './field';
 import type { Fields, Visitor } from './visitor';
 
 /** These change with every request, whatever it does. */
-const BESIDE = ['sent_form', 'landed', 'rate_limit', 'session', 'known_browser', 'family_look'];
+const BESIDE = [
+  'sent_form',
+  'landed',
+  'rate_limit',
+  'session',
+  'known_browser',
+  'family_look',
+  'loan_browser',
+];
 
 /** How many rows each table has. */
 async function rowsNow(): Promise<Record<string, number>> {

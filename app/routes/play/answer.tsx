@@ -11,13 +11,14 @@ import type { FamilyMessage } from '~/core/words/family';
 import { findFamily } from '~/data/queries/families';
 import { findLoan } from '~/data/queries/lending';
 import { answerSentAs } from '~/data/queries/listening';
+import { mayAnswerFrom } from '~/data/queries/browsers';
 import { addPicture } from '~/data/queries/pictures';
 import { mayAnswerInAll, mayAnswerNow } from '~/server/limits';
 import { noteSecurity } from '~/server/people/security';
 import { isId } from '~/server/ids';
 import { keepAnswer } from '~/server/listening/keep';
 import { MOST_PICTURE_BYTES, pictureGoesOn, pictureIn } from '~/server/listening/pictures';
-import { familyPage, mayStillAnswer, shownOf, type FamilyPage } from '~/server/play';
+import { familyPage, mayStillAnswer, openFor, shownOf, type FamilyPage } from '~/server/play';
 import type { PageHandle } from '~/app/root';
 import { FamilyForm, FamilyFrame, FamilyMore, FamilyNote, FamilySend, familyWords } from './FamilyPage';
 import type { Route } from './+types/answer';
@@ -83,6 +84,9 @@ export async function loader({ request, params, context }: Route.LoaderArgs) {
       },
       { status: 403, headers },
     );
+  // Who answers is known before: what is sent twice for want of a network comes from one browser.
+  const browser = await openFor(request, params.linkKey, () => Promise.resolve(true));
+  headers.append('Set-Cookie', browser!);
   return data(
     {
       state: 'open' as const,
@@ -125,6 +129,8 @@ export async function action({ request, params, context }: Route.ActionArgs) {
   const loanId = form.get('loan');
   if (!isId(loanId)) return refuse('error.anew', 400);
   if (!(await mayStillAnswer(page.at, page.copy.id, loanId))) return refuse('refuse.notOut', 403);
+  const browser = await openFor(request, params.linkKey, (hash) => mayAnswerFrom(page.at, loanId, hash));
+  if (!browser) return refuse('refuse.number', 403);
   if (!(await mayAnswerNow(loanId))) return refuse('refuse.busy', 429);
   if (!(await mayAnswerInAll(loanId))) {
     await noteSecurity(page.at, 'totalReached', null);
@@ -163,7 +169,9 @@ export async function action({ request, params, context }: Route.ActionArgs) {
       });
     else if (!(await answerSentAs(page.at, result.sendKey))) return refuse('refuse.notOut', 403);
   }
-  throw redirect(`/p/${params.linkKey}/answer?lang=${page.language}&sent=1`);
+  throw redirect(`/p/${params.linkKey}/answer?lang=${page.language}&sent=1`, {
+    headers: { 'Set-Cookie': browser },
+  });
 }
 
 const Back = styled.p`
@@ -300,6 +308,11 @@ function Questions({ words, action, path, loanId, games, pictures, top, kept, fi
     >
       <input type="hidden" name="loan" value={first('loan') || loanId} />
       {top && <FamilyNote>{words(top)}</FamilyNote>}
+      {top === 'refuse.number' && (
+        <p>
+          <a href={`${path}/next`}>{words('haveNumber')}</a>
+        </p>
+      )}
       {games.map(({ name, steps }, i) => {
         const of = (field: string): string => gameField(i, field);
         const extra = ['child', 'times', 'how', 'childSaid', 'changed', 'unclear'].map(of);

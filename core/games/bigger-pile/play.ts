@@ -22,10 +22,13 @@ export function* roundsOfPlay(params: PileParams, random: Random): Generator<Rou
 }
 
 function round(op: PileParams['op'], players: readonly number[], turned: readonly number[][]): Round {
-  const answers = turned.map(([a, b]) => answer(op, a!, b ?? 0));
-  const largest = Math.max(...answers);
-  const best = answers.indexOf(largest);
-  return { turned, answer: largest, player: players[best]!, tie: answers.lastIndexOf(largest) !== best };
+  let [largest, best, tie] = [-1, 0, false];
+  for (let i = 0; i < turned.length; i++) {
+    const now = answer(op, turned[i]![0]!, turned[i]![1] ?? 0);
+    if (now > largest) [largest, best, tie] = [now, i, false];
+    else if (now === largest) tie = true;
+  }
+  return { turned, answer: largest, player: players[best]!, tie };
 }
 
 function* onceThrough(params: PileParams, random: Random): Generator<Round, boolean> {
@@ -41,6 +44,9 @@ function* onceThrough(params: PileParams, random: Random): Generator<Round, bool
   return true;
 }
 
+const take = (hand: number[], each: number): number[] =>
+  each === 1 ? [hand.shift()!] : [hand.shift()!, hand.shift()!];
+
 /** Taken cards go under the pile of who took them. Who cannot turn any more is done; a card left over goes along. */
 function* untilAll(params: PileParams, random: Random): Generator<Round, boolean> {
   const { op, ties, players } = params;
@@ -49,15 +55,16 @@ function* untilAll(params: PileParams, random: Random): Generator<Round, boolean
   shuffled(numbers(params), random).forEach((card, i) => hands[i % players]!.push(card));
   let middle: number[] = [];
   for (let i = 0; i < MOST_ROUNDS; i++) {
-    const playing = hands.flatMap((hand, player) => (hand.length >= each ? [player] : []));
+    const playing: number[] = [];
+    hands.forEach((hand, player) => hand.length >= each && playing.push(player));
     if (playing.length < 2) return true;
     for (const hand of hands) if (hand.length < each) middle.push(...hand.splice(0));
-    const turned = playing.map((player) => hands[player]!.splice(0, each));
+    const turned = playing.map((player) => take(hands[player]!, each));
     const now = round(op, playing, turned);
     yield now;
     if (now.tie && ties === 'keepOwn') playing.forEach((player, k) => hands[player]!.push(...turned[k]!));
     else {
-      middle.push(...turned.flat());
+      for (const cards of turned) middle.push(...cards);
       if (now.tie) continue;
       // In any order, as they are swept up: else two piles could turn the same cards for ever.
       hands[now.player]!.push(...shuffled(middle, random));

@@ -182,6 +182,8 @@ export function reckon(params: PileParams, effort: Effort): Answers {
   };
 }
 
+/** More than the largest number on a card. */
+const NUMBERS = 100;
 /** So many of the games have to end, so that one can say by when. */
 const MOST = 0.9;
 /** So many rounds are more than an evening has. */
@@ -189,23 +191,23 @@ const LONG = 60;
 
 /** Plays until one has all cards: how long they are, and what is met in them. */
 function untilAll(params: PileParams, effort: Effort) {
-  const met = new Map<string, Practised>();
   const { op } = params;
+  /** How often the smaller number met the larger one, in the order in which they met first. */
+  const met = new Map<number, number>();
   const meet = (a: number, b: number, meetings: number): void => {
-    const key = `${Math.min(a, b)} ${Math.max(a, b)}`;
-    const before = met.get(key)?.meetings ?? 0;
-    met.set(key, { fact: factOf(op, Math.min(a, b), Math.max(a, b)), meetings: before + meetings });
+    const key = a < b ? a * NUMBERS + b : b * NUMBERS + a;
+    met.set(key, (met.get(key) ?? 0) + meetings);
   };
   const simulated = simulatePlays(function* (random) {
     const played = roundsOfPlay(params, random);
     for (let next = played.next(); ; next = played.next()) {
       if (next.done) return { ended: Number(next.value) };
       const { turned } = next.value;
-      if (op === 'compare')
-        turned.forEach(([a], i) =>
-          turned.slice(0, i).forEach(([b]) => meet(a!, b!, 1 / (turned.length - 1))),
-        );
-      else for (const [a, b] of turned) meet(a!, b!, 1);
+      for (let i = 0; i < turned.length; i++) {
+        const [a, b] = turned[i]!;
+        if (op !== 'compare') meet(a!, b!, 1);
+        else for (let k = 0; k < i; k++) meet(a!, turned[k]![0]!, 1 / (turned.length - 1));
+      }
       yield;
     }
   }, effort);
@@ -214,7 +216,10 @@ function untilAll(params: PileParams, effort: Effort) {
   return {
     simulated,
     ended,
-    practice: [...met.values()].map((one) => ({ ...one, meetings: one.meetings / plays })),
+    practice: [...met].map(([key, meetings]) => ({
+      fact: factOf(op, Math.floor(key / NUMBERS), key % NUMBERS),
+      meetings: meetings / plays,
+    })),
     figures: [
       ...simulatedFigure(
         'rounds.mean',

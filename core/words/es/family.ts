@@ -90,6 +90,9 @@ export const family: Messages = {
     'Esta página se abrió cuando ustedes tenían esta canasta. Ahora la tiene otra familia, así que aquí no hay nada que contestar.',
   haveItNow: 'Ahora tenemos esta canasta',
   'refuse.busy': 'Demasiadas visitas en poco tiempo. Por favor, esperen unos minutos e inténtenlo de nuevo.',
+  'refuse.number':
+    'Ya se contestó por esta bolsa desde otro teléfono. Para contestar también aquí, escriban el número que la escuela les dio con la bolsa; lo que escribieron se queda aquí.',
+  haveNumber: 'Tenemos el número',
   'refuse.unknown':
     'Este enlace no es de ninguna canasta. Por favor, escaneen otra vez el cuadro de la etiqueta o pregunten en la escuela.',
   'error.anew':

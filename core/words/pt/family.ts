@@ -90,6 +90,9 @@ export const family: Messages = {
     'Esta página foi aberta quando vocês estavam com esta sacola. Agora ela está com outra família, então não há o que responder aqui.',
   haveItNow: 'Esta sacola está com a gente agora',
   'refuse.busy': 'Muitas visitas em pouco tempo. Esperem alguns minutos e tentem de novo.',
+  'refuse.number':
+    'Já responderam por esta sacola em outro celular. Para responder aqui também, escrevam o número que a escola lhes deu com a sacola; o que vocês escreveram continua aqui.',
+  haveNumber: 'Temos o número',
   'refuse.unknown':
     'Este endereço não é de nenhuma sacola. Leiam de novo o quadrado da etiqueta, ou perguntem na escola.',
   'error.anew':

@@ -83,6 +83,9 @@ export const family: Messages = {
     'Trang này được mở khi gia đình mượn túi lần trước. Nay túi đang ở nhà khác nên không có gì cần trả lời ở đây.',
   haveItNow: 'Túi này đang ở nhà chúng tôi',
   'refuse.busy': 'Có quá nhiều lượt mở trong thời gian ngắn. Xin chờ vài phút rồi thử lại.',
+  'refuse.number':
+    'Đã có câu trả lời cho túi này từ một điện thoại khác. Để trả lời ở đây nữa, hãy gõ số mà trường đã đưa cùng với túi; những gì đã viết vẫn còn ở đây.',
+  haveNumber: 'Chúng tôi có số',
   'refuse.unknown': 'Đường dẫn này không thuộc túi nào. Xin quét lại ô trên nhãn, hoặc hỏi nhà trường.',
   'error.anew':
     'Câu trả lời chưa được gửi. Xin mở lại trang này và gửi lần nữa; những gì đã viết vẫn còn ở đây.',
