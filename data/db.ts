@@ -289,7 +289,7 @@ const pooled = <S extends Scope>(scope: S): Queryable & S => {
     const key = `${scope.schoolId} ${text}\n${JSON.stringify(values ?? asked[1])}`;
     const stamp = request.stamps.get(scope.schoolId);
     const before = request.told.get(key);
-    const answer = before ?? (stamp && isSettled(text) ? underStamp(`${stamp} ${key}`, anew) : anew());
+    const answer = before ?? (stamp && isSettled(text) ? underStamp(stamp, key, anew) : anew());
     if (!before) request.told.set(key, answer);
     return ownRows((await answer) as { rows: unknown[] });
   });

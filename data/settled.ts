@@ -60,12 +60,15 @@ export const unsettles = (text: string): boolean => CHANGES.test(text);
 
 interface Answer {
   rows: unknown[];
+  rowCount?: number | null;
 }
 
-/** So much of it is kept, counted in signs. */
+/** So much of it is kept, counted in signs; an answer without rows takes its place too. */
 const MOST = 48_000_000;
 const MOST_OF_ONE = 2_000_000;
-const answers = new LRUCache<string, Answer>({ maxSize: MOST, ttl: 3_600_000 });
+const LEAST = 500;
+/** The last answer to each question, and the stamp under which it is true: what was true before is of no use any more. */
+const answers = new LRUCache<string, { stamp: string; answer: Answer }>({ maxSize: MOST, ttl: 3_600_000 });
 
 /** Nobody changes what others are given as well. */
 function frozen<T>(value: T): T {
@@ -82,17 +85,19 @@ export const ownRows = <T extends Answer>(answer: T): T => ({
   rows: answer.rows.map((row) => (Array.isArray(row) ? [...(row as unknown[])] : { ...(row as object) })),
 });
 
-/** What a query of a school finds; what was found under its stamp before (`key` names both) is not asked for again. */
-export async function underStamp(key: string, look: () => Promise<unknown>): Promise<unknown> {
+/** What a query of a school finds (`key` names both); what was found under its stamp before is not asked for again. */
+export async function underStamp(stamp: string, key: string, look: () => Promise<unknown>): Promise<unknown> {
   const before = answers.get(key);
-  if (before) return before;
-  const answer = (await look()) as Answer;
+  if (before?.stamp === stamp) return before.answer;
+  const { rows, rowCount } = (await look()) as Answer;
+  // What the driver says of the columns is not kept.
+  const answer: Answer = { rows, rowCount };
   // Sounds and pictures are too large to be kept.
-  if (answer.rows.some((row) => Object.values(row as object).some(ArrayBuffer.isView))) return answer;
-  const size = JSON.stringify(answer.rows).length + key.length;
+  if (rows.some((row) => Object.values(row as object).some(ArrayBuffer.isView))) return answer;
+  const size = JSON.stringify(rows).length + key.length + LEAST;
   if (size <= MOST_OF_ONE) {
-    answer.rows.forEach((row) => Object.values(row as object).forEach(frozen));
-    answers.set(key, answer, { size });
+    rows.forEach((row) => Object.values(row as object).forEach(frozen));
+    answers.set(key, { stamp, answer }, { size });
   }
   return answer;
 }

@@ -17,6 +17,7 @@ import {
   hold,
   loan,
   message,
+  printJob,
   promise,
   round,
   tableDevice,
@@ -63,6 +64,11 @@ export const ERASURES: readonly Erasure[] = [
         .update(tableDevice)
         .set({ familyId: null, familyAt: null })
         .where(and(ours(tx, tableDevice), eq(tableDevice.familyId, id))),
+  },
+  {
+    // Lists of families that were drawn for paper, whether or not this one is on them.
+    of: ['print_job.task', 'print_job.pdf'],
+    erase: (tx) => tx.delete(printJob).where(and(ours(tx, printJob), printJob.namesFamilies)),
   },
   {
     of: ['work_picture.image'],
@@ -270,7 +276,10 @@ export const FREE_OF_FAMILIES: readonly string[] = [
   'settled_change.*',
   'table_device.*',
   'security_event.*',
-  'print_job.*',
+  'print_job.query',
+  'print_job.title',
+  'print_job.state',
+  'print_job.problem',
   'round.name',
   'round.state',
   'district.*',

@@ -21,6 +21,8 @@ export async function addPrintJob(
   input: {
     query: string;
     title: string;
+    /** A list of families: it goes when one of them is forgotten. */
+    namesFamilies?: boolean;
     createdBy: string;
     task: unknown;
   },

@@ -1,4 +1,5 @@
 import {
+  boolean,
   customType,
   index,
   integer,
@@ -25,6 +26,8 @@ export const printJob = pgTable(
     id: uuid().notNull().defaultRandom(),
     query: text().notNull(),
     title: text().notNull(),
+    /** A list of families, and not a pack. */
+    namesFamilies: boolean().notNull().default(false),
     /** What is drawn, as plain data: any server can begin it, or begin it again. */
     task: jsonb(),
     state: text({ enum: STATES }).notNull().default('drawing'),

@@ -16,7 +16,7 @@ import { isId } from '../ids';
 import { beginEvenings } from '../lending/jobs';
 import { log } from '../log';
 import { notFound } from '../refusals';
-import { drawn } from '../threads';
+import { drawn, type PaperTask } from '../threads';
 import type { Task } from './task';
 
 /** The database is told no more often than this. */
@@ -41,13 +41,19 @@ let later: NodeJS.Timeout | undefined;
 /** Begins to draw, and answers with the id of the job at once. The same order sent again while it is drawn is one job. */
 export async function startJob(
   at: SchoolHandle,
-  task: Task,
+  task: Task | PaperTask,
   query: string,
   createdBy: string,
 ): Promise<string> {
   const same = await sameJobDrawing(at, createdBy, query);
   if (same) return same;
-  const id = await addPrintJob(at, { query, title: task.about.title, createdBy, task });
+  const id = await addPrintJob(at, {
+    query,
+    title: task.about.title,
+    namesFamilies: !('packs' in task),
+    createdBy,
+    task,
+  });
   await enqueue(at, id);
   return id;
 }
@@ -100,7 +106,7 @@ export async function endDrawing(): Promise<void> {
 
 async function run({ id, school }: QueuedRow): Promise<void> {
   const at = atSchool(school);
-  const task = (await beginPrintJob(at, id)) as Task | undefined;
+  const task = (await beginPrintJob(at, id)) as Task | PaperTask | undefined;
   if (!task) return;
   // The day was text on its way through the database.
   task.about.madeOn = new Date(task.about.madeOn);

@@ -150,6 +150,7 @@ export const reckoningOf = rememberedBy<
 >((asked) => reckon('reckoning', asked), 64);
 
 /** Draws a paper from a list, one of two at a time; undefined where there is nothing on it. */
+export type { PaperTask };
 export const paperDrawn = <K extends PaperName>(task: PaperTask<K>): Promise<Uint8Array | undefined> =>
   pool('draw').run(task, { name: 'paper', signal: AbortSignal.timeout(LONGEST_PAPER_MS) }) as Promise<
     Uint8Array | undefined
@@ -160,7 +161,7 @@ export const warmUp = (): void => void pool('draw');
 
 /** Draws a task. `progress` may answer false: then the thread is ended and the promise gives undefined. Throws what broke it. */
 export async function drawn(
-  task: Task,
+  task: Task | PaperTask,
   progress: (done: number, pages: number) => Promise<boolean> | boolean = () => true,
 ): Promise<Drawn | undefined> {
   const { port1, port2 } = new MessageChannel();

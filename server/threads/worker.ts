@@ -30,7 +30,7 @@ import { centsOf, printCost, workOf, type Printing } from '~/core/pack/cost';
 import { USUAL_LOANS } from '~/core/pack/order';
 import { packOf, type PackOrder, type PieceChoice } from '~/core/pack/pack';
 import type { RunPlan } from '~/core/kits/run-plan';
-import { CannotPrint, forTwoSides, type Paper } from '~/core/paper/sheet';
+import { CannotPrint, forTwoSides, type Paper, type Sheet } from '~/core/paper/sheet';
 import { measure } from '../print/fonts';
 import { sheetsOfPaper, type PaperName, type PaperOf } from '../print/papers';
 import { pdfOf, type PdfAbout } from '../print/pdf';
@@ -94,9 +94,9 @@ export type Drawn =
   | { kind: 'problem'; sentence: string };
 
 /** Draws a PDF, and tells through the port how many of how many pages are drawn. */
-export async function draw({ task, port }: { task: Task; port: MessagePort }): Promise<Drawn> {
+export async function draw({ task, port }: { task: Task | PaperTask; port: MessagePort }): Promise<Drawn> {
   try {
-    const pages = sheetsOf(task);
+    const pages = 'packs' in task ? sheetsOf(task) : sheetsOn(task);
     const tell = (done: number): void => port.postMessage({ done, pages: pages.length });
     tell(0);
     const pdf = await pdfOf(pages, task.about, tell);
@@ -117,10 +117,12 @@ export interface PaperTask<K extends PaperName = PaperName> {
   about: PdfAbout;
 }
 /** A paper that is drawn at once; undefined where there is nothing on it. */
-export async function paper({ name, given, paper: on, about }: PaperTask): Promise<Uint8Array | undefined> {
-  const sheets = sheetsOfPaper(name, given, { paper: on, measure, school: about.author });
-  return sheets.length ? pdfOf(sheets, about) : undefined;
+export async function paper(task: PaperTask): Promise<Uint8Array | undefined> {
+  const sheets = sheetsOn(task);
+  return sheets.length ? pdfOf(sheets, task.about) : undefined;
 }
+const sheetsOn = ({ name, given, paper: on, about }: PaperTask): Sheet[] =>
+  sheetsOfPaper(name, given, { paper: on, measure, school: about.author });
 
 export const preview = (asked: Asked): Preview => layOut(asked);
 /** A hand-out, that tells through the port which of its steps it has come to. */

@@ -1,14 +1,15 @@
 import { randomCard } from '~/core/lending/card';
 import { giveCards, listFamilies } from '~/data/queries/families';
 import { isId } from '~/server/ids';
-import { paperResponse } from '~/server/lending/papers';
+import { listResponse } from '~/server/lending/papers';
 import { requireRole } from '~/server/people/session';
 import { secureRandom } from '~/server/random';
 import type { Route } from './+types/cards-pdf';
 
 /** The cards of all families, of a class, or of one; families without a card get one. */
 export async function loader({ request }: Route.LoaderArgs) {
-  const { at, school } = await requireRole(request, 'coordinator');
+  const person = await requireRole(request, 'coordinator');
+  const { at } = person;
   const search = new URL(request.url).searchParams;
   await giveCards(at, () => randomCard(secureRandom));
   const [id, group] = [search.get('family'), search.get('class')];
@@ -18,5 +19,11 @@ export async function loader({ request }: Route.LoaderArgs) {
   const cards = families
     .map(({ card, name, group }) => ({ card: card!, family: name, group }))
     .sort((a, b) => a.group.localeCompare(b.group, 'en', { numeric: true }));
-  return paperResponse(school, { title: 'Family cards', file: 'family-cards' }, 'cards', cards);
+  const about = {
+    title: 'Family cards',
+    file: 'family-cards',
+    lines: cards.length,
+    address: request.url,
+  };
+  return listResponse(at, person, about, 'cards', cards);
 }

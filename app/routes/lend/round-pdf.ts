@@ -2,7 +2,7 @@ import { showDay } from '~/core/lending/due';
 import { aboutLanguage } from '~/core/words/languages';
 import { findRound, promisesOf } from '~/data/queries/rounds';
 import { isId } from '~/server/ids';
-import { paperResponse } from '~/server/lending/papers';
+import { listResponse } from '~/server/lending/papers';
 import { requireRole } from '~/server/people/session';
 import { notFound } from '~/server/refusals';
 import type { Route } from './+types/round-pdf';
@@ -14,7 +14,8 @@ const PAPERS = {
 
 /** The list of a hand-out, class by class, or a sticker for each of its bags. */
 export async function loader({ request, params }: Route.LoaderArgs) {
-  const { at, school } = await requireRole(request, 'coordinator', 'helper');
+  const person = await requireRole(request, 'coordinator', 'helper');
+  const { at } = person;
   const paper = Object.hasOwn(PAPERS, params.paper) ? PAPERS[params.paper as keyof typeof PAPERS] : undefined;
   const round = paper && isId(params.roundId) ? await findRound(at, params.roundId) : undefined;
   if (!paper || !round) throw notFound('This paper');
@@ -24,5 +25,6 @@ export async function loader({ request, params }: Route.LoaderArgs) {
     language: aboutLanguage(language).name,
     kit: kitName,
   }));
-  return paperResponse(school, paper, paper.name, promises, showDay(round.onDay));
+  const about = { ...paper, lines: promises.length, address: request.url };
+  return listResponse(at, person, about, paper.name, promises, showDay(round.onDay));
 }

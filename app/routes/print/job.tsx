@@ -19,13 +19,20 @@ import type { Route } from './+types/job';
 
 export const meta: Route.MetaFunction = () => [{ title: 'A pack as PDF · Fern Basket' }];
 
+/** The page where it was asked for: that of the list, or the order of a pack. */
+const placeOf = (query: string): string =>
+  new URLSearchParams(query)
+    .get('of')
+    ?.split('?')[0]!
+    .replace(/\/[^/]+$/, '') ?? `/print?${query}`;
+
 export async function loader({ request, params }: Route.LoaderArgs) {
   const { at } = await requireRole(request, 'coordinator', 'helper');
   const { id, query, title, state, pagesDone, pages, problem } = await requireJob(at, params.jobId);
   const search = new URLSearchParams(query);
   return {
     id,
-    query,
+    back: placeOf(query),
     title,
     state,
     pagesDone,
@@ -43,7 +50,7 @@ export async function action({ request, params }: Route.ActionArgs) {
   return byIntent(form, {
     stop: async () => {
       await tellPrintJob(at, job.id, { state: 'stopped' });
-      throw redirect(`/print?${job.query}`);
+      throw redirect(placeOf(job.query));
     },
     printed: async () => {
       const order = new URLSearchParams(job.query);
@@ -92,7 +99,7 @@ function useProgressOf(id: string, first: JobProgress): JobProgress {
 }
 
 export default function Job({ loaderData }: Route.ComponentProps) {
-  const { id, query, title, state, problem, copies } = loaderData;
+  const { id, back, title, state, problem, copies } = loaderData;
   const busy = useSending();
   const drawing = state === 'drawing';
   const { pagesDone, pages } = useProgressOf(id, loaderData);
@@ -150,7 +157,7 @@ export default function Job({ loaderData }: Route.ComponentProps) {
           </Said>
         )}
         <Row>
-          <ButtonLink href={`/print?${query}`} quiet>
+          <ButtonLink href={back} quiet>
             Back to what is printed
           </ButtonLink>
         </Row>

@@ -1,0 +1,1 @@
+ALTER TABLE "print_job" ADD COLUMN "names_families" boolean DEFAULT false NOT NULL;
