@@ -7,4 +7,6 @@ CREATE TABLE "password_ask" (
 );
 --> statement-breakpoint
 ALTER TABLE "password_ask" ADD CONSTRAINT "password_ask_person_id_person_id_fk" FOREIGN KEY ("person_id") REFERENCES "public"."person"("id") ON DELETE cascade ON UPDATE no action;--> statement-breakpoint
-CREATE INDEX "password_ask_by_person" ON "password_ask" USING btree ("person_id");
+CREATE INDEX "password_ask_by_person" ON "password_ask" USING btree ("person_id");--> statement-breakpoint
+ALTER TABLE "password_ask" ENABLE ROW LEVEL SECURITY;--> statement-breakpoint
+CREATE POLICY "of_no_school" ON "password_ask" USING (public.school_now() IS NULL);

@@ -15,6 +15,8 @@ import { schoolMark, schoolPrinting, setSchoolMark, setSchoolPrinting } from '~/
 import { silent } from '~/core/listening/answer';
 import { addAnswer } from '~/data/queries/listening';
 import { lastLoanOf, lend } from '~/data/queries/lending';
+import { forgetFamily } from '~/data/queries/families';
+import { listResponse } from '~/server/lending/papers';
 import { beginDrawing, endDrawing, requireJob, startJob } from '~/server/print/jobs';
 import { drawn } from '~/server/threads';
 import { MAX_MARK_BYTES, readMark } from '~/server/print/mark';
@@ -223,6 +225,50 @@ describe('a print job', () => {
     const { pdf, title } = (await printedPdf(world.at, id))!;
     expect([pdf.subarray(0, 5).toString(), title]).toEqual(['%PDF-', wanted.about.title]);
   }, 40_000);
+
+  it('draws a long list of families too, and is gone when one of them is forgotten', async () => {
+    const { at, school, people, families } = world;
+    const cards = Array.from({ length: 320 }, (_, i) => ({
+      card: String(10_000_000 + i),
+      family: `Family ${i}`,
+      group: '',
+    }));
+    const list = (lines: typeof cards): Promise<Response> =>
+      listResponse(
+        at,
+        { id: people.coordinator.id, school },
+        {
+          title: 'Family cards',
+          file: 'cards',
+          lines: lines.length,
+          address: 'http://127.0.0.1/lend/families/cards.pdf',
+        },
+        'cards',
+        lines,
+      );
+    // A short one comes at once.
+    const short = await list(cards.slice(0, 12));
+    expect([short.status, short.headers.get('Content-Type')]).toEqual([200, 'application/pdf']);
+    const long: unknown = await list(cards).catch((answer: unknown) => answer);
+    const to = (long as Response).headers.get('Location')!;
+    expect(to).toMatch(/^\/print\/jobs\/[0-9a-f-]{36}$/);
+    const id = to.slice('/print/jobs/'.length);
+    const job = await waitFor(id);
+    expect(job).toMatchObject({ state: 'done', title: 'Family cards', problem: null });
+    expect(job.pages).toBeGreaterThan(20);
+    expect((await printedPdf(at, id))!.pdf.subarray(0, 5).toString()).toBe('%PDF-');
+    // A pack names nobody, and stays.
+    const pack = await startJob(
+      at,
+      await task(`run=${world.copies[0]!.buildRunId}`),
+      'x=9',
+      people.coordinator.id,
+    );
+    await waitFor(pack);
+    expect(await forgetFamily(at, families[0]!.id, people.coordinator.id)).toBe(true);
+    expect(await findPrintJob(at, id)).toBeUndefined();
+    expect(await findPrintJob(at, pack)).toBeDefined();
+  }, 60_000);
 
   it('that cannot be printed ends with the sentence, and with no half-made file', async () => {
     const wanted = await task(`copy=${world.copies[0]!.id}&paper=letter&stock=letter-2x3&used=9&item=labels`);
