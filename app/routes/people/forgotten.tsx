@@ -52,7 +52,7 @@ export default function Forgotten({ loaderData: { school, number }, actionData }
         <Stack>
           <p>
             Tell a coordinator of your school this number, in person or on the telephone. They type it under
-            People, beside your name.
+            People.
           </p>
           <p style={{ fontSize: '2rem', fontWeight: 700, letterSpacing: '0.04em' }}>{inGroups(number)}</p>
           <p>Then go on here, in this browser: nobody else can set your password.</p>
