@@ -14,6 +14,42 @@ interface ImportRow {
   problem?: string;
 }
 
+/** What is told of a file: the first of its rows, and how many there are of each kind. */
+export interface ReadList<R extends ImportRow> {
+  problem?: string;
+  text: string;
+  rows: R[];
+  all: number;
+  bad: number;
+  changing: number;
+}
+
+/** A file as it is told; `changes`: whether a row without a problem changes anything. */
+export function shownOf<R extends ImportRow>(
+  text: string,
+  rows: readonly R[],
+  changes: (row: R) => boolean,
+): ReadList<R> {
+  const bad = rows.filter((row) => row.problem);
+  const good = rows.filter((row) => !row.problem);
+  return {
+    text,
+    rows: [...bad, ...good].slice(0, MOST_SHOWN),
+    all: rows.length,
+    bad: bad.length,
+    changing: good.filter(changes).length,
+  };
+}
+/** A file that cannot be read. */
+export const unread = (problem: string): ReadList<never> => ({
+  problem,
+  text: '',
+  rows: [],
+  all: 0,
+  bad: 0,
+  changing: 0,
+});
+
 /** A list is brought in from a CSV file: first it is shown, row by row, then it is taken over. */
 export function ListImport<R extends ImportRow>({
   title,
@@ -33,7 +69,7 @@ export function ListImport<R extends ImportRow>({
   hint: string;
   back: { href: string; label: string };
   /** What was in the file, once one was chosen. */
-  read: { problem?: string; text: string; rows: R[] } | undefined;
+  read: ReadList<R> | undefined;
   /** What is found in it, in a few words, and what the button says that takes it over. */
   word: (changing: number) => string;
   send: (changing: number) => string;
@@ -43,10 +79,7 @@ export function ListImport<R extends ImportRow>({
   willDo: (row: R) => ReactNode;
 }) {
   const busy = useSending();
-  const rows = read?.rows ?? [];
-  const bad = rows.filter((row) => row.problem);
-  const good = rows.filter((row) => !row.problem);
-  const changing = good.filter(changes).length;
+  const { rows = [], all = 0, bad = 0, changing = 0 } = read ?? {};
   return (
     <Wide>
       <Stack>
@@ -78,10 +111,10 @@ export function ListImport<R extends ImportRow>({
         </Panel>
         {rows.length > 0 && (
           <>
-            <Said kind={bad.length ? 'mind' : 'know'} word={word(changing)} live>
-              {bad.length === 0
+            <Said kind={bad ? 'mind' : 'know'} word={word(changing)} live>
+              {bad === 0
                 ? 'Every row is right.'
-                : `${count(bad.length, 'row has', 'rows have')} a problem and will be left out; mend the file and import it again for them.`}
+                : `${count(bad, 'row has', 'rows have')} a problem and will be left out; mend the file and import it again for them.`}
             </Said>
             {changing > 0 && (
               <Form method="post" encType="multipart/form-data">
@@ -93,7 +126,7 @@ export function ListImport<R extends ImportRow>({
               </Form>
             )}
             <Table
-              rows={[...bad, ...good].slice(0, MOST_SHOWN)}
+              rows={rows}
               rowKey={(row) => row.row}
               columns={[
                 { head: 'Row', cell: (row) => row.row },
@@ -113,10 +146,9 @@ export function ListImport<R extends ImportRow>({
                 },
               ]}
             />
-            {rows.length > MOST_SHOWN && (
+            {all > rows.length && (
               <Faint>
-                {count(rows.length - MOST_SHOWN, 'more row')}{' '}
-                {bad.length > MOST_SHOWN ? '' : 'that are right '}
+                {count(all - rows.length, 'more row')} {bad > rows.length ? '' : 'that are right '}
                 are not shown.
               </Faint>
             )}

@@ -7,7 +7,7 @@ import type { StoreRow } from '~/server/kits/store-csv';
 import { readFile } from '~/server/outside';
 import { requireRole } from '~/server/people/session';
 import { useCatalogue } from '~/app/ui/catalogue';
-import { ListImport } from '~/app/ui/ListImport';
+import { ListImport, shownOf, unread } from '~/app/ui/ListImport';
 import { State } from '~/app/ui/Page';
 import type { Route } from './+types/store-import';
 
@@ -18,27 +18,26 @@ export async function loader({ request }: Route.LoaderArgs) {
   return null;
 }
 
-interface Preview {
-  problem?: string;
-  text: string;
-  rows: (StoreRow & { now?: StockItem })[];
-}
+type PreviewRow = StoreRow & { now?: StockItem };
 
 export async function action({ request }: Route.ActionArgs) {
   const person = await requireRole(request, 'coordinator');
   const { at } = person;
   const form = await request.formData();
-  const refuse = (problem: string) => data<Preview>({ problem, text: '', rows: [] }, { status: 400 });
+  const refuse = (problem: string) => data(unread(problem), { status: 400 });
   const list = await listIn(form, 'parts');
   if (!list.ok) return refuse(list.problem);
   const read = await readFile('store', list.text, await listMaterials(at));
   if (!read.ok) return refuse(read.problem);
   const now = new Map((await listStock(at)).map((item) => [item.material, item]));
   if (form.get('intent') !== 'import')
-    return data<Preview>({
-      text: list.text,
-      rows: read.rows.map((row) => ({ ...row, now: row.item && now.get(row.item.material) })),
-    });
+    return data(
+      shownOf(
+        list.text,
+        read.rows.map((row): PreviewRow => ({ ...row, now: row.item && now.get(row.item.material) })),
+        changes,
+      ),
+    );
   await bringIn(
     at,
     read.rows.flatMap(({ item }) => item ?? []),
@@ -48,7 +47,7 @@ export async function action({ request }: Route.ActionArgs) {
 }
 
 /** What a row will do to the store, in words. */
-function willDo({ item, now }: Preview['rows'][number]): string {
+function willDo({ item, now }: PreviewRow): string {
   if (!item) return '';
   const { onHand, place = now?.place ?? '', reorderAt = now?.reorderAt ?? 0 } = item;
   const counted = now?.onHand ?? null;
@@ -63,6 +62,8 @@ function willDo({ item, now }: Preview['rows'][number]): string {
     .join(', ');
 }
 
+const changes = (row: PreviewRow): boolean => willDo(row) !== '';
+
 export default function ImportStore({ actionData }: Route.ComponentProps) {
   const catalogue = useCatalogue();
   return (
@@ -73,7 +74,7 @@ export default function ImportStore({ actionData }: Route.ComponentProps) {
       read={actionData}
       word={(changing) => `${count(changing, 'part')} will change`}
       send={(changing) => `Change ${count(changing, 'part')}`}
-      changes={(row) => willDo(row) !== ''}
+      changes={changes}
       named={{
         head: 'Part',
         cell: ({ item, material }) => (item ? catalogue.of(item.material).plural : material),

@@ -6,7 +6,7 @@ import { listIn } from '~/server/csv';
 import type { ReadRow } from '~/server/families/csv';
 import { readFile } from '~/server/outside';
 import { requireRole } from '~/server/people/session';
-import { ListImport } from '~/app/ui/ListImport';
+import { ListImport, shownOf, unread } from '~/app/ui/ListImport';
 import { Faint, State } from '~/app/ui/Page';
 import type { Route } from './+types/families-import';
 
@@ -17,23 +17,19 @@ export async function loader({ request }: Route.LoaderArgs) {
   return { languages: school.languages };
 }
 
-interface Preview {
-  problem?: string;
-  text: string;
-  rows: ReadRow[];
-}
+const changes = (row: ReadRow): boolean => Boolean(row.family);
 
 export async function action({ request }: Route.ActionArgs) {
   const person = await requireRole(request, 'coordinator');
   const { at } = person;
   const form = await request.formData();
-  const refuse = (problem: string) => data<Preview>({ problem, text: '', rows: [] }, { status: 400 });
+  const refuse = (problem: string) => data(unread(problem), { status: 400 });
   const list = await listIn(form, 'families');
   if (!list.ok) return refuse(list.problem);
   const existing = await familyNames(at);
   const read = await readFile('families', list.text, existing, person.school.languages);
   if (!read.ok) return refuse(read.problem);
-  if (form.get('intent') !== 'import') return data<Preview>({ text: list.text, rows: read.rows });
+  if (form.get('intent') !== 'import') return data(shownOf(list.text, read.rows, changes));
   const added = await importFamilies(
     at,
     read.rows.flatMap((row) => row.family ?? []),
@@ -52,7 +48,7 @@ export default function ImportFamilies({ loaderData, actionData }: Route.Compone
       read={actionData}
       word={(adding) => `${count(adding, 'family', 'families')} can be added`}
       send={(adding) => `Add ${count(adding, 'family', 'families')}`}
-      changes={(row) => Boolean(row.family)}
+      changes={changes}
       named={{ head: 'Family', cell: ({ name }) => name || <Faint as="span">no name</Faint> }}
       willDo={({ family }) => (
         <>
