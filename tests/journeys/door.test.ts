@@ -436,14 +436,14 @@ describe('the door', () => {
     await signIn(page);
     await page.getByRole('link', { name: 'Coordinator' }).click();
     await page.getByLabel('Name', { exact: true }).fill('Helper');
-    await page.getByLabel('Password').fill('short');
+    await page.getByLabel('Password', { exact: true }).fill('short');
     await page.getByRole('button', { name: 'Add this person' }).click();
     await page.getByText('at least 12 characters, please').waitFor();
-    await page.getByLabel('Password').fill(PASSWORD);
+    await page.getByLabel('Password', { exact: true }).fill(PASSWORD);
     await page.getByRole('button', { name: 'Add this person' }).click();
     await page.getByText('Somebody called “Helper” is here already.').waitFor();
     await page.getByLabel('Name', { exact: true }).fill('Ruut');
-    await page.getByLabel('Password').fill(PASSWORD);
+    await page.getByLabel('Password', { exact: true }).fill(PASSWORD);
     await page.getByRole('button', { name: 'Add this person' }).click();
     await page.getByText('Ruut can sign in now.').waitFor();
     await expectAccessible(page);
