@@ -476,7 +476,7 @@ describe('the door', () => {
     await ruut.page.waitForURL('**/sign-in**');
     // A name that is free again can be used by the next one.
     await page.getByLabel('Name', { exact: true }).fill('ruut');
-    await page.getByLabel('Password').fill(PASSWORD);
+    await page.getByLabel('Password', { exact: true }).fill(PASSWORD);
     await page.getByRole('button', { name: 'Add this person' }).click();
     await page.getByText('ruut can sign in now.').waitFor();
     await page.getByRole('button', { name: 'End this access: Coordinator' }).click();
