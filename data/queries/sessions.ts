@@ -103,7 +103,8 @@ export function letSetPassword(input: {
   const { personId } = given;
   return transaction(installation(), async (tx) => {
     const [ask] = await tx
-      .delete(passwordAsk)
+      .select({ keyHash: passwordAsk.tokenHash })
+      .from(passwordAsk)
       .where(
         and(
           eq(passwordAsk.personId, personId),
@@ -111,9 +112,12 @@ export function letSetPassword(input: {
           gt(passwordAsk.expiresAt, new Date()),
         ),
       )
-      .returning({ keyHash: passwordAsk.tokenHash });
+      .for('update');
     if (!ask) return 'number';
-    return (await addPasswordLink({ ...given, ...ask }, tx)) ? 'allowed' : 'refused';
+    // Whoever may not let them leaves the number as it is, for somebody who may.
+    if (!(await addPasswordLink({ ...given, ...ask }, tx))) return 'refused';
+    await tx.delete(passwordAsk).where(eq(passwordAsk.tokenHash, ask.keyHash));
+    return 'allowed';
   });
 }
 

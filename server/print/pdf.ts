@@ -138,7 +138,7 @@ function drawApart(
   page.write = (chunk) => apart.write(chunk as string);
   for (const group of groups) drawGroup(doc, group, section, fontOf);
   page.write = write;
-  apart.end(undefined as never);
+  apart.end('');
   Object.assign(data, { Contents: [data.Contents, apart], Resources: page.resources });
 }
 

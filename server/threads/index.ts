@@ -149,8 +149,8 @@ export const reckoningOf = rememberedBy<
   Reckoning | undefined
 >((asked) => reckon('reckoning', asked), 64);
 
-/** Draws a paper from a list, one of two at a time; undefined where there is nothing on it. */
 export type { PaperTask };
+/** Draws a paper from a list, one of two at a time; undefined where there is nothing on it. */
 export const paperDrawn = <K extends PaperName>(task: PaperTask<K>): Promise<Uint8Array | undefined> =>
   pool('draw').run(task, { name: 'paper', signal: AbortSignal.timeout(LONGEST_PAPER_MS) }) as Promise<
     Uint8Array | undefined

@@ -358,6 +358,15 @@ describe('signing in', () => {
     await ask('theirs', '333333');
     expect(await say('111111')).toBe('number');
     expect(await say('222222', reader.id)).toBe('number');
+    // Somebody who may not let them uses nothing up.
+    const byReader = letSetPassword({
+      schoolId: world.school.id,
+      personId: helper.id,
+      number: '222222',
+      expiresAt: soon,
+      createdBy: reader.id,
+    });
+    expect(await byReader).toBe('refused');
     expect(await say('222 22')).toBe('number');
     const said = await Promise.all(['222222', '222222', '222222'].map((number) => say(number)));
     expect(said.sort()).toEqual(['allowed', 'number', 'number']);
