@@ -85,8 +85,8 @@ export default function ImportStore({ actionData }: Route.ComponentProps) {
         </>
       )}
     >
-      Choose a list saved as CSV. You see every row first; differences become counts in the ledger when you
-      say so.
+      Choose a list saved as CSV. You see first what is in it, what is wrong before all; differences become
+      counts in the ledger when you say so.
     </ListImport>
   );
 }

@@ -56,7 +56,8 @@ export default function ImportFamilies({ loaderData, actionData }: Route.Compone
         </>
       )}
     >
-      Choose a list saved as CSV. You see every row first; nothing is added until you say so.
+      Choose a list saved as CSV. You see first what is in it, what is wrong before all; nothing is added
+      until you say so.
     </ListImport>
   );
 }

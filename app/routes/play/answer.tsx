@@ -221,6 +221,7 @@ export default function Answer({ loaderData, actionData }: Route.ComponentProps)
         words={words}
         action={`${path}/answer?lang=${language}`}
         path={path}
+        language={language}
         loanId={'loanId' in loaderData ? loaderData.loanId : ''}
         games={games}
         pictures={'pictures' in loaderData && loaderData.pictures}
@@ -239,6 +240,7 @@ interface QuestionsProps {
   words: ReturnType<typeof familyWords>;
   action: string;
   path: string;
+  language: string;
   loanId: string;
   games: { name: string; steps: { id: string; text: string }[] }[];
   pictures: boolean;
@@ -247,7 +249,8 @@ interface QuestionsProps {
   fields: Record<string, Mistake>;
 }
 
-function Questions({ words, action, path, loanId, games, pictures, top, kept, fields }: QuestionsProps) {
+function Questions(props: QuestionsProps) {
+  const { words, action, path, language, loanId, games, pictures, top, kept, fields } = props;
   const mistake = (name: string): string | undefined => {
     const found = fields[name];
     return found && words(found.id, found.args);
@@ -310,7 +313,7 @@ function Questions({ words, action, path, loanId, games, pictures, top, kept, fi
       {top && <FamilyNote>{words(top)}</FamilyNote>}
       {top === 'refuse.number' && (
         <p>
-          <a href={`${path}/next`}>{words('haveNumber')}</a>
+          <a href={`${path}/next?lang=${language}`}>{words('haveNumber')}</a>
         </p>
       )}
       {games.map(({ name, steps }, i) => {

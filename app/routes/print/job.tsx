@@ -33,6 +33,7 @@ export async function loader({ request, params }: Route.LoaderArgs) {
   return {
     id,
     back: placeOf(query),
+    isList: search.has('of'),
     title,
     state,
     pagesDone,
@@ -99,7 +100,7 @@ function useProgressOf(id: string, first: JobProgress): JobProgress {
 }
 
 export default function Job({ loaderData }: Route.ComponentProps) {
-  const { id, back, title, state, problem, copies } = loaderData;
+  const { id, back, isList, title, state, problem, copies } = loaderData;
   const busy = useSending();
   const drawing = state === 'drawing';
   const { pagesDone, pages } = useProgressOf(id, loaderData);
@@ -131,7 +132,9 @@ export default function Job({ loaderData }: Route.ComponentProps) {
         {state === 'done' && (
           <Panel aria-label="The file">
             <Stack>
-              <p role="status">{count(pages ?? 0, 'page')} drawn to scale, empty backs included.</p>
+              <p role="status">
+                {count(pages ?? 0, 'page')} drawn to scale{isList ? '' : ', empty backs included'}.
+              </p>
               <Row>
                 <ButtonLink href={`/print/jobs/${id}.pdf`} target="_blank">
                   Open the PDF
@@ -158,7 +161,7 @@ export default function Job({ loaderData }: Route.ComponentProps) {
         )}
         <Row>
           <ButtonLink href={back} quiet>
-            Back to what is printed
+            {isList ? 'Back to the list' : 'Back to what is printed'}
           </ButtonLink>
         </Row>
       </Stack>
