@@ -35,6 +35,8 @@ export default defineConfig({
           isolate: false,
           maxWorkers: LANES,
           testTimeout: 60_000,
+          // Some begin a database server of their own.
+          hookTimeout: 300_000,
         },
       },
       {

@@ -2,10 +2,12 @@
  * Work that no page waits for, in PostgreSQL: each job is done once, by whichever server has a hand free, and again by
  * another one when its server was stopped. A job says where its rows are and holds nothing of them.
  */
+import { setTimeout as pause } from 'node:timers/promises';
 import PgBoss from 'pg-boss';
 import type pg from 'pg';
 import { type OneSchool } from './db';
 import { connectionPool } from './pools';
+import { databaseTrouble } from './trouble';
 
 /** A row of a school that asks for work. */
 export interface QueuedRow {
@@ -33,9 +35,24 @@ const EVENING_TRIES = 4;
 
 type Ask = Pick<pg.Pool, 'query'>;
 
+/** What a database that is away for a moment did not hear is said again so often, a little later each time. */
+const SAID = 6;
+const SAY_AGAIN_MS = 250;
+
+/** Else a job whose end was not heard would be held for done by nobody until its longest time is over. */
+async function heard<T>(say: () => Promise<T>): Promise<T> {
+  for (let times = 1; ; times++)
+    try {
+      return await say();
+    } catch (error) {
+      if (times === SAID || databaseTrouble(error) !== 'away') throw error;
+      await pause(SAY_AGAIN_MS * times);
+    }
+}
+
 const made = (ask: () => Ask, supervise: boolean): PgBoss =>
   new PgBoss({
-    db: { executeSql: (text, values) => ask().query(text, values as unknown[] | undefined) },
+    db: { executeSql: (text, values) => heard(() => ask().query(text, values as unknown[] | undefined)) },
     migrate: !supervise,
     supervise,
     schedule: false,
