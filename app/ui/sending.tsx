@@ -1,10 +1,12 @@
 /**
  * Forms whose content is done once, however often it is sent: each carries a key (`server/web/sent.ts` keeps to it). The
- * key is renewed when the page is answered anew, and when something else is sent before that.
+ * key is renewed when what was sent is answered, when the page is answered anew, and when something else is sent before
+ * that.
  */
 import { useId, useRef, useState, type ComponentProps, type FormEvent } from 'react';
 import {
   Form as PlainForm,
+  useActionData,
   useFetcher as usePlainFetcher,
   useRouteLoaderData,
   useSubmit as usePlainSubmit,
@@ -15,12 +17,15 @@ import {
 import { FORM_KEY } from '~/core/check/form-key';
 import type { loader } from '../root';
 
-/** A key for what is sent next: the same one for the same content, as long as it was not answered. */
-function useKeys(): { key: string | undefined; keyFor: (content: FormData) => string } {
+/**
+ * A key for what is sent next: the same one for the same content, as long as it was not answered. The answer comes before
+ * the page is read again, and that reading is given up when something else is pressed meanwhile: so it counts by itself.
+ */
+function useKeys(answer: unknown): { key: string | undefined; keyFor: (content: FormData) => string } {
   const page = useRouteLoaderData<typeof loader>('root')?.formKey;
   const id = useId();
   const [others, setOthers] = useState(0);
-  const last = useRef<{ page: string | undefined; content: string; others: number }>(undefined);
+  const last = useRef<{ page: string | undefined; answer: unknown; content: string; others: number }>(undefined);
   const named = (count: number): string => `${page}${id}${count}`;
   const keyFor = (form: FormData): string => {
     const content = JSON.stringify(
@@ -30,9 +35,10 @@ function useKeys(): { key: string | undefined; keyFor: (content: FormData) => st
       ]),
     );
     const before = last.current;
-    const again = before !== undefined && before.page === page && before.content === content;
+    const again =
+      before !== undefined && before.page === page && before.answer === answer && before.content === content;
     const count = before ? before.others + (again ? 0 : 1) : others;
-    last.current = { page, content, others: count };
+    last.current = { page, answer, content, others: count };
     setOthers(count);
     return named(count);
   };
@@ -41,7 +47,7 @@ function useKeys(): { key: string | undefined; keyFor: (content: FormData) => st
 
 /** The key of a form that is sent without a script. */
 export function FormKey() {
-  const { key } = useKeys();
+  const { key } = useKeys(undefined);
   return key === undefined ? null : <input type="hidden" name={FORM_KEY} value={key} />;
 }
 
@@ -60,7 +66,8 @@ export function Form({
   onSubmit,
   ...props
 }: ComponentProps<typeof PlainForm> & { by?: FetcherWithComponents<unknown> }) {
-  const { key, keyFor } = useKeys();
+  const ofPage = useActionData<unknown>();
+  const { key, keyFor } = useKeys(by ? by.data : ofPage);
   const field = useRef<HTMLInputElement>(null);
   const keyed = props.method?.toLowerCase() === 'post' && key !== undefined;
   const send = (event: FormEvent<HTMLFormElement>): void => {
@@ -79,8 +86,8 @@ export function Form({
 }
 
 /** What is sent without a form, with the key of its content. */
-function useKeyed(): (target: SubmitTarget, method: string | undefined) => SubmitTarget {
-  const { key, keyFor } = useKeys();
+function useKeyed(answer: unknown): (target: SubmitTarget, method: string | undefined) => SubmitTarget {
+  const { key, keyFor } = useKeys(answer);
   return (target, method) => {
     if (method?.toLowerCase() !== 'post' || key === undefined) return target;
     // A form that is there has its own.
@@ -96,14 +103,14 @@ function useKeyed(): (target: SubmitTarget, method: string | undefined) => Submi
 
 export function useSubmit(): SubmitFunction {
   const submit = usePlainSubmit();
-  const keyed = useKeyed();
+  const keyed = useKeyed(useActionData<unknown>());
   return (target, options) => submit(keyed(target, options?.method), options);
 }
 
 // What it answers with is worked out by the router, from the type of an action.
 export function useFetcher<T>(options?: { key?: string }) {
   const fetcher = usePlainFetcher<T>(options);
-  const keyed = useKeyed();
+  const keyed = useKeyed(fetcher.data);
   const submit: typeof fetcher.submit = (target, options) =>
     fetcher.submit(keyed(target as SubmitTarget, options?.method), options);
   return { ...fetcher, submit };

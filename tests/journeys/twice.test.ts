@@ -1,8 +1,12 @@
 import { setTimeout as pause } from 'node:timers/promises';
 import { and, eq } from 'drizzle-orm';
 import { describe, expect, it } from 'vitest';
+import { showTag } from '~/core/kits/tag';
+import { listShortages } from '~/data/queries/counts';
+import { takeBack } from '~/data/queries/returns';
 import { stockMove } from '~/data/schema';
 import { everything } from '../owner';
+import { lendOut } from '../world';
 import { open, signIn, smallSchoolForEach, visitor } from './browser';
 
 const world = smallSchoolForEach();
@@ -41,6 +45,37 @@ describe('a form', () => {
     await page.waitForURL(/done=/);
     await press();
     await expect.poll(bought).toBe(3);
+    expect(complaints).toEqual([]);
+  });
+  it('that is pressed, undone and pressed again before the page is read anew is done again', async () => {
+    const counts = [{ material: 'two-colour-counter', expected: 6, counted: 4 }];
+    const loanId = await lendOut(world, { lentOn: '2026-11-24', dueOn: '2026-12-15' });
+    await takeBack(world.at, { loanId, returnedOn: '2026-12-01', counts, personId: null });
+    const { page, complaints } = await visitor({ expected: /ERR_ABORTED/ });
+    await signIn(page);
+    await open(page, '/look-back');
+    // The page is read slowly, again and again: the answers come before it.
+    await page.route('**/*.data*', async (route) => {
+      if (route.request().method() !== 'POST') await pause(3000);
+      await route.continue().catch(() => undefined);
+    });
+    const back = `The parts are back in ${showTag(world.copies[0]!.tag)}`;
+    const pressed = (name: string): Promise<void> =>
+      page.evaluate((name) => {
+        const named = [...document.querySelectorAll('button')].find(
+          (one) => (one.getAttribute('aria-label') ?? one.textContent) === name,
+        )!;
+        named.form!.requestSubmit(named);
+      }, name);
+    await pressed(back);
+    await expect.poll(() => listShortages(world.at)).toEqual([]);
+    await page.getByText('The copy counts as complete again.').waitFor();
+    await pressed('Undo this mending');
+    await page.getByText('The parts count as missing again.').waitFor();
+    expect(await listShortages(world.at)).toHaveLength(1);
+    await pressed(back);
+    await page.getByText('The copy counts as complete again.').waitFor();
+    expect(await listShortages(world.at)).toEqual([]);
     expect(complaints).toEqual([]);
   });
   it('without scripts is done once, also by somebody who goes back and presses again', async () => {
