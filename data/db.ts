@@ -41,7 +41,7 @@ export type SchoolHandle = Queryable & OneSchool;
 /** A way to what belongs to no single school: people, sessions, schools and districts. */
 export type Installation = Queryable & { readonly schoolId?: undefined; readonly districtId?: string };
 
-type Scope = Partial<OneSchool>;
+type Scope = { [K in keyof OneSchool]?: OneSchool[K] | undefined };
 type Query = pg.PoolClient['query'];
 
 /** Sets for the rest of a transaction whose rows are read and written. */

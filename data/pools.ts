@@ -89,7 +89,7 @@ function made(kind: Lane | 'standby', connectionString: string): pg.Pool {
     pipeline: true,
     // Of several hosts, one that was the first machine yesterday may only read today, and be behind.
     ...(kind !== 'standby' && addressesIn(databaseUrl()).length > 1 ? { onConnect: refuseReader } : {}),
-  } as pg.PoolConfig);
+  });
   // A connection that ends while nobody uses it is replaced at the next use; without a listener it ends the server.
   pool.on('error', () => undefined);
   // The same for one that is just being taken out, given back or thrown away, when nobody listens to it for a moment.

@@ -60,7 +60,7 @@ export const unsettles = (text: string): boolean => CHANGES.test(text);
 
 interface Answer {
   rows: unknown[];
-  rowCount?: number | null;
+  rowCount?: number | null | undefined;
 }
 
 /** So much of it is kept, counted in signs; an answer without rows takes its place too. */

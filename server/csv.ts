@@ -1,5 +1,6 @@
 /** CSV files (RFC 4180) that a spreadsheet opens without running anything, and lists that people bring in. */
 import Papa from 'papaparse';
+import { textIn } from '~/server/forms';
 
 /** No list that is brought in is longer, unless it says so. */
 const MAX_BYTES = 1_000_000;
@@ -69,7 +70,7 @@ export async function listIn(
     return refuse(
       `This file is larger than ${mostBytes === MAX_BYTES ? 'one megabyte' : `${mostBytes / 1_000_000} megabytes`}, so it is hardly a list of ${listOf}.`,
     );
-  const text = file instanceof File && file.size > 0 ? await readText(file) : String(form.get('text') ?? '');
+  const text = file instanceof File && file.size > 0 ? await readText(file) : textIn(form, 'text');
   if (text === undefined)
     return refuse(
       'This file is not written in UTF-8, so its accents would be lost. Save it as “CSV UTF-8” and choose it again.',
@@ -86,7 +87,7 @@ export interface CsvRow<Column extends string> {
   /** What stands under a heading; nothing where the file has no such column. */
   cell: (column: Column) => string;
   /** Why the row cannot be read at all. */
-  fault?: string;
+  fault?: string | undefined;
 }
 
 /** Reads the rows below a line of headings, or says why the whole file cannot be read. */

@@ -17,6 +17,7 @@ import { AGE_BANDS, type AgeBand } from '~/core/games/kit/types';
 import { daysBetween } from '~/core/lending/due';
 import { languageNamed } from '~/core/words/languages';
 import type { SchoolHandle } from '~/data/db';
+import { textIn } from '~/server/forms';
 import { readDay } from './days';
 import { gamesFor, invitedOf, tableGame } from './evenings';
 import { today } from './today';
@@ -36,8 +37,8 @@ export type PlanChange =
 const keep = (plan: Partial<EveningPlan>): PlanChange => ({ ok: true, plan });
 const refuse = (errors: FieldErrors): PlanChange => ({ ok: false, errors });
 
-const word = (form: FormData, name: string): string => visible(String(form.get(name) ?? '')).trim();
-const text = (form: FormData, name: string): string => visible(String(form.get(name) ?? ''), true).trim();
+const word = (form: FormData, name: string): string => visible(textIn(form, name)).trim();
+const text = (form: FormData, name: string): string => visible(textIn(form, name), true).trim();
 function number(form: FormData, name: string, min: number, max: number): number | undefined {
   const value = Number(word(form, name) || NaN);
   return Number.isInteger(value) && value >= min && value <= max ? value : undefined;

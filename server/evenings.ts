@@ -12,7 +12,6 @@ import type { Rotation } from '~/core/evening/rotation';
 import { gamesForTables, type TablesFound } from '~/core/evening/tables';
 import type { AgeBand } from '~/core/games/kit/types';
 import type { FieldErrors } from '~/core/check/check';
-import type { AnyMaterialId } from '~/core/materials/catalogue';
 import { catalogueOf, type Catalogue } from '~/core/materials/school';
 import { findGame, SHELF } from '~/core/games/shelf';
 import { readChildren } from '~/core/lending/children';
@@ -157,7 +156,7 @@ export function missingOf(
     if (came(material) === '' || !Number.isInteger(back) || back < 0 || back > pieces)
       errors[`back ${material}`] = `${pieces} were set aside: 0 to ${pieces} can come back.`;
     // What is used up is not lost.
-    const kind = catalogue.of(material as AnyMaterialId).kind === 'consumable' ? 'worn' : 'lost';
+    const kind = catalogue.of(material).kind === 'consumable' ? 'worn' : 'lost';
     return { material, pieces: pieces - back, kind };
   });
   return Object.keys(errors).length ? { ok: false, errors } : { ok: true, missing };

@@ -1,5 +1,11 @@
 import { data } from 'react-router';
 
+/** What was typed or chosen in a field; empty where it was not sent, or a file was. */
+export function textIn(form: FormData, name: string): string {
+  const value = form.get(name);
+  return typeof value === 'string' ? value : '';
+}
+
 /** What every form of a thing that others may change too carries: the version it was opened on. */
 export function versionIn(form: FormData): number | undefined {
   const text = form.get('version');

@@ -6,10 +6,10 @@ export const withoutKeys = (path: string): string =>
 
 interface Told {
   type: string;
-  code?: string;
-  constraint?: string;
-  table?: string;
-  statement?: string;
+  code?: string | undefined;
+  constraint?: string | undefined;
+  table?: string | undefined;
+  statement?: string | undefined;
   stack: string[];
   cause?: Told;
 }

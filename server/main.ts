@@ -60,7 +60,10 @@ server.keepAliveTimeout = KEEP_ALIVE_MS;
 server.headersTimeout = KEEP_ALIVE_MS + 5000;
 // What is no request at all never reaches the application: it gets one sentence, and its connection ends.
 server.on('clientError', (error: NodeJS.ErrnoException, socket: Duplex) => {
-  if (!socket.writable || error.code === 'ECONNRESET') return socket.destroy();
+  if (!socket.writable || error.code === 'ECONNRESET') {
+    socket.destroy();
+    return;
+  }
   const large = error.code === 'HPE_HEADER_OVERFLOW';
   const status = large ? '431 Request Header Fields Too Large' : '400 Bad Request';
   const { title, text } = troubleWords(large ? 'tooLarge' : 'unreadable', 'en');

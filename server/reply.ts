@@ -70,7 +70,7 @@ export async function replyPage(request: Request, key: string, address: string):
       ? { refused: 'unknown', status: 404, ...shown }
       : { refused: 'busy', status: 429, ...shown };
   }
-  const shown = offeredIn(await readingsAt(at, school!.languages), lang, asked.language);
+  const shown = offeredIn(await readingsAt(at, school.languages), lang, asked.language);
   if (!(await mayVisit(asked.id, address))) return { refused: 'busy', status: 429, ...shown };
   if (Date.now() - asked.createdAt.getTime() > ANSWER_DAYS * 86_400_000)
     return { refused: 'over', status: 410, ...shown };

@@ -113,7 +113,7 @@ const Bar = styled.section`
 /** Something that Enter was pressed on. `go` is known when its reading was on screen; an empty text is an empty Enter. */
 interface Entered {
   text: string;
-  go?: string;
+  go?: string | undefined;
 }
 
 /**
@@ -149,7 +149,7 @@ function useEntered(
   };
 
   useEffect(() => {
-    if (!head || moving) return;
+    if (!head || moving) return undefined;
     if (head.text === '') {
       // A page that was just opened tells its action a moment later; a page without one gives no answer.
       const timer = setTimeout(done, 400);
@@ -173,6 +173,7 @@ function useEntered(
         refuse(head);
       }
     }
+    return undefined;
     // Looks again whenever the line, the page or the answer has changed.
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [head, moving, ready, reader.state, reader.data]);

@@ -38,7 +38,12 @@ export const Ways = ({ label, ways }: { label: string; ways: readonly Way[] }) =
     <ul>
       {ways.map(({ to, label: name, end, reload }) => (
         <li key={to}>
-          <NavLink to={to} end={end} prefetch={reload ? 'none' : 'intent'} reloadDocument={reload}>
+          <NavLink
+            to={to}
+            end={end ?? false}
+            prefetch={reload ? 'none' : 'intent'}
+            reloadDocument={reload ?? false}
+          >
             {name}
           </NavLink>
         </li>

@@ -90,7 +90,7 @@ export function FamilySteps({
   /** The language of the page. */
   language: Language;
   heard: readonly string[];
-  car?: string;
+  car?: string | undefined;
   /** The message that is being worded. */
   marked?: string;
   words: (id: FamilyMessage) => string;

@@ -110,7 +110,7 @@ const OneKnob = memo(function OneKnob({
 interface ControlProps<K> {
   knob: K;
   value: ParamValue;
-  error?: string;
+  error?: string | undefined;
   onTurn: (value: ParamValue) => void;
 }
 
@@ -132,9 +132,9 @@ function KnobControl({ knob, value, error, onTurn }: ControlProps<Knob>) {
     case 'choice': {
       const select = (chosen: string): void => onTurn(knob.values.find((one) => String(one) === chosen)!);
       return knob.options.length <= IN_SIGHT ? (
-        <Choice {...about} value={String(value)} onChange={select} options={knob.options} />
+        <Choice {...about} value={`${value as string | number}`} onChange={select} options={knob.options} />
       ) : (
-        <Pick {...about} value={String(value)} onChange={select} options={knob.options} />
+        <Pick {...about} value={`${value as string | number}`} onChange={select} options={knob.options} />
       );
     }
     case 'some': {

@@ -18,7 +18,7 @@ export default memo(function Played({
   variant: Variant;
   readings: readonly Reading[];
   /** Its steps, where they have been said already. */
-  told?: readonly ToldStep[];
+  told?: readonly ToldStep[] | undefined;
   /** What might be heard in a play. */
   heard: readonly Heard[];
 }) {

@@ -35,18 +35,19 @@ export function useLive(refs: readonly GameRef[]): ReadonlyMap<string, Live> {
     const wanted = JSON.parse(key) as GameRef[];
     // The page answers first; what it computes with comes when it has a moment.
     const idle = requestIdleCallback(
-      async () => {
-        try {
-          const games = await Promise.all(wanted.map(bringToLife));
-          if (!left) startTransition(() => setLive({ key, games: byId(wanted, games) }));
-        } catch (error) {
+      () =>
+        void Promise.all(wanted.map(bringToLife)).then(
+          (games) => {
+            if (!left) startTransition(() => setLive({ key, games: byId(wanted, games) }));
+          },
           // A page without its game would show numbers of another setting: it says that it could not be loaded.
-          if (!left)
-            setLive(() => {
-              throw error;
-            });
-        }
-      },
+          (error: unknown) => {
+            if (!left)
+              setLive(() => {
+                throw error;
+              });
+          },
+        ),
       { timeout: 300 },
     );
     return () => {

@@ -28,11 +28,11 @@ export const useProgress = (progress: Progress): number =>
 export interface Reckoned {
   /** What is wrong with the parameters; nothing is reckoned then. */
   errors: FieldErrors;
-  reckoning?: Reckoning;
+  reckoning?: Reckoning | undefined;
   /** Something was changed before the game came: what is there is of another setting. */
   waiting: boolean;
   /** Present while heavy figures are under way. */
-  progress?: Progress;
+  progress?: Progress | undefined;
   cancel: () => void;
   /** The heavy figures were stopped by hand, and can be asked for again. */
   stopped: boolean;
@@ -43,7 +43,7 @@ export interface Reckoned {
 export interface First {
   params: Params;
   ageBand: AgeBand;
-  reckoning?: Reckoning;
+  reckoning?: Reckoning | undefined;
   errors?: FieldErrors;
 }
 

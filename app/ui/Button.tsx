@@ -85,11 +85,11 @@ export const Button = ({
   ...props
 }: Omit<ButtonHTMLAttributes<HTMLButtonElement>, 'onClick' | 'disabled' | 'children'> & Pressed) => (
   <Face
-    $quiet={quiet}
-    $clay={clay}
+    $quiet={quiet ?? false}
+    $clay={clay ?? false}
     {...props}
     type={isPending ? 'button' : type}
-    disabled={isDisabled}
+    disabled={isDisabled ?? false}
     onClick={isPending ? undefined : onPress}
     aria-disabled={isPending || undefined}
     data-under-way={isPending || undefined}
@@ -104,8 +104,8 @@ export const ButtonLink = ({
   ...props
 }: Omit<AnchorHTMLAttributes<HTMLAnchorElement>, 'href' | 'children'> & Look & { href: string }) => (
   <LinkFace
-    $quiet={quiet}
-    $clay={clay}
+    $quiet={quiet ?? false}
+    $clay={clay ?? false}
     to={href}
     reloadDocument={isFile(href) || props.download !== undefined}
     {...props}

@@ -22,7 +22,7 @@ export function plainValue(value: unknown): string {
     return Object.entries(value)
       .map(([name, inner]) => `${name}: ${plainValue(inner)}`)
       .join(', ');
-  return String(value);
+  return `${value as string | number | bigint}`;
 }
 
 /** What somebody else changed while a form was open. */
@@ -83,9 +83,7 @@ export function TooLate<T extends object>({
                       <Button
                         quiet
                         aria-label={`${takesTheirs ? 'Take mine' : 'Take theirs'}: ${name}`}
-                        onPress={() =>
-                          draft.set((old) => ({ ...old, [field]: takesTheirs ? mine : theirs }) as T)
-                        }
+                        onPress={() => draft.set((old) => ({ ...old, [field]: takesTheirs ? mine : theirs }))}
                       >
                         {takesTheirs ? 'Take mine' : 'Take theirs'}
                       </Button>

@@ -90,7 +90,7 @@ export interface Draft<T> {
   /** Begins anew from what is stored. */
   drop: () => void;
   /** Whether this is a draft that was put back; `newer` names the fields that were changed in the store since. */
-  restored?: { newer: { field: string; to: unknown }[] };
+  restored?: { newer: { field: string; to: unknown }[] } | undefined;
 }
 
 /**

@@ -25,7 +25,9 @@ function useKeys(answer: unknown): { key: string | undefined; keyFor: (content: 
   const page = useRouteLoaderData<typeof loader>('root')?.formKey;
   const id = useId();
   const [others, setOthers] = useState(0);
-  const last = useRef<{ page: string | undefined; answer: unknown; content: string; others: number }>(undefined);
+  const last = useRef<{ page: string | undefined; answer: unknown; content: string; others: number }>(
+    undefined,
+  );
   const named = (count: number): string => `${page}${id}${count}`;
   const keyFor = (form: FormData): string => {
     const content = JSON.stringify(
@@ -112,6 +114,6 @@ export function useFetcher<T>(options?: { key?: string }) {
   const fetcher = usePlainFetcher<T>(options);
   const keyed = useKeyed(fetcher.data);
   const submit: typeof fetcher.submit = (target, options) =>
-    fetcher.submit(keyed(target as SubmitTarget, options?.method), options);
+    fetcher.submit(keyed(target, options?.method), options);
   return { ...fetcher, submit };
 }

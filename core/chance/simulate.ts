@@ -8,7 +8,7 @@ export interface Effort {
   seed: number;
   deep: boolean;
   /** Called now and then with the share that is done, 0 to 1. */
-  progress?: (share: number) => void;
+  progress?: ((share: number) => void) | undefined;
 }
 /** What a knob can wait for. */
 export const QUICK: Effort = { plays: 60, seed: 1, deep: false };
@@ -32,7 +32,7 @@ export interface Estimate {
  */
 export function estimate(
   play: () => Outcome,
-  stop: { most: number; least?: number; error?: number; progress?: (share: number) => void },
+  stop: { most: number; least?: number; error?: number; progress?: ((share: number) => void) | undefined },
 ): { plays: number; of: Record<string, Estimate> } {
   const sums = new Map<string, { n: number; sum: number; squares: number }>();
   const read = (): Record<string, Estimate> =>

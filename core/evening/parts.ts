@@ -33,7 +33,7 @@ export interface PartThere extends PartOfAll {
   free: number | null;
   short: number;
   packs: string[];
-  costCents?: number;
+  costCents?: number | undefined;
 }
 export interface PartsFound {
   tables: TableParts[];

@@ -134,9 +134,9 @@ export interface NextAsked {
   laminators: number;
   cutters: number;
   /** Only steps of this stage. */
-  stage?: StageId;
+  stage?: StageId | undefined;
   /** What they did last: they go on with the same where they can. */
-  last?: string;
+  last?: string | undefined;
 }
 
 /**

@@ -115,7 +115,7 @@ describe('what can be built', () => {
       worth: 1,
       parts: Object.fromEntries(
         materials.filter((_, i) => (i * 7 + k * 3) % 5 < 2).map((one, i) => [one, 1 + ((i + k) % 9)]),
-      ) as Record<string, number>,
+      ),
     }));
     const onHand = Object.fromEntries(materials.map((one, i) => [one, 30 + ((i * 37) % 200)]));
     const found = await mostCopies({ kits, onHand });

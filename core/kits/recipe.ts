@@ -29,9 +29,9 @@ export interface KitPlan {
   /** A durable record is wiped off and used again. */
   finish?: Finish;
   /** Plays of each game expected in a loan: so many records are needed of a plain finish. One where nothing is said. */
-  plays?: number;
+  plays?: number | undefined;
   /** What stands in for a part, by the part it stands in for. */
-  swaps?: Swaps;
+  swaps?: Swaps | undefined;
   variants: readonly KitVariant[];
 }
 export type Swaps = Readonly<Partial<Record<MaterialId, AnyMaterialId>>>;
@@ -184,9 +184,8 @@ export function recipeOf(plan: KitPlan, catalogue: Catalogue = SHIPPED): Recipe 
     ...variants.flatMap(({ variant, reckoning }) =>
       reckoning.notices
         .filter((notice) => !said.has(notice.code))
-        .map((notice) => ({
+        .map(({ mend: _, ...notice }) => ({
           ...notice,
-          mend: undefined,
           text: variants.length > 1 ? `${variant.name}: ${notice.text}` : notice.text,
         })),
     ),

@@ -72,8 +72,9 @@ const afternoon = fc
   .map(([list, helpers, cutters]): Afternoon => ({
     helpers,
     machines: { cutter: cutters },
-    stages: list.map(({ after, ...stage }, i): Stage => ({
+    stages: list.map(({ after, machine, ...stage }, i): Stage => ({
       ...stage,
+      ...(machine ? { machine } : {}),
       id: `s${i}`,
       after: [...new Set(after.filter((one) => one < i).map((one) => `s${one}`))],
     })),

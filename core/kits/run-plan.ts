@@ -306,7 +306,7 @@ function placer(
       starts[i] = at;
       until[i] = at + jobs[i]!.seconds;
       placed.push(i);
-      end = Math.max(end, until[i]!);
+      end = Math.max(end, until[i]);
       for (const one of follows[i]!) if (--waits[one]! === 0) ready.push(one);
     }
     return { starts, end };

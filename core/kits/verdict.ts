@@ -51,7 +51,7 @@ export interface Held {
 }
 /** The same with what stands in for what, and the school's names of the parts. */
 interface Bag extends Held {
-  swaps?: Swaps;
+  swaps?: Swaps | undefined;
   catalogue?: Catalogue;
 }
 
@@ -451,7 +451,7 @@ function restock(variants: readonly Variant[], held: Bag, ageBand: AgeBand): Cop
   }
   // A deck with cards missing is made whole by another one.
   if (wanted.has('card-deck') && held.deckLacks?.length && !short.has('card-deck')) short.set('card-deck', 1);
-  return Object.fromEntries(short) as CopyVerdict['restock'];
+  return Object.fromEntries(short);
 }
 
 /** The cards that a list names, such as "7h". Throws RangeError for what is no card. */

@@ -12,7 +12,7 @@ const grams = (
   about: { minimum?: number; exclusiveMinimum?: number; default?: number } = {},
 ) =>
   Type.Number({
-    minimum: about.exclusiveMinimum === undefined ? 0 : undefined,
+    ...(about.exclusiveMinimum === undefined ? { minimum: 0 } : {}),
     maximum: 100_000,
     title,
     ...about,

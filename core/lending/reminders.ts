@@ -85,7 +85,7 @@ export function reminderText(
     address: string;
     marked: boolean;
     /** The words with which the family can answer by text, where it can. */
-    textBack?: Record<'easy' | 'ok' | 'hard' | 'games', string>;
+    textBack?: Record<'easy' | 'ok' | 'hard' | 'games', string> | undefined;
   },
 ): Rendered {
   const { language } = reading;

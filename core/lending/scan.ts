@@ -9,5 +9,5 @@ export interface ScanReading {
   q: string;
   choices: ScanChoice[];
   /** Why nothing can be done with it. */
-  problem?: string;
+  problem?: string | undefined;
 }

@@ -87,15 +87,18 @@ export function readSlip(text: string, games: number): SlipReading {
       ok: false,
       problem: `Nothing is ticked on the slip of ${showTag(tag)}: there is nothing to keep.`,
     };
-  const number = (id: string) => picked.find((one) => one.id === id)!.value as number | undefined;
+  const number = <N extends string>(name: N, id: string = name): { [K in N]?: number } => {
+    const ticked = picked.find((one) => one.id === id)!.value as number | undefined;
+    return ticked === undefined ? {} : ({ [name]: ticked } as { [K in N]: number });
+  };
   return {
     ok: true,
     tag,
     answer: {
-      children: number('children'),
-      grownUps: number('grownUps'),
-      times: number('times'),
-      minutes: number('minutesEach'),
+      ...number('children'),
+      ...number('grownUps'),
+      ...number('times'),
+      ...number('minutes', 'minutesEach'),
       missing: picked.at(-1)!.value === 'yes' ? MISSING : '',
     },
     games: picked.flatMap(({ game, value }) =>

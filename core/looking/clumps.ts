@@ -11,7 +11,7 @@ export interface ClumpsAsked {
   /** The mean lies about here, before anything is known: a gamma distribution of this shape and rate. */
   prior: { lost: number; loans: number };
   /** No loan loses more. */
-  inBag?: number;
+  inBag?: number | undefined;
   /** Loans to come. */
   next: number;
   assurance: number;

@@ -16,7 +16,7 @@ export interface KitWords {
   /** Minutes of one game, in the middle over its games. */
   reckonedMinutes: number;
   /** Cents of one loan; undefined where its pack cannot be laid out. */
-  loanCents?: number;
+  loanCents?: number | undefined;
 }
 export interface KitPlayed {
   kitId: string;

@@ -4,7 +4,7 @@
  */
 import type { Static } from '@sinclair/typebox';
 import { formsOf } from '~/core/words/inspect';
-import { format, literal, type Messages } from '~/core/words/message';
+import { format, literal } from '~/core/words/message';
 import type { Language } from '~/core/words/languages';
 import type { Source } from '~/core/words/reading';
 import {
@@ -262,7 +262,7 @@ function wordsOf(school: readonly SchoolMaterial[]): Source {
       if (message !== undefined) (own[language] ??= {})[id] = message;
     }
   }
-  return { id: MATERIAL_WORDS.id, en: en as Messages, own };
+  return { id: MATERIAL_WORDS.id, en: en, own };
 }
 
 /** A name as it is read with a count, to show it while it is typed. */

@@ -9,7 +9,7 @@ import { ownGame } from './game';
 /** A game as what is stored names it: one of the shelf, or one of the school's own with its definition. */
 export interface GameRef {
   gameId: string;
-  own?: OwnGame | null;
+  own?: OwnGame | null | undefined;
 }
 
 const games = new LRUCache<string, Game>({ max: 200 });

@@ -111,7 +111,7 @@ function columnsOf({ paper, readings }: SheetContext, gutterMm: number) {
 interface LaidOut {
   pages: Shape[][];
   /** On the last page. */
-  square?: Cell;
+  square?: Cell | undefined;
 }
 
 function layOut(source: InstructionSource, context: SheetContext, sizePt: number, extras: number): LaidOut {

@@ -34,9 +34,9 @@ export interface LabelSource {
   link: string;
   schoolName: string;
   /** The school's own picture, as a data address. */
-  mark?: string;
+  mark?: string | undefined;
   /** How families reach the school, in its own words. */
-  contact?: string;
+  contact?: string | undefined;
   /** The games of the bag, whose first steps stand on it where there is room. */
   begins?: readonly Variant[];
   parts: readonly KitPart[];

@@ -32,7 +32,7 @@ function printed(of: KitPlan): number {
       labels: {},
       checked: {},
     },
-    contextOf({ finish: of.finish }),
+    contextOf(of.finish ? { finish: of.finish } : {}),
   ).of(copy);
   return pages.filter(({ use, back }) => use === 'record' && !back).length;
 }

@@ -35,7 +35,7 @@ export interface CardSet<Material extends string = string> {
   title: string;
   size: { w: number; h: number };
   /** Cut along an outline of its own: neighbours keep a gap, and no straight lines are drawn. */
-  outline?: { gapMm: number };
+  outline?: { gapMm: number } | undefined;
 }
 
 const HEAD_MM = 8;

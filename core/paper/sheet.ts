@@ -35,7 +35,7 @@ export type Shape =
       font: FontName;
       anchor: 'start' | 'middle' | 'end';
       fill: string;
-      language?: Language;
+      language?: Language | undefined;
     }
   | ({ kind: 'line'; x1: number; y1: number; x2: number; y2: number } & Ink)
   | ({ kind: 'rect'; x: number; y: number; width: number; height: number; radius?: number } & Ink)
@@ -125,7 +125,7 @@ export interface SheetContext {
   /** Room left on the last sheet of cards is filled with spares. */
   fill: boolean;
   /** Only this piece, as often as it fits a sheet. */
-  lost?: Lost;
+  lost?: Lost | undefined;
 }
 
 export const INK = '#1A1A1A';

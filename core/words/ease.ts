@@ -163,5 +163,5 @@ export function easeWord({ score, scale }: Ease): string | undefined {
   if (scale === SCALES.en!.name)
     return score < 3 ? 'easy' : score < 6 ? 'plain' : score < 9 ? 'rather hard' : 'hard';
   const [easy, plain, rather] = scale === SCALES.es!.name ? [80, 65, 55] : [75, 50, 25];
-  return score >= easy! ? 'easy' : score >= plain! ? 'plain' : score >= rather! ? 'rather hard' : 'hard';
+  return score >= easy ? 'easy' : score >= plain ? 'plain' : score >= rather ? 'rather hard' : 'hard';
 }

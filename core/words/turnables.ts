@@ -16,5 +16,5 @@ export const turnables = (message: string, args: Args): Turnable[] =>
     if (kind === 'select')
       return { name, values: [...new Set([...(typeof own === 'string' ? [own] : []), ...options])] };
     if (typeof own === 'string') return { name, values: [own] };
-    return { name, values: [...new Set([...(own === undefined ? [] : [own as number]), ...SAMPLES])] };
+    return { name, values: [...new Set([...(own === undefined ? [] : [own]), ...SAMPLES])] };
   });

@@ -99,7 +99,7 @@ export function writeXliff({
   const built = new XMLBuilder({ ...SHAPE, suppressEmptyNode: true }).build([
     element('?xml', { version: '1.0', encoding: 'UTF-8' }, [text('')]),
     root,
-  ]) as string;
+  ]);
   return `${built.replace(CONTROLS, '')}\n`;
 }
 
@@ -126,7 +126,7 @@ function decoded(nodes: readonly Node[], data: ReadonlyMap<string, string>): str
   return nodes
     .map((node): string => {
       const name = nameOf(node);
-      if (name === TEXT) return String(node[TEXT]);
+      if (name === TEXT) return `${node[TEXT] as string | number | boolean}`;
       if (name === 'ph') {
         const place = data.get(attribute(node, 'dataRef')) ?? `{${attribute(node, 'equiv')}}`;
         return /^\{\w+\}$/.test(place) ? place : '{}';

@@ -63,7 +63,7 @@ interface Copy {
   id: string;
   kit: YearKit;
   /** With whom, and in which week it comes home. */
-  out?: { family: Lives; from: number; back: number };
+  out: { family: Lives; from: number; back: number } | undefined;
   /** Not before this week it is at school and whole. */
   ready: number;
 }
@@ -71,7 +71,7 @@ interface Lives extends YearFamily {
   had: Set<string>;
   bags: number;
   /** Since when it waits; undefined while it does not ask. */
-  asks?: number;
+  asks: number | undefined;
   out: boolean;
   last?: number;
   heard: { demand: number; said: LevelAsked['answers'][number]['said']; week: number }[];
@@ -158,13 +158,19 @@ export async function schoolYear(way: Way, kits: readonly YearKit[], seed: numbe
     ...one,
     had: new Set<string>(),
     bags: 0,
+    asks: undefined,
     out: false,
     heard: [],
   }));
   const truly = new Map(kits.map(({ id, demand }) => [id, demand + OFF * normal(drawn)]));
   const random = seeded(seed * 2 + 1);
   const copies: Copy[] = kits.flatMap((kit) =>
-    Array.from({ length: kit.copies }, (_, i) => ({ id: `${kit.id} ${i + 1}`, kit, ready: 0 })),
+    Array.from({ length: kit.copies }, (_, i) => ({
+      id: `${kit.id} ${i + 1}`,
+      kit,
+      out: undefined,
+      ready: 0,
+    })),
   );
   let [asked, bags, right, lost, minutes] = [0, 0, 0, 0, 0];
   for (let week = 0; week < YEAR.weeks; week++) {

@@ -111,14 +111,14 @@ export async function fillBig(client: pg.Client, sizes: BigSizes = BIG): Promise
        select $1, (array['Family', 'Familia', 'Família'])[1 + n % 3] || ' ' || (${NAMES})[1 + n % 20] || ' ' || n,
          (array['en', 'es', 'ar', 'pt'])[1 + n % 4], '555-' || lpad(n::text, 4, '0')
        from generate_series(1, $2::int) n`,
-      [school, families![i]],
+      [school, families[i]],
     );
     await run(
       `insert into copy (school_id, kit_id, build_run_id, tag, link_key, printed_at, ready_at)
        select $1, r.kit_id, r.id, upper(substr(md5($1::text || n), 1, 12)), substr(replace(replace(encode(sha256(($1::text || n)::bytea), 'base64'), '+', '-'), '/', '_'), 1, 22), now(), now()
        from generate_series(1, $2::int) n
        join lateral (select id, kit_id, row_number() over (order by id) - 1 as at, count(*) over () as many from build_run where school_id = $1) r on r.at = n % r.many`,
-      [school, copies![i]],
+      [school, copies[i]],
     );
     // One loan in forty is still out; of those that ended, one in twelve came home short of something.
     await run(
@@ -133,7 +133,7 @@ export async function fillBig(client: pg.Client, sizes: BigSizes = BIG): Promise
        join f on f.at = (n * 7 + n / many.c) % many.f
        cross join lateral (select n >= $2::int - many.c and n % 40 = 0 as out) o
        cross join lateral (select current_date - 16 - ((($2::int - 1 - n) / many.c) * 24)::int as day) d`,
-      [school, loans![i]],
+      [school, loans[i]],
     );
     await run(
       `insert into part_count (school_id, copy_id, loan_id, cause, material, expected, counted, at)
@@ -156,7 +156,7 @@ export async function fillBig(client: pg.Client, sizes: BigSizes = BIG): Promise
          'They counted to ' || abs(hashtext(l.id::text)) % 20, l.returned_on::timestamptz, case when abs(hashtext(l.id::text)) % 200 = 0 then null else now() end
        from loan l where l.school_id = $1 and l.returned_on is not null and not exists (select from answer a where a.school_id = $1 and a.loan_id = l.id)
        order by l.returned_on desc limit $2::int`,
-      [school, answers![i]],
+      [school, answers[i]],
     );
     await run(
       `insert into answer_game (school_id, answer_id, position, said)

@@ -31,7 +31,7 @@ export interface Entry {
   thingId: string;
   kind: Kind;
   version?: number;
-  before?: Fields | null;
+  before?: Fields | null | undefined;
   after?: Fields | null;
   personId: string | null;
 }

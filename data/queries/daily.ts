@@ -1,4 +1,4 @@
-import { and, eq, lt, or, sql } from 'drizzle-orm';
+import { eq, lt, sql } from 'drizzle-orm';
 import { installation } from '../db';
 import { dailyJob } from '../schema';
 
@@ -13,10 +13,7 @@ export async function claimDaily(name: string, day: string): Promise<boolean> {
     .onConflictDoUpdate({
       target: dailyJob.name,
       set: { lastOn: day, told: '', begunAt: sql`now()` },
-      setWhere: or(
-        lt(dailyJob.lastOn, day),
-        and(eq(dailyJob.told, ''), lt(dailyJob.begunAt, sql`now() - ${LOST}`)),
-      ),
+      setWhere: sql`${lt(dailyJob.lastOn, day)} or (${dailyJob.told} = '' and ${dailyJob.begunAt} < now() - ${LOST})`,
     })
     .returning({ name: dailyJob.name });
   return rows.length > 0;

@@ -42,7 +42,10 @@ export const findEvening = async (at: SchoolHandle, id: string): Promise<Evening
 
 export const createEvening = async (
   at: SchoolHandle,
-  made: Pick<EveningRow, 'name' | 'onDay' | 'startsAt' | 'plan'> & { solved?: Solved; personId: string },
+  made: Pick<EveningRow, 'name' | 'onDay' | 'startsAt' | 'plan'> & {
+    solved?: Solved | undefined;
+    personId: string;
+  },
 ): Promise<string> => (await at.insert(evening).values(made).returning({ id: evening.id }))[0]!.id;
 
 /** Saves a plan that was opened on a version. False when somebody else has changed it meanwhile, or it is gone. */

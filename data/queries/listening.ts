@@ -119,12 +119,12 @@ export interface AnswerRow {
 
 /** Which answers are asked for. */
 export interface AnswersAsked {
-  text?: string;
-  themeId?: string;
-  kitId?: string;
-  familyId?: string;
-  id?: string;
-  unread?: boolean;
+  text?: string | undefined;
+  themeId?: string | undefined;
+  kitId?: string | undefined;
+  familyId?: string | undefined;
+  id?: string | undefined;
+  unread?: boolean | undefined;
 }
 
 const WITH_BASKET = {

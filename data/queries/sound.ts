@@ -9,7 +9,7 @@ interface Setting {
   gameId: string;
   name: string;
   params: Params;
-  own?: OwnGame | null;
+  own?: OwnGame | null | undefined;
 }
 
 /** The setting with the parameters its game is opened with; where it cannot be, with rules that say so. */
@@ -23,5 +23,5 @@ export function sound<S extends Setting>(setting: S): S {
 /** A plan with settings that can be opened, as a copy was built by it. */
 export const soundPlan = (plan: KitPlan): KitPlan => ({
   ...plan,
-  variants: (plan.variants ?? []).map(sound),
+  variants: (plan.variants ?? []).map((one) => sound(one)),
 });

@@ -94,7 +94,7 @@ async function unlessStoreLacks(
 /** Writes down how a step went. What was counted into a bag leaves the store with it; a check makes the copy lendable. */
 export const doStep = (
   at: SchoolHandle,
-  input: StepInput & { outcome: Exclude<Outcome, 'begun' | 'undone'>; quantity?: number },
+  input: StepInput & { outcome: Exclude<Outcome, 'begun' | 'undone'>; quantity?: number | undefined },
 ): Promise<Stepped> => unlessStoreLacks(at, 'this', () => transaction(at, (tx) => doStepIn(tx, input)));
 
 async function doStepIn(
@@ -105,7 +105,7 @@ async function doStepIn(
     outcome,
     quantity,
     personId,
-  }: StepInput & { outcome: Exclude<Outcome, 'begun' | 'undone'>; quantity?: number },
+  }: StepInput & { outcome: Exclude<Outcome, 'begun' | 'undone'>; quantity?: number | undefined },
 ): Promise<Stepped> {
   const half = await lockHalfMade(tx, copyId);
   const now = half?.steps.find(({ id }) => id === step);

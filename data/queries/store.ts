@@ -97,7 +97,7 @@ export async function freeNow(at: SchoolHandle): Promise<OnHand> {
   return Object.fromEntries(
     Object.entries(onHand).map(([material, there]) => [
       material,
-      there === null ? null : Math.max(0, there! - (reserved[material] ?? 0)),
+      there === null ? null : Math.max(0, there - (reserved[material] ?? 0)),
     ]),
   );
 }

@@ -119,7 +119,7 @@ export class Load {
         await pause(50);
         continue;
       }
-      const lent: { loan?: string } = {};
+      const lent: { loan?: string | undefined } = {};
       await this.sent(
         desk,
         '/lend',

@@ -130,8 +130,8 @@ export class Machines {
       detached: true,
       stdio: ['ignore', 'pipe', 'pipe'],
     });
-    child.stdout!.pipe(log, { end: false });
-    child.stderr!.pipe(log, { end: false });
+    child.stdout.pipe(log, { end: false });
+    child.stderr.pipe(log, { end: false });
     this.children.push(child);
     return child;
   }

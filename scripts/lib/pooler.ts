@@ -48,7 +48,7 @@ max_client_conn = 200
   if (owner) for (const path of [folder, ...Object.values(files)]) chownSync(path, owner.uid, owner.gid);
   const child = spawn(PROGRAM, [files.settings], { ...owner, cwd: '/', stdio: ['ignore', 'pipe', 'pipe'] });
   let said = '';
-  child.stderr.on('data', (data: Buffer) => (said = (said + data).slice(-2000)));
+  child.stderr.on('data', (data: Buffer) => (said = (said + data.toString()).slice(-2000)));
   const through = (url: string): string => {
     const other = new URL(url);
     other.port = String(port);

@@ -223,7 +223,7 @@ export async function startCluster(
     detached: true,
     stdio: ['ignore', 'ignore', 'pipe'],
   });
-  child.stderr?.on('data', (data: Buffer) => (said = (said + data).slice(-4000)));
+  child.stderr?.on('data', (data: Buffer) => (said = (said + data.toString()).slice(-4000)));
   writeFileSync(runnerFile, String(process.pid));
   const url = addressOn(port);
   const awaited = waiting('the database server', child);

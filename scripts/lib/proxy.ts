@@ -50,7 +50,7 @@ export async function startProxy(servers: readonly string[]): Promise<Proxy> {
   writeFileSync(file, settings(port, servers));
   const child: ChildProcess = spawn(PROGRAM, ['-db', '-f', file], { stdio: ['ignore', 'pipe', 'pipe'] });
   let said = '';
-  child.stderr?.on('data', (data: Buffer) => (said = (said + data).slice(-2000)));
+  child.stderr?.on('data', (data: Buffer) => (said = (said + data.toString()).slice(-2000)));
   const ended = new Promise<void>((done) => child.on('exit', () => done()));
   const stop = async (): Promise<void> => {
     if (child.exitCode === null) child.kill('SIGTERM');

@@ -12,7 +12,7 @@ export function installDebian(packages: string[], why: string): void {
   console.log(`  … installing ${list} with apt`);
   const env = { ...process.env, DEBIAN_FRONTEND: 'noninteractive' };
   const [file, args] = isRoot ? ['sh', ['-c', command]] : ['sudo', ['-n', '-E', 'sh', '-c', command]];
-  const result = spawnSync(file, args as string[], { env, encoding: 'utf8', maxBuffer: 64 << 20 });
+  const result = spawnSync(file, args, { env, encoding: 'utf8', maxBuffer: 64 << 20 });
   if (result.status !== 0) {
     throw new Trouble(
       `apt could not install ${list}: ${result.stderr.trim().split('\n').at(-1) ?? ''}`,
@@ -33,8 +33,8 @@ export function run(
       stdio: options.show ? ['ignore', 'inherit', 'inherit'] : ['ignore', 'pipe', 'pipe'],
     });
     let output = '';
-    child.stdout?.on('data', (data: Buffer) => (output += data));
-    child.stderr?.on('data', (data: Buffer) => (output += data));
+    child.stdout?.on('data', (data: Buffer) => (output += data.toString()));
+    child.stderr?.on('data', (data: Buffer) => (output += data.toString()));
     child.on('error', reject);
     child.on('close', (code) => {
       if (code === 0) return resolve(output);

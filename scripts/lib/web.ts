@@ -141,7 +141,7 @@ export async function serve(options: {
   });
   for (const stream of [child.stdout, child.stderr]) {
     stream?.on('data', (data: Buffer) => {
-      log = (log + data).slice(-8000);
+      log = (log + data.toString()).slice(-8000);
       if (!options.quiet) process.stderr.write(data);
     });
   }

@@ -309,7 +309,7 @@ export class SchoolInTime {
     this.expect(lent.loanId, dueOn, hidden);
     this.told.lent++;
     if (hidden?.wants) this.told.waits.push(daysBetween(hidden.wants, day));
-    if (hidden) hidden.wants = undefined;
+    if (hidden) delete hidden.wants;
     return true;
   }
   private async fetchSetAside(day: string): Promise<void> {

@@ -40,7 +40,7 @@ export async function write(from: Readable, file: string, recipient: string | un
 export async function backUp(
   url: string,
   folder: string,
-  { at = new Date(), recipient }: { at?: Date; recipient?: string } = {},
+  { at = new Date(), recipient }: { at?: Date; recipient?: string | undefined } = {},
 ): Promise<{ file: string; bytes: number; tables: number }> {
   await mkdir(folder, { recursive: true, mode: 0o700 });
   const file = join(folder, `fern-basket-${stamp(at)}.dump${recipient === undefined ? '' : '.age'}`);
@@ -153,9 +153,9 @@ const nameIn = (url: string): string => decodeURIComponent(new URL(addressesIn(u
 /** How a backup comes in. */
 export interface Restoring {
   /** The name of a database beside the one of the address, made when it is not there. */
-  into?: string;
+  into?: string | undefined;
   /** The file that holds the key of a sealed backup. */
-  keyFile?: string;
+  keyFile?: string | undefined;
 }
 
 /**

@@ -22,7 +22,7 @@ const PIECE = /^([0-9A-F]{24}|[0-9A-F]{8}\.history)(\.age)?$/;
 export async function copyCluster(
   url: string,
   folder: string,
-  { at = new Date(), recipient }: { at?: Date; recipient?: string } = {},
+  { at = new Date(), recipient }: { at?: Date; recipient?: string | undefined } = {},
 ): Promise<{ file: string; bytes: number }> {
   await mkdir(folder, { recursive: true, mode: 0o700 });
   const file = join(folder, `fern-basket-base-${stamp(at)}.tar.gz${recipient === undefined ? '' : '.age'}`);

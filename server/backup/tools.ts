@@ -70,7 +70,11 @@ function reasonIn(said: string): string | undefined {
 export function start(
   tool: Tool,
   args: readonly string[],
-  { url, hands = false, ...account }: { url?: string; hands?: boolean; uid?: number; gid?: number } = {},
+  {
+    url,
+    hands = false,
+    ...account
+  }: { url?: string | undefined; hands?: boolean; uid?: number; gid?: number } = {},
 ): Running {
   const child = spawn(pathOf(tool), args, {
     ...account,
@@ -81,8 +85,9 @@ export function start(
   let out = '';
   let said = '';
   // What a full reading prints is only counted on to end well; of a list the lines are kept.
-  if (!hands) child.stdout.on('data', (data: Buffer) => (out = out.length < 2_000_000 ? out + data : out));
-  child.stderr.on('data', (data: Buffer) => (said = (said + data).slice(-2000)));
+  if (!hands)
+    child.stdout.on('data', (data: Buffer) => (out = out.length < 2_000_000 ? out + data.toString() : out));
+  child.stderr.on('data', (data: Buffer) => (said = (said + data.toString()).slice(-2000)));
   // One that ended early takes no more: why it ended is told below.
   child.stdin.on('error', () => undefined);
   const ended = new Promise<string>((done, fail) => {

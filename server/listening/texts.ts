@@ -41,7 +41,7 @@ export const receive = (
     const row = await addText(tx, { carriedAs: id, reach: from, text });
     if (!row) return 'known';
     const wait = async (why: string, familyId?: string): Promise<'waiting'> => {
-      await settleText(tx, row, { why, familyId });
+      await settleText(tx, row, { why, ...(familyId === undefined ? {} : { familyId }) });
       return 'waiting';
     };
     const families = await familiesReachedBy(tx, from);

@@ -6,6 +6,7 @@ import { LINK_HOURS, newPasswordSchema } from '~/core/people/forms';
 import type { OneSchool } from '~/data/db';
 import { findPersonByName, passwordHashOf } from '~/data/queries/people';
 import { askForPassword, letSetPassword, setPassword } from '~/data/queries/sessions';
+import { textIn } from '~/server/forms';
 import { ownPasswordRight, tryOwnPassword } from '../limits';
 import { hashPassword, passwordFits } from './password';
 import { hashOf } from './session';
@@ -18,7 +19,7 @@ import { weakness } from './weak';
 export function passwordFaults(form: FormData, names: readonly string[]): FieldErrors {
   const checked = checkForm(newPasswordSchema, form);
   const errors: FieldErrors = checked.ok ? {} : checked.errors;
-  const weak = checked.ok ? weakness(String(form.get('password')), names) : undefined;
+  const weak = checked.ok ? weakness(textIn(form, 'password'), names) : undefined;
   if (weak) errors.password = weak;
   if (form.get('password') !== form.get('again')) errors.again = 'The two passwords are not the same.';
   return errors;
@@ -37,10 +38,10 @@ export async function changeOwnPassword(
   if (Object.keys(errors).length) return errors;
   const wait = await tryOwnPassword(personId);
   if (wait) return { old: `Too many tries. Please wait ${wait === 1 ? 'a minute' : `${wait} minutes`}.` };
-  if (!(await passwordFits(String(form.get('old') ?? ''), await passwordHashOf(personId))))
+  if (!(await passwordFits(textIn(form, 'old'), await passwordHashOf(personId))))
     return { old: 'This is not your password now.' };
   await ownPasswordRight(personId);
-  const passwordHash = await hashPassword(String(form.get('password')));
+  const passwordHash = await hashPassword(textIn(form, 'password'));
   await setPassword({ personId, passwordHash, keep: session, by: personId });
   return {};
 }

@@ -91,7 +91,7 @@ function facesOf({ name, family, parts, plain }: Package, bold: boolean): readon
       range,
       covers: coverage(range),
       rightToLeft: RIGHT_TO_LEFT.has(family),
-      square: family === SIMPLIFIED!.family || family === TRADITIONAL!.family,
+      square: family === SIMPLIFIED.family || family === TRADITIONAL.family,
     }))
     // Where ranges overlap the last one counts, as in a style sheet.
     .reverse();

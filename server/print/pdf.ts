@@ -135,7 +135,7 @@ function drawApart(
   const { data } = page.dictionary;
   const { write } = page;
   const apart = doc.ref({});
-  page.write = (chunk) => apart.write(chunk as string);
+  page.write = (chunk) => apart.write(chunk);
   for (const group of groups) drawGroup(doc, group, section, fontOf);
   page.write = write;
   apart.end('');
@@ -146,7 +146,7 @@ interface Group {
   tag: 'P' | 'Figure';
   /** Undefined for what only decorates. */
   says?: string;
-  language?: Language;
+  language?: Language | undefined;
   /** What a drawn text says. */
   actual?: string;
   shapes: Shape[];

@@ -2,6 +2,7 @@
 import { checkForm, type Checked } from '~/core/check/check';
 import { printingSchema, SUPPLY_IDS, type Printing } from '~/core/pack/cost';
 import { centsIn, money } from '~/core/words/numbers';
+import { textIn } from '~/server/forms';
 
 /** Reads the form: prices are typed in dollars and kept in cents. */
 export function readPrices(form: FormData): Checked<Printing> {
@@ -9,7 +10,7 @@ export function readPrices(form: FormData): Checked<Printing> {
   const wrong: [string, string][] = [];
   for (const name of [...SUPPLY_IDS.map((supply) => `${supply}Cents` as const), 'hourCents' as const]) {
     const { title, maximum } = printingSchema.properties[name];
-    const cents = centsIn(String(fields[name] ?? ''));
+    const cents = centsIn(textIn(form, name));
     if (cents === undefined || cents > maximum!) {
       wrong.push([name, `${title} must be an amount such as 7.50, at most ${money(maximum!)}.`]);
       delete fields[name];
@@ -17,7 +18,7 @@ export function readPrices(form: FormData): Checked<Printing> {
   }
   // An empty box is a mistake here: it must not become the usual value unseen.
   for (const [name, { title }] of Object.entries(printingSchema.properties))
-    if (!name.endsWith('Cents') && String(fields[name] ?? '').trim() === '')
+    if (!name.endsWith('Cents') && textIn(form, name).trim() === '')
       wrong.push([name, `${title} is missing.`]);
   const checked = checkForm(printingSchema, fields);
   if (checked.ok && wrong.length === 0) return checked;

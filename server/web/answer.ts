@@ -85,7 +85,7 @@ export function answerWith(build: ServerBuild): Handler {
       const shownAgain = (page: string): Promise<Response> => {
         const form = new URLSearchParams({ page });
         return application(
-          new Request(new URL(url!.pathname.endsWith('.data') ? '/sent-before.data' : '/sent-before', url!), {
+          new Request(new URL(url!.pathname.endsWith('.data') ? '/sent-before.data' : '/sent-before', url), {
             method: 'POST',
             headers: { Origin: url!.origin, 'Content-Type': 'application/x-www-form-urlencoded' },
             body: form,

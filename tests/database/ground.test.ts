@@ -421,7 +421,7 @@ describe('a saved setting', () => {
       { gameId: 'gone', params: {} },
       { gameId: 'tide-pairs', params: { target: -1 } },
     ]) {
-      const read = sound({ name: 'x', ...broken } as Parameters<typeof sound>[0]);
+      const read = sound({ name: 'x', ...broken });
       expect(isClosed(gameFor(read))).toBe(true);
     }
     expect(

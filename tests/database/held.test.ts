@@ -23,7 +23,7 @@ let loanId: string;
 let goneId: string;
 let holdId: string;
 const rowsOf = async (query: SQL): Promise<Record<string, unknown>[]> =>
-  (await everything().execute(query)).rows as Record<string, unknown>[];
+  (await everything().execute(query)).rows;
 
 beforeAll(async () => {
   world = await smallSchool();

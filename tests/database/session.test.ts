@@ -27,7 +27,7 @@ const refusal = (work: Promise<unknown>) =>
 
 describe('a session', () => {
   it('tells who it is, until it is signed out', async () => {
-    const cookie = cookieIn((await signIn(from(), world.people.helper.id))!)!;
+    const cookie = cookieIn((await signIn(from(), world.people.helper.id))!);
     expect(await whoIs(from(cookie))).toMatchObject({ name: 'Helper', role: 'helper' });
     await signOut(from(cookie));
     expect(await whoIs(from(cookie))).toBeUndefined();
@@ -44,14 +44,14 @@ describe('a session', () => {
   });
 
   it('is replaced by a new sign-in of the same browser: the old token is worth nothing', async () => {
-    const old = cookieIn((await signIn(from(), world.people.helper.id))!)!;
+    const old = cookieIn((await signIn(from(), world.people.helper.id))!);
     const next = cookieIn((await signIn(from(old), world.people.coordinator.id))!);
     expect(await whoIs(from(old))).toBeUndefined();
     expect(await whoIs(from(next))).toMatchObject({ role: 'coordinator' });
   });
 
   it('goes on while it is used, and ends when it is not', async () => {
-    const cookie = cookieIn((await signIn(from(), world.people.helper.id))!)!;
+    const cookie = cookieIn((await signIn(from(), world.people.helper.id))!);
     await everything().execute(sql`update session set expires_at = now() + interval '1 hour'`);
     await whoIs(from(cookie));
     const { rows } = await everything().execute<{ hours: number }>(
@@ -63,13 +63,13 @@ describe('a session', () => {
   });
 
   it('ends for a person who is no longer active', async () => {
-    const cookie = cookieIn((await signIn(from(), world.people.helper.id))!)!;
+    const cookie = cookieIn((await signIn(from(), world.people.helper.id))!);
     await everything().execute(sql`update person set active = false where name = 'Helper'`);
     expect(await whoIs(from(cookie))).toBeUndefined();
   });
 
   it('keeps no token that could be stolen from the database', async () => {
-    const cookie = cookieIn((await signIn(from(), world.people.helper.id))!)!;
+    const cookie = cookieIn((await signIn(from(), world.people.helper.id))!);
     const [row] = await everything().select().from(session);
     expect(row!.tokenHash).toMatch(/^[0-9a-f]{64}$/);
     expect(decodeURIComponent(cookie)).not.toContain(row!.tokenHash);

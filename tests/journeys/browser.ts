@@ -19,7 +19,7 @@ let browser: Browser | undefined;
 
 /** A new visitor with nothing in the browser. Refused requests (4xx) that a journey expects are named in `expected`. */
 export async function visitor(
-  options: { width?: number; height?: number; javaScript?: boolean; expected?: RegExp } = {},
+  options: { width?: number; height?: number; javaScript?: boolean; expected?: RegExp | undefined } = {},
 ): Promise<Visitor> {
   browser ??= await chromium.launch({ executablePath: chromiumPath(), args: CHROMIUM_FLAGS });
   const context = await browser.newContext({

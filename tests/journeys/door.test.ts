@@ -228,7 +228,7 @@ describe('who may go where', () => {
         .replace('*', 'no/such/page');
     const cookies: Record<string, string> = { nobody: '' };
     for (const role of ROLES) cookies[role] = await cookieOf(role);
-    const list = leaves(await routes);
+    const list = leaves(routes);
     expect(list.map((leaf) => leaf.file).sort()).toEqual(Object.keys(ACCESS).sort());
 
     for (const { file, path, index } of list) {

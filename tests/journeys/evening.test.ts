@@ -3,7 +3,6 @@ import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { describe, expect, it } from 'vitest';
-import type { AnyMaterialId } from '~/core/materials/catalogue';
 import { SHIPPED } from '~/core/materials/school';
 import { emptyPlan } from '~/core/evening/plan';
 import { createFamily, listFamilies } from '~/data/queries/families';
@@ -102,7 +101,7 @@ describe('an evening', () => {
     expect(await reservedNow(world.at)).toEqual(aside);
     await expectAccessible(page);
     const came = page.getByRole('textbox', {
-      name: SHIPPED.of(material as AnyMaterialId).plural,
+      name: SHIPPED.of(material).plural,
       exact: true,
     });
     await came.fill('');

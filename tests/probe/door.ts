@@ -134,7 +134,7 @@ export async function rolesEverywhere(field: Field): Promise<Row> {
       )
     ).rows[0]!.n;
   const before = await count();
-  for (const route of leaves(await routes)) {
+  for (const route of leaves(routes)) {
     const path = route
       .replace(':gameId', 'two-tone-spill')
       .replace(':kitId', world.kitId)

@@ -99,8 +99,8 @@ export function raw(
     method: string;
     path: string;
     headers?: Record<string, string>;
-    body?: Buffer | string;
-    from?: string;
+    body?: Buffer | string | undefined;
+    from?: string | undefined;
   },
 ): Promise<{ status: number; text: string; comeAgain?: boolean }> {
   const { hostname, port } = new URL(address);
@@ -120,7 +120,7 @@ export function raw(
         },
         (answer) => {
           let text = '';
-          answer.on('data', (data: Buffer) => (text = text.length < 5000 ? text + data : text));
+          answer.on('data', (data: Buffer) => (text = text.length < 5000 ? text + data.toString() : text));
           const comeAgain = answer.statusCode === 503 && answer.headers['retry-after'] !== undefined;
           answer.on('end', () => done({ status: answer.statusCode ?? 0, text, comeAgain }));
           answer.on('error', none);

@@ -58,7 +58,7 @@ export function OwnGameForm({
   id?: string;
   /** The version that is stored; 0 for a new game. */
   version?: number;
-  late?: Late<OwnGame>;
+  late?: Late<OwnGame> | undefined;
   /** What was stored could not be read; the form begins anew. */
   unreadable?: boolean;
 }) {

@@ -22,7 +22,7 @@ export function SaveVariant({
   onName,
   onSaved,
 }: {
-  variantId?: string;
+  variantId?: string | undefined;
   setting: Setting;
   /** Whether the setting can be reckoned: one that cannot is not saved. */
   works: boolean;

@@ -23,7 +23,7 @@ import type { Language } from '~/core/words/languages';
 import { readingsAt } from '~/data/queries/wording';
 import { requireRole } from '~/server/people/session';
 import { notFound } from '~/server/refusals';
-import { byIntent } from '~/server/forms';
+import { byIntent, textIn } from '~/server/forms';
 import { isId } from '~/server/ids';
 import { reckoningOf } from '~/server/threads';
 import { Button, ButtonLink } from '~/app/ui/Button';
@@ -120,14 +120,14 @@ export async function action({ request, params }: Route.ActionArgs) {
       const kits = isId(id) ? await archiveVariant(at, id, person.id) : [];
       if (kits.length === 0) throw redirect('/choose');
       const archive = `It is in ${kits.join(' and ')}. Take it out of there first; nothing was changed.`;
-      return data({ errors: { archive } as FieldErrors }, { status: 409 });
+      return data({ errors: { archive } }, { status: 409 });
     },
     '': async () => {
       const { gameRef } = await benchOf(at, request, params.gameId);
       const about = checkForm(variantSchema, form);
       let input: unknown;
       try {
-        input = readJson(String(form.get('params')));
+        input = readJson(textIn(form, 'params'));
       } catch {
         input = undefined;
       }
@@ -152,7 +152,7 @@ export async function action({ request, params }: Route.ActionArgs) {
           {
             errors: {
               name: `There is a variant called “${about.value.name}” already. Choose another name.`,
-            } as FieldErrors,
+            },
           },
           { status: 409 },
         );

@@ -7,7 +7,7 @@ import { ownGameId } from '~/core/own/ids';
 import type { SchoolHandle } from '~/data/db';
 import { archiveOwnGame, findOwnGame } from '~/data/queries/games';
 import { changesOf, lateOf } from '~/server/changes';
-import { byIntent, UNKNOWN_VERSION, versionIn } from '~/server/forms';
+import { byIntent, textIn, UNKNOWN_VERSION, versionIn } from '~/server/forms';
 import { changeOwn } from '~/server/games/own';
 import { isId } from '~/server/ids';
 import { followed, stopFollowing } from '~/data/queries/sharing';
@@ -62,7 +62,7 @@ export async function action({ request, params }: Route.ActionArgs) {
         return refuse(400, {
           '': UNKNOWN_VERSION,
         });
-      const kept = await changeOwn(at, id, String(form.get('definition') ?? ''), openedOn, person.id);
+      const kept = await changeOwn(at, id, textIn(form, 'definition'), openedOn, person.id);
       if (!kept.ok) return kept.stale ? refuse(409, {}, lateOf(at, kept.stale)) : refuse(400, kept.errors);
       throw redirect(`/choose/${ownGameId(id)}`);
     },

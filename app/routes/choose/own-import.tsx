@@ -22,8 +22,7 @@ export async function action({ request }: Route.ActionArgs) {
   const person = await requireRole(request, 'coordinator');
   const { at } = person;
   const file = (await request.formData()).get('file');
-  const refuse = (sentence: string) =>
-    data({ errors: { '': sentence } as Record<string, string> }, { status: 400 });
+  const refuse = (sentence: string) => data({ errors: { '': sentence } }, { status: 400 });
   if (!(file instanceof File) || file.size === 0) return refuse('Choose a file first.');
   if (file.size > MOST_BYTES) return refuse('This file is too large to be one game. Nothing was read.');
   const kept = await keepOwnGame(at, await file.text(), person.id);

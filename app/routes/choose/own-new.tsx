@@ -1,6 +1,7 @@
 import { data, redirect } from 'react-router';
 import { newOwnGame } from '~/core/own/definition';
 import { ownGameId } from '~/core/own/ids';
+import { textIn } from '~/server/forms';
 import { keepOwnGame } from '~/server/games/own';
 import { requireRole } from '~/server/people/session';
 import { OwnGameForm } from './OwnGameForm';
@@ -16,7 +17,7 @@ export async function loader({ request }: Route.LoaderArgs) {
 export async function action({ request }: Route.ActionArgs) {
   const person = await requireRole(request, 'coordinator');
   const { at } = person;
-  const text = String((await request.formData()).get('definition') ?? '');
+  const text = textIn(await request.formData(), 'definition');
   const kept = await keepOwnGame(at, text, person.id);
   if (!kept.ok) return data({ errors: kept.errors }, { status: 400 });
   throw redirect(`/choose/${ownGameId(kept.id)}`);

@@ -9,7 +9,7 @@ import { schoolsOfDistrict } from '~/data/queries/schools';
 import { offers, share, shownByUs, stopFollowing, take, toShow, unshare } from '~/data/queries/sharing';
 import { atSchool } from '~/data/db';
 import { boundTo } from '~/data/queries/schools';
-import { byIntent } from '~/server/forms';
+import { byIntent, textIn } from '~/server/forms';
 import { isId } from '~/server/ids';
 import { requireRole } from '~/server/people/session';
 import { dayAt } from '~/server/today';
@@ -70,7 +70,7 @@ export async function action({ request }: Route.ActionArgs) {
       throw redirect(`/district/shared?gave=${encodeURIComponent(to.name)}`);
     },
     show: async () => {
-      const [kind, thingId = ''] = String(form.get('thing') ?? '').split('|');
+      const [kind, thingId = ''] = textIn(form, 'thing').split('|');
       const known = (await toShow(at)).some((one) => one.kind === kind && one.thingId === thingId);
       if (!known || !(await share(at, kind as SharedKind, thingId, me)))
         return refuse('Choose something of this school that is not shared yet.', 400);

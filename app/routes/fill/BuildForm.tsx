@@ -24,7 +24,7 @@ export function BuildForm({
 }: {
   kitId: string;
   formKey: string;
-  error?: string;
+  error?: string | undefined;
   parts: readonly KitPart[];
 } & { onHand: OnHand; offers: readonly NamedOffer[] }) {
   const catalogue = useCatalogue();

@@ -16,7 +16,8 @@ export function KitCost({
   kitId: string;
   cost?:
     | (CopyCost & { problem?: undefined; paperLoans: number; partLoans: number; expected: number })
-    | { problem: string };
+    | { problem: string }
+    | undefined;
   finish: Finish;
 }) {
   return (

@@ -140,7 +140,7 @@ export const kitFields = (variants: readonly ChoosableVariant[], catalogue: Cata
             : field === 'swaps'
               ? plainValue(
                   Object.entries(value as Swaps).map(
-                    ([usual, by]) => `${catalogue.of(by!).plural} for ${catalogue.of(usual).plural}`,
+                    ([usual, by]) => `${catalogue.of(by).plural} for ${catalogue.of(usual).plural}`,
                   ),
                 )
               : field === 'assurance'
@@ -166,7 +166,7 @@ interface KitFormProps {
   errors: FieldErrors;
   action: string;
   /** What answers say about plays a week, where there are enough of them. */
-  heard?: Heard;
+  heard?: Heard | undefined;
   /** Languages beside English that the school has. */
   languages: readonly string[];
 }
@@ -382,7 +382,10 @@ function Swapping({
   catalogue,
   onChange,
   error,
-}: Pick<KitFormProps, 'draft' | 'variants' | 'onChange'> & { catalogue: Catalogue; error?: string }) {
+}: Pick<KitFormProps, 'draft' | 'variants' | 'onChange'> & {
+  catalogue: Catalogue;
+  error?: string | undefined;
+}) {
   const needed = materialsOf(draft, variants);
   const choices = needed.flatMap((material) => {
     const by = catalogue.standIns.filter(

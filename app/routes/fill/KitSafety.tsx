@@ -21,7 +21,7 @@ export function KitSafety({
   kitId: string;
   hazards: readonly Hazard[];
   /** The nearest version without what stands against families with a child under three, once it was asked for. */
-  asked?: { safer?: SaferKit };
+  asked?: { safer?: SaferKit } | undefined;
   mayKeep: boolean;
 }) {
   const busy = useSending();

@@ -16,7 +16,13 @@ export interface Behind {
   says: string[];
 }
 
-export function KitVersions({ behind, problem }: { behind: readonly Behind[]; problem?: string }) {
+export function KitVersions({
+  behind,
+  problem,
+}: {
+  behind: readonly Behind[];
+  problem?: string | undefined;
+}) {
   const busy = useSending();
   if (behind.length === 0) return null;
   return (

@@ -381,7 +381,7 @@ function Change({
   'kit' | 'recipe' | 'variants' | 'heard' | 'languages' | 'offers'
 > & {
   errors: FieldErrors;
-  late?: Late<KitDraft>;
+  late?: Late<KitDraft> | undefined;
 }) {
   const catalogue = useCatalogue();
   const start: KitDraft = {

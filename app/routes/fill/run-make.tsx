@@ -6,7 +6,7 @@ import { count } from '~/core/words/numbers';
 import { findMaking } from '~/data/queries/making';
 import { doStep, undoStep } from '~/data/queries/steps';
 import { listStock, weightOf } from '~/data/queries/store';
-import { byIntent } from '~/server/forms';
+import { byIntent, textIn } from '~/server/forms';
 import { isId } from '~/server/ids';
 import { claimNext } from '~/server/kits/making';
 import { requireRole } from '~/server/people/session';
@@ -81,7 +81,7 @@ export async function action({ request, params }: Route.ActionArgs) {
   const run = isId(params.runId) ? await findMaking(at, params.runId) : undefined;
   if (!run) throw notFound('This build run');
   const form = await request.formData();
-  const [copyId, step] = [form.get('copy'), String(form.get('step') ?? '')];
+  const [copyId, step] = [form.get('copy'), textIn(form, 'step')];
   const copy = run.copies.find(({ id }) => id === copyId);
   const stage = stageIn(form.get('stage'));
   const refuse = (problem: string, material?: string, status = 409) =>
@@ -98,7 +98,7 @@ export async function action({ request, params }: Route.ActionArgs) {
   };
   /** A scanned tag must be that of the bag; without one a press is enough. */
   const wrongBag = async (): Promise<ReturnType<typeof refuse> | undefined> => {
-    const text = String(form.get('tag') ?? '').trim();
+    const text = textIn(form, 'tag').trim();
     if (!text || !copy) return undefined;
     const read = readTag(text);
     if (read.kind === 'tag' && read.tag === copy.tag) return undefined;
@@ -125,7 +125,7 @@ export async function action({ request, params }: Route.ActionArgs) {
     },
     tooFew: async () => {
       if (!copy) return gone();
-      const have = String(form.get('have') ?? '').trim();
+      const have = textIn(form, 'have').trim();
       if (!/^\d{1,5}$/.test(have)) return refuse('Say how many there are: a whole number.', undefined, 400);
       const done = await doStep(at, {
         copyId: copy.id,

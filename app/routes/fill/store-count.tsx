@@ -23,7 +23,7 @@ export async function loader({ request }: Route.LoaderArgs) {
   const stock = new Map(items.map((item) => [item.material, item]));
   const walk = storable(catalogue)
     .filter(({ id }) => !catalogue.putAway.has(id) || stock.get(id)?.onHand)
-    .map(({ id, plural }) => ({ material: id as string, plural, place: stock.get(id)?.place ?? '' }))
+    .map(({ id, plural }) => ({ material: id, plural, place: stock.get(id)?.place ?? '' }))
     .sort(
       (a, b) =>
         Number(a.place === '') - Number(b.place === '') ||

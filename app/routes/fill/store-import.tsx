@@ -18,7 +18,7 @@ export async function loader({ request }: Route.LoaderArgs) {
   return null;
 }
 
-type PreviewRow = StoreRow & { now?: StockItem };
+type PreviewRow = StoreRow & { now?: StockItem | undefined };
 
 export async function action({ request }: Route.ActionArgs) {
   const person = await requireRole(request, 'coordinator');

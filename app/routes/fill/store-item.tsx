@@ -20,7 +20,7 @@ import {
   weightOf,
 } from '~/data/queries/store';
 import { showTime } from '~/server/changes';
-import { byIntent } from '~/server/forms';
+import { byIntent, textIn } from '~/server/forms';
 import { isId } from '~/server/ids';
 import { requireRole } from '~/server/people/session';
 import { notFound } from '~/server/refusals';
@@ -101,7 +101,7 @@ export async function action({ request, params }: Route.ActionArgs) {
     },
     offer: async () => {
       await requireRole(request, 'coordinator');
-      const cents = /^\d{1,5}([.,]\d{1,2})?$/.exec(String(form.get('price') ?? '').trim());
+      const cents = /^\d{1,5}([.,]\d{1,2})?$/.exec(textIn(form, 'price').trim());
       form.set('priceCents', cents ? String(Math.round(Number(cents[0].replace(',', '.')) * 100)) : '');
       const checked = checkForm(storeOfferSchema, form);
       if (!checked.ok) {

@@ -7,7 +7,7 @@ import { count } from '~/core/words/numbers';
 import type { SchoolHandle } from '~/data/db';
 import { catalogueNow } from '~/data/queries/materials';
 import { learnWeight, weightOf } from '~/data/queries/store';
-import { byIntent } from '~/server/forms';
+import { byIntent, textIn } from '~/server/forms';
 import { requireRole } from '~/server/people/session';
 import { notFound } from '~/server/refusals';
 import { OnTheScale, ReadScale } from '~/app/desk/OnTheScale';
@@ -47,7 +47,7 @@ export async function action({ request, params }: Route.ActionArgs) {
   const { id } = await partOf(at, params.material);
   const form = await request.formData();
   const number = (name: string): number => {
-    const text = String(form.get(name) ?? '').trim();
+    const text = textIn(form, name).trim();
     return /^\d{1,6}(\.\d{1,3})?$/.test(text) ? Number(text) : Number.NaN;
   };
   return byIntent(form, {
@@ -57,7 +57,7 @@ export async function action({ request, params }: Route.ActionArgs) {
     },
     '': async () => {
       const [pieces, tareG, resolutionG] = [number('pieces'), number('tareG'), number('resolutionG')];
-      const readings = readingsIn(String(form.get('readings') ?? ''));
+      const readings = readingsIn(textIn(form, 'readings'));
       const errors: Record<string, string> = {};
       if (!(pieces >= 1 && pieces <= 500 && Number.isInteger(pieces)))
         errors.pieces = 'A whole number from 1 to 500.';

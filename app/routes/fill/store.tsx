@@ -40,7 +40,7 @@ export async function loader({ request }: Route.LoaderArgs) {
   const items = storable(catalogue)
     .filter(({ id }) => !catalogue.putAway.has(id) || typeof known.get(id)?.onHand === 'number')
     .map(({ id, plural }) => ({
-      material: id as string,
+      material: id,
       plural,
       onHand: known.has(id) ? known.get(id)!.onHand : undefined,
       reserved: reserved[id] ?? 0,

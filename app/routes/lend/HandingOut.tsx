@@ -39,7 +39,7 @@ export function HandingOut({
   round: RoundData['round'];
   promises: readonly Promised[];
   coordinates: boolean;
-  problem?: string;
+  problem?: string | undefined;
 }) {
   const open = round.state === 'promised';
   const gone = promises.filter(({ loanId }) => loanId !== null);

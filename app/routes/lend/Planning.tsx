@@ -35,7 +35,7 @@ export function Planning({
 }: {
   round: RoundData['round'];
   plan: Plan;
-  problem?: string;
+  problem?: string | undefined;
   today: string;
 }) {
   const [search] = useSearchParams();

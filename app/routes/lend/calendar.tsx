@@ -22,7 +22,7 @@ import {
 import { showTime } from '~/server/changes';
 import { listIn } from '~/server/csv';
 import { readDay } from '~/server/days';
-import { byIntent, UNKNOWN_VERSION, versionIn } from '~/server/forms';
+import { byIntent, textIn, UNKNOWN_VERSION, versionIn } from '~/server/forms';
 import { isId } from '~/server/ids';
 import { readFile } from '~/server/outside';
 import { requireRole } from '~/server/people/session';
@@ -81,7 +81,7 @@ export async function action({ request }: Route.ActionArgs) {
   const answer = (
     more: { errors?: FieldErrors; found?: DaysInFile[]; text?: string; done?: string },
     status = 200,
-  ) => data({ errors: {} as FieldErrors, found: undefined, text: '', done: undefined, ...more }, { status });
+  ) => data({ errors: {}, found: undefined, text: '', done: undefined, ...more }, { status });
   const room = async (more: number): Promise<boolean> =>
     (await calendarEntries(at)).length + more <= MOST_ENTRIES;
   const today = todayAtSchool(at);
@@ -127,7 +127,7 @@ export async function action({ request }: Route.ActionArgs) {
     },
     add: async () => {
       const kind = form.get('kind') === 'term' ? 'term' : 'closed';
-      const name = visible(String(form.get('name') ?? '')).trim();
+      const name = visible(textIn(form, 'name')).trim();
       const from = readDay(form.get('from'));
       const to = form.get('to') ? readDay(form.get('to')) : from;
       const errors: FieldErrors = {};

@@ -14,7 +14,7 @@ import { findCopy } from '~/data/queries/copies';
 import { copiesAtSchool, pageOfOut } from '~/data/queries/desk';
 import { listShortages } from '~/data/queries/counts';
 import { findLoan, lend, ruleAgainst, undoLoan } from '~/data/queries/lending';
-import { byIntent } from '~/server/forms';
+import { byIntent, textIn } from '~/server/forms';
 import { isId } from '~/server/ids';
 import { copiesOf } from '~/server/once';
 import { stateNow } from '~/server/kits/held';
@@ -137,7 +137,7 @@ export async function action({ request }: Route.ActionArgs) {
     '': async () => {
       const [copyId, familyId] = [form.get('copy'), form.get('family')];
       const dueOn = readDay(form.get('dueOn'));
-      const kept = String(form.get('dueOn') ?? '');
+      const kept = textIn(form, 'dueOn');
       const day = todayAtSchool(at);
       if (!isId(copyId) || !isId(familyId))
         return data({ problem: 'Choose a copy and a family first.', dueOn: kept }, { status: 400 });
@@ -152,7 +152,7 @@ export async function action({ request }: Route.ActionArgs) {
       const [copy, family] = await Promise.all([findCopy(at, { id: copyId }), findFamily(at, familyId)]);
       const catalogue = await catalogueNow(at);
       const stops = copy && family ? against(hazardsOf(copy.parts, catalogue), family) : [];
-      const decidedBy = String(form.get('decidedBy') ?? '');
+      const decidedBy = textIn(form, 'decidedBy');
       if (stops.length && sameName(decidedBy) !== sameName(person.name))
         return data(
           {

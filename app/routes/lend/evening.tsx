@@ -28,7 +28,7 @@ import {
   solvedOf,
   tableGames,
 } from '~/server/evenings';
-import { byIntent, UNKNOWN_VERSION, versionIn } from '~/server/forms';
+import { byIntent, textIn, UNKNOWN_VERSION, versionIn } from '~/server/forms';
 import { isId } from '~/server/ids';
 import { inviteAll, thankAll, type ToldMany } from '~/server/lending/invitations';
 import { requireRole } from '~/server/people/session';
@@ -94,7 +94,7 @@ export async function action({ request, params }: Route.ActionArgs) {
   const { id, name, onDay, startsAt, plan, solved, setAside } = found;
   const form = await request.formData();
   const answer = (more: { errors?: FieldErrors; told?: ToldMany; of?: 'invite' | 'thank' }, status = 200) =>
-    data({ errors: {} as FieldErrors, told: undefined, of: undefined, ...more }, { status });
+    data({ errors: {}, told: undefined, of: undefined, ...more }, { status });
   const refuse = (errors: FieldErrors, status = 400) => answer({ errors }, status);
   const openedOn = versionIn(form);
   if (!openedOn) return refuse({ '': UNKNOWN_VERSION });
@@ -174,11 +174,7 @@ export async function action({ request, params }: Route.ActionArgs) {
     countBack: async () => {
       if (!setAside) return stale();
       const catalogue = await catalogueNow(at);
-      const read = missingOf(
-        setAside,
-        (material) => String(form.get(`back ${material}`) ?? '').trim(),
-        catalogue,
-      );
+      const read = missingOf(setAside, (material) => textIn(form, `back ${material}`).trim(), catalogue);
       if (!read.ok) return refuse(read.errors);
       const done = await countBack(at, id, openedOn, read.missing, personId);
       if (done === 'stale') return stale();

@@ -1,5 +1,4 @@
 import { data, redirect } from 'react-router';
-import type { FieldErrors } from '~/core/check/check';
 import { checkFamily, NEW_FAMILY } from '~/core/lending/families';
 import { createFamily } from '~/data/queries/families';
 import { requireRole } from '~/server/people/session';
@@ -24,7 +23,7 @@ export async function action({ request }: Route.ActionArgs) {
   const made = await createFamily(at, checked.value, person.id);
   if (!made)
     return data(
-      { errors: { name: `There is a family called “${checked.value.name}” already.` } as FieldErrors },
+      { errors: { name: `There is a family called “${checked.value.name}” already.` } },
       { status: 409 },
     );
   throw redirect(`/lend/families?added=${made.id}`);

@@ -1,5 +1,6 @@
 import { checkJson } from '~/core/check/check';
 import { hallActSchema } from '~/core/lending/hall';
+import { textIn } from '~/server/forms';
 import { readDay } from '~/server/days';
 import { doAct } from '~/server/lending/hall';
 import { requireRole } from '~/server/people/session';
@@ -19,7 +20,7 @@ export async function action({ request }: Route.ActionArgs) {
   const person = await requireRole(request, 'coordinator', 'helper');
   let sent: unknown;
   try {
-    sent = JSON.parse(String((await request.formData()).get('act')));
+    sent = JSON.parse(textIn(await request.formData(), 'act'));
   } catch {
     sent = undefined;
   }

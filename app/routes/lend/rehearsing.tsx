@@ -25,7 +25,7 @@ export const meta: Route.MetaFunction = ({ loaderData }) => [
 const YEARS = { preK: 4, K: 5, g1: 6, g2: 7, g3: 8 } as const;
 
 const nameIn = (text: FormDataEntryValue | string | null, own: string): string =>
-  visible(String(text ?? ''))
+  visible(typeof text === 'string' ? text : '')
     .trim()
     .slice(0, MOST_NAME) || own;
 

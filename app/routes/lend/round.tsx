@@ -13,7 +13,7 @@ import { wallWords } from '~/core/lending/round';
 import { endRound, findRound, promiseRound, promisesOf, saveChoices, undoRound } from '~/data/queries/rounds';
 import { findGathering } from '~/data/queries/gatherings';
 import { undoLoan } from '~/data/queries/lending';
-import { byIntent, versionIn } from '~/server/forms';
+import { byIntent, textIn, versionIn } from '~/server/forms';
 import { isId } from '~/server/ids';
 import { handOver } from '~/server/lending/handover';
 import { isLarge, roundInput, shownOf, solveRound } from '~/server/lending/rounds';
@@ -68,7 +68,7 @@ export async function action({ request, params }: Route.ActionArgs) {
   const form = await request.formData();
   const refuse = (problem: string, status: number) => data({ problem, heard: undefined }, { status });
   const here = `/lend/rounds/${round.id}`;
-  const text = (name: string): string => String(form.get(name) ?? '');
+  const text = (name: string): string => textIn(form, name);
   const coordinating = async <T,>(work: () => Promise<T>) => {
     if (person.role !== 'coordinator')
       return refuse('Whoever coordinates plans hand-outs. Nothing was changed.', 403);

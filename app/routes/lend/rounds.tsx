@@ -9,6 +9,7 @@ import { daysBetween, showDay } from '~/core/lending/due';
 import { count } from '~/core/words/numbers';
 import { copiesForRound, createRound, listRounds } from '~/data/queries/rounds';
 import { classes } from '~/data/queries/rules';
+import { textIn } from '~/server/forms';
 import { readDay } from '~/server/days';
 import { requireRole } from '~/server/people/session';
 import { today as todayAtSchool } from '~/server/today';
@@ -44,7 +45,7 @@ export async function action({ request }: Route.ActionArgs) {
   const person = await requireRole(request, 'coordinator');
   const { at } = person;
   const form = await request.formData();
-  const name = visible(String(form.get('name') ?? '')).trim();
+  const name = visible(textIn(form, 'name')).trim();
   const onDay = readDay(form.get('onDay'));
   const errors: FieldErrors = {};
   if (!name || name.length > 80) errors.name = 'Give it a name of up to 80 characters, such as “Thursday”.';

@@ -20,7 +20,7 @@ import {
 import { showTime } from '~/server/changes';
 import { readDay } from '~/server/days';
 import { cameShares } from '~/server/evenings';
-import { byIntent } from '~/server/forms';
+import { byIntent, textIn } from '~/server/forms';
 import { isId } from '~/server/ids';
 import { newReaderKey, tableLinkOf } from '~/server/links';
 import { noteSecurity } from '~/server/people/security';
@@ -86,12 +86,12 @@ export async function action({ request }: Route.ActionArgs) {
   const id = form.get('table');
   const known = isId(id) ? await findGathering(at, id) : undefined;
   const answer = (more: { errors?: FieldErrors; link?: string }, status = 200) =>
-    data({ errors: {} as FieldErrors, link: undefined, ...more }, { status });
+    data({ errors: {}, link: undefined, ...more }, { status });
   const gone = () => answer({ errors: { '': 'This table is not there any more.' } }, 404);
   const familyId = form.get('family');
   return byIntent(form, {
     '': async () => {
-      const name = visible(String(form.get('name') ?? '')).trim();
+      const name = visible(textIn(form, 'name')).trim();
       const onDay = readDay(form.get('onDay'));
       const errors: FieldErrors = {};
       if (!name || name.length > 80) errors.name = 'Give it a name of up to 80 characters.';
@@ -134,8 +134,8 @@ export async function action({ request }: Route.ActionArgs) {
     },
     enter: async () => {
       if (!known) return gone();
-      const newName = visible(String(form.get('newName') ?? '')).trim();
-      const language = languageNamed(visible(String(form.get('language') ?? '')))?.tag;
+      const newName = visible(textIn(form, 'newName')).trim();
+      const language = languageNamed(visible(textIn(form, 'language')))?.tag;
       const errors: FieldErrors = {};
       if (!newName || newName.length > 80) errors.newName = 'Give it a name of up to 80 characters.';
       if (!language || !person.school.languages.includes(language))

@@ -9,7 +9,7 @@ import { say } from '~/core/words/reading';
 import { addTheme, asksNow, listThemes, markRead, markTheme, removeTheme } from '~/data/queries/listening';
 import { removePicture } from '~/data/queries/pictures';
 import { readingsAt } from '~/data/queries/wording';
-import { byIntent } from '~/server/forms';
+import { byIntent, textIn } from '~/server/forms';
 import { isId } from '~/server/ids';
 import { heard } from '~/server/listening/heard';
 import { schoolWords } from '~/server/listening/levels';
@@ -94,7 +94,7 @@ export async function action({ request }: Route.ActionArgs) {
   const refuse = (problem: string, status = 409) => data<Told>({ problem }, { status });
   const gone = 'That is not there any more. Load the page again; nothing was changed.';
   const unclear = async (doubt: boolean) => {
-    const [gameId = '', messageId = '', language = ''] = String(form.get('line') ?? '').split(' ');
+    const [gameId = '', messageId = '', language = ''] = textIn(form, 'line').split(' ');
     return (await seeToUnclear(at, { gameId, messageId, language }, personId, doubt))
       ? data<Told>({
           said: doubt
@@ -115,7 +115,7 @@ export async function action({ request }: Route.ActionArgs) {
       return done ? data<Told>({}) : refuse(gone);
     },
     addTheme: async () => {
-      const name = visible(String(form.get('name') ?? ''));
+      const name = visible(textIn(form, 'name'));
       if (name === '' || name.length > MOST_THEME)
         return refuse(`A theme is a few words, up to ${MOST_THEME} characters.`, 400);
       return (await addTheme(at, name))
@@ -131,7 +131,7 @@ export async function action({ request }: Route.ActionArgs) {
     line: async () => {
       const answerId = form.get('answer');
       if (!isId(answerId)) return refuse(gone);
-      const sent = await sayTo(at, answerId, visible(String(form.get('line') ?? ''), true));
+      const sent = await sayTo(at, answerId, visible(textIn(form, 'line'), true));
       return sent.ok
         ? data<Told>({
             said:

@@ -7,7 +7,7 @@ import { readSlip, readSlipNumber, slipSentence } from '~/core/listening/slip';
 import { slipQuestions } from '~/core/pack/questions';
 import { count } from '~/core/words/numbers';
 import { removeAnswer } from '~/data/queries/listening';
-import { byIntent } from '~/server/forms';
+import { byIntent, textIn } from '~/server/forms';
 import { isId } from '~/server/ids';
 import { keepSlip, type SlipBag } from '~/server/listening/slip';
 import { requireRole } from '~/server/people/session';
@@ -38,8 +38,8 @@ export async function action({ request }: Route.ActionArgs) {
   const form = await request.formData();
   return byIntent(form, {
     keep: async () => {
-      const slip = visible(String(form.get('slip') ?? ''));
-      const words = visible(String(form.get('words') ?? ''), true);
+      const slip = visible(textIn(form, 'slip'));
+      const words = visible(textIn(form, 'words'), true);
       const result = await keepSlip(at, slip, words, personId);
       return result.status === 200
         ? data<Answered>({ turn: result.id, kept: { id: result.id, sentence: result.kept } })

@@ -8,7 +8,7 @@ import { count } from '~/core/words/numbers';
 import { listFamilies } from '~/data/queries/families';
 import { findText, loansToAnswer, settleText, textsNow } from '~/data/queries/texts';
 import { showTime } from '~/server/changes';
-import { byIntent } from '~/server/forms';
+import { byIntent, textIn } from '~/server/forms';
 import { isId } from '~/server/ids';
 import { receive } from '~/server/listening/texts';
 import { requireRole } from '~/server/people/session';
@@ -66,8 +66,8 @@ export async function action({ request }: Route.ActionArgs) {
   const settled = 'Somebody has settled this text already. Nothing was changed.';
   return byIntent(form, {
     play: async () => {
-      const from = visible(String(form.get('from') ?? ''));
-      const line = visible(String(form.get('line') ?? ''), true);
+      const from = visible(textIn(form, 'from'));
+      const line = visible(textIn(form, 'line'), true);
       if (from === '' || line === '')
         return refuse('Say from which number it comes, and what it says. Nothing came in.', 400);
       if (line.length > MOST || from.length > 120)

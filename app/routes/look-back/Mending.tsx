@@ -35,7 +35,7 @@ export function Mending({
   shortages: readonly Short[];
   first: number;
   short: number;
-  said?: Mended;
+  said?: Mended | undefined;
 }) {
   const catalogue = useCatalogue();
   const copies = [...new Map(shortages.map((one) => [one.copyId, one])).values()];

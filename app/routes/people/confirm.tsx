@@ -1,4 +1,5 @@
 import { data, redirect, redirectDocument } from 'react-router';
+import { textIn } from '~/server/forms';
 import { confirmPassword, requireRole } from '~/server/people/session';
 import { ownPath } from '~/server/links';
 import { Button, ButtonLink, useSending } from '~/app/ui/Button';
@@ -24,7 +25,7 @@ export async function loader({ request }: Route.LoaderArgs) {
 export async function action({ request }: Route.ActionArgs) {
   const person = await requireRole(request, 'coordinator', 'helper', 'reader');
   const form = await request.formData();
-  const problem = await confirmPassword(request, person, String(form.get('password') ?? ''));
+  const problem = await confirmPassword(request, person, textIn(form, 'password'));
   if (problem) return data({ problem }, { status: 401 });
   // It may be a file that comes next.
   throw redirectDocument(nextOf(request));

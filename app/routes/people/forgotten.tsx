@@ -4,6 +4,7 @@ import { visible } from '~/core/check/keepable';
 import { LINK_HOURS } from '~/core/people/forms';
 import { whoseDoor } from '~/data/queries/schools';
 import { findPasswordLink } from '~/data/queries/sessions';
+import { textIn } from '~/server/forms';
 import { mayAskForPassword } from '~/server/limits';
 import { askedHere, askForNewPassword } from '~/server/people/passwords';
 import { hashOf } from '~/server/people/session';
@@ -32,7 +33,7 @@ export async function loader({ request }: Route.LoaderArgs) {
 
 export async function action({ request, context }: Route.ActionArgs) {
   const form = await request.formData();
-  const name = visible(String(form.get('name') ?? '')).slice(0, 80);
+  const name = visible(textIn(form, 'name')).slice(0, 80);
   const refuse = (problem: string, status: number) => data({ name, problem }, { status });
   if (!name) return refuse('Type the name with which you sign in.', 400);
   if (!(await mayAskForPassword(context.clientAddress)))

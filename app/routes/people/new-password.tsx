@@ -5,6 +5,7 @@ import { findPasswordLink, spendPasswordLink } from '~/data/queries/sessions';
 import { mayTryLink } from '~/server/limits';
 import { hashPassword } from '~/server/people/password';
 import { whoseDoor } from '~/data/queries/schools';
+import { textIn } from '~/server/forms';
 import { passwordFaults } from '~/server/people/passwords';
 import { hashOf, signIn } from '~/server/people/session';
 import { notFound, tooOften } from '~/server/refusals';
@@ -42,10 +43,7 @@ export async function action({ request, params, context }: Route.ActionArgs) {
   const form = await request.formData();
   const errors = passwordFaults(form, [name, (await whoseDoor()) ?? '']);
   if (Object.keys(errors).length) return data({ errors }, { status: 400 });
-  const personId = await spendPasswordLink(
-    hashOf(params.key),
-    await hashPassword(String(form.get('password'))),
-  );
+  const personId = await spendPasswordLink(hashOf(params.key), await hashPassword(textIn(form, 'password')));
   if (!personId) throw gone();
   await noteAtDoor('linkUsed', personId);
   const headers = await signIn(request, personId);

@@ -4,6 +4,7 @@ import { Form } from '~/app/ui/sending';
 import { checkForm } from '~/core/check/check';
 import { isTimeZone, languagesIn, NO_TIME_ZONE, setUpSchema, timeZones } from '~/core/lending/school';
 import { setUpSchool, whoseDoor } from '~/data/queries/schools';
+import { textIn } from '~/server/forms';
 import { hashPassword } from '~/server/people/password';
 import { weakness } from '~/server/people/weak';
 import { signIn } from '~/server/people/session';
@@ -27,12 +28,12 @@ export async function action({ request }: Route.ActionArgs) {
   if ((await whoseDoor()) !== undefined) throw redirect('/');
   const form = await request.formData();
   const kept = {
-    schoolName: String(form.get('schoolName') ?? ''),
-    personName: String(form.get('personName') ?? ''),
+    schoolName: textIn(form, 'schoolName'),
+    personName: textIn(form, 'personName'),
   };
   const checked = checkForm(setUpSchema, form);
   const errors = checked.ok ? {} : checked.errors;
-  const weak = checked.ok && weakness(String(form.get('password')), [kept.schoolName, kept.personName]);
+  const weak = checked.ok && weakness(textIn(form, 'password'), [kept.schoolName, kept.personName]);
   if (weak) errors.password = weak;
   if (form.get('password') !== form.get('again')) errors.again = 'The two passwords are not the same.';
   if (checked.ok && !isTimeZone(checked.value.timeZone)) errors.timeZone = NO_TIME_ZONE;
@@ -40,7 +41,7 @@ export async function action({ request }: Route.ActionArgs) {
   const { schoolName: name, paper, contact, timeZone, personName } = checked.value;
   const made = await setUpSchool({
     school: { name, paper, contact, timeZone, languages: languagesIn(form.getAll('languages')) },
-    person: { name: personName, passwordHash: await hashPassword(String(form.get('password'))) },
+    person: { name: personName, passwordHash: await hashPassword(textIn(form, 'password')) },
   });
   const headers = made && (await signIn(request, made.person.id));
   if (!headers) throw redirect('/sign-in');

@@ -6,6 +6,7 @@ import { visible } from '~/core/check/keepable';
 import { signInSchema } from '~/core/people/forms';
 import { findPersonByName } from '~/data/queries/people';
 import { whoseDoor } from '~/data/queries/schools';
+import { textIn } from '~/server/forms';
 import { trySignIn } from '~/server/limits';
 import { noteAtDoor } from '~/server/people/security';
 import { ownPath } from '~/server/links';
@@ -36,7 +37,7 @@ export async function loader({ request }: Route.LoaderArgs) {
 export async function action({ request, context }: Route.ActionArgs) {
   const form = await request.formData();
   const checked = checkForm(signInSchema, form);
-  const name = visible(String(form.get('name') ?? '')).slice(0, 200);
+  const name = visible(textIn(form, 'name')).slice(0, 200);
   if (!checked.ok) return data({ name, errors: checked.errors, problem: undefined }, { status: 400 });
   const { clientAddress } = context;
   const person = await findPersonByName(checked.value.name);
@@ -58,7 +59,7 @@ export async function action({ request, context }: Route.ActionArgs) {
     );
   }
   // The password is not trimmed: it is compared as it was typed.
-  const fits = await passwordFits(String(form.get('password')), person?.passwordHash).catch(
+  const fits = await passwordFits(textIn(form, 'password'), person?.passwordHash).catch(
     async (error: unknown) => {
       // It was never looked at: the try does not count.
       await attempt.takenBack();

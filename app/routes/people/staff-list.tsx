@@ -14,7 +14,7 @@ import {
   type Ending,
 } from '~/data/queries/people';
 import { changesOfAll, showTime } from '~/server/changes';
-import { byIntent } from '~/server/forms';
+import { byIntent, textIn } from '~/server/forms';
 import { isId } from '~/server/ids';
 import { mayTryNumber } from '~/server/limits';
 import { forgottenAt } from '~/server/links';
@@ -73,17 +73,17 @@ export async function action({ request }: Route.ActionArgs) {
   const person = await requireRole(request, 'coordinator');
   const { at, id: me, ofDistrict, school } = person;
   const form = await request.formData();
-  const name = visible(String(form.get('name') ?? '')).slice(0, 80);
+  const name = visible(textIn(form, 'name')).slice(0, 80);
   const id = form.get('person');
   const refuse = (errors: FieldErrors, status: number) =>
     data({ errors, name, of: undefined, allowed: undefined }, { status });
   return byIntent(form, {
     password: async () => {
       askAgain(request, person);
-      const number = String(form.get('number') ?? '').replace(/\D/g, '');
+      const number = textIn(form, 'number').replace(/\D/g, '');
       const of = isId(id) ? id : undefined;
       const tell = (problem: string, status: number, field = 'number') =>
-        data({ errors: { [field]: problem } as FieldErrors, name, of, allowed: undefined }, { status });
+        data({ errors: { [field]: problem }, name, of, allowed: undefined }, { status });
       if (!of) return tell('Choose who it is.', 400, 'who');
       if (number.length !== 6) return tell('The number has six digits.', 400);
       if (!(await mayTryNumber(of))) return tell('Too many numbers. Please wait ten minutes.', 429);
@@ -97,7 +97,7 @@ export async function action({ request }: Route.ActionArgs) {
           'who',
         );
       await noteSecurity(at, 'linkGiven', me);
-      return data({ errors: {} as FieldErrors, name: '', of: undefined, allowed: of });
+      return data({ errors: {}, name: '', of: undefined, allowed: of });
     },
     end: async () => {
       askAgain(request, person);
@@ -117,12 +117,12 @@ export async function action({ request }: Route.ActionArgs) {
     '': async () => {
       const checked = checkForm(personSchema, form);
       if (!checked.ok) return refuse(checked.errors, 400);
-      const weak = weakness(String(form.get('password')), [checked.value.name, school.name]);
+      const weak = weakness(textIn(form, 'password'), [checked.value.name, school.name]);
       if (weak) return refuse({ password: weak }, 400);
       const again = await faultOfAgain(request, person, form);
       if (again) return refuse({ confirm: again }, 401);
       try {
-        const passwordHash = await hashPassword(String(form.get('password')));
+        const passwordHash = await hashPassword(textIn(form, 'password'));
         const { name: called, role } = checked.value;
         await createPerson(at, { name: called, role, passwordHash, passwordGiven: true }, me);
       } catch (error) {

@@ -244,7 +244,7 @@ interface QuestionsProps {
   loanId: string;
   games: { name: string; steps: { id: string; text: string }[] }[];
   pictures: boolean;
-  top?: FamilyMessage;
+  top?: FamilyMessage | undefined;
   kept: Record<string, string[]>;
   fields: Record<string, Mistake>;
 }

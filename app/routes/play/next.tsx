@@ -6,7 +6,7 @@ import { say } from '~/core/words/reading';
 import { findFamily } from '~/data/queries/families';
 import { withdrawHold } from '~/data/queries/holds';
 import { findLoan } from '~/data/queries/lending';
-import { byIntent } from '~/server/forms';
+import { byIntent, textIn } from '~/server/forms';
 import { isId } from '~/server/ids';
 import { openWithCode } from '~/data/queries/browsers';
 import { mayAnswerNow, mayTryCode } from '~/server/limits';
@@ -77,7 +77,7 @@ export async function action({ request, params, context }: Route.ActionArgs) {
   const loanId = page.loanId!;
   if (form.get('intent') === 'code') {
     if (!(await mayTryCode(loanId))) return refuse('busy', 429);
-    const typed = String(form.get('code') ?? '').replace(/[^0-9]/g, '');
+    const typed = textIn(form, 'code').replace(/[^0-9]/g, '');
     const cookie = await openFor(request, params.linkKey, (hash) =>
       openWithCode(page.at, loanId, typed, hash),
     );

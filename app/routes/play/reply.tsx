@@ -4,7 +4,7 @@ import { dayFor, timeFor } from '~/core/lending/reminders';
 import { REMINDER_WORDS, type ReminderMessage } from '~/core/words/reminders';
 import type { Args } from '~/core/words/message';
 import { say } from '~/core/words/reading';
-import { byIntent } from '~/server/forms';
+import { byIntent, textIn } from '~/server/forms';
 import { mayAnswerNow } from '~/server/limits';
 import {
   answersInvitation,
@@ -66,7 +66,7 @@ export async function action({ request, params, context }: Route.ActionArgs) {
   const came = (what: Came) => data({ problem: undefined, came: what });
   // A message is answered as what it asks: an invitation is none of bags, and the other way round.
   const invited = asked.kind === 'invitation';
-  if (['yes', 'no'].includes(String(form.get('intent'))) !== invited) return refuse('anew', 409);
+  if (['yes', 'no'].includes(textIn(form, 'intent')) !== invited) return refuse('anew', 409);
   if (invited && !(await invitedBy(at, asked))) return refuse('anew', 410);
   return byIntent(form, {
     coming: async () => {
@@ -77,11 +77,9 @@ export async function action({ request, params, context }: Route.ActionArgs) {
     no: async () => came(await answersInvitation(at, asked, false)),
     longer: async () => came(await keepsLonger(at, asked)),
     lost: async () => {
-      const what = visible(String(form.get('what') ?? ''))
-        .trim()
-        .slice(0, MOST_WORDS);
+      const what = visible(textIn(form, 'what')).trim().slice(0, MOST_WORDS);
       if (!what) return refuse('empty', 400);
-      const told = await tellsLost(at, asked, String(form.get('loan')), what);
+      const told = await tellsLost(at, asked, textIn(form, 'loan'), what);
       return told ? came(told) : refuse('anew', 409);
     },
   });

@@ -6,7 +6,7 @@ import { readTag } from '~/core/kits/tag';
 import { REMINDER_WORDS, type ReminderMessage } from '~/core/words/reminders';
 import type { Args } from '~/core/words/message';
 import { say } from '~/core/words/reading';
-import { byIntent } from '~/server/forms';
+import { byIntent, textIn } from '~/server/forms';
 import { isId } from '~/server/ids';
 import {
   enterAtTable,
@@ -55,9 +55,7 @@ export async function action({ request, params, context }: Route.ActionArgs) {
   const family = form.get('family');
   return byIntent(form, {
     find: async () => {
-      const text = String(form.get('name') ?? '')
-        .slice(0, 80)
-        .trim();
+      const text = textIn(form, 'name').slice(0, 80).trim();
       return { kind: 'found' as const, families: await findAtTable(page, text, readCard(text)) };
     },
     tick: async () =>
@@ -65,7 +63,7 @@ export async function action({ request, params, context }: Route.ActionArgs) {
         ? { kind: 'in' as const, family, not: false }
         : { kind: 'found' as const, families: [] },
     enter: async () => {
-      const name = visible(String(form.get('newName') ?? '')).trim();
+      const name = visible(textIn(form, 'newName')).trim();
       const own = form.get('language');
       const tongue = page.languages.find(({ tag }) => tag === own)?.tag;
       if (!name || name.length > 80 || !tongue) return { kind: 'again' as const };
@@ -81,7 +79,7 @@ export async function action({ request, params, context }: Route.ActionArgs) {
         : { kind: 'again' as const },
     take: async () => {
       if (!isId(family)) return { kind: 'found' as const, families: [] };
-      const tag = readTag(String(form.get('tag') ?? ''));
+      const tag = readTag(textIn(form, 'tag'));
       const taken = tag.kind === 'tag' ? await takeAtTable(page, family, tag.tag) : undefined;
       return taken ? { kind: 'took' as const, family, ...taken } : { kind: 'in' as const, family, not: true };
     },

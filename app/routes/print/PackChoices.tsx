@@ -25,7 +25,7 @@ export interface Choices {
   cuts: Cuts;
   fill: boolean;
   scope: PackScope;
-  lost?: Lost;
+  lost?: Lost | undefined;
   stock: string;
   labels: LabelOrder;
   loans: number;

@@ -28,7 +28,7 @@ export const PackReckonings = ({
   loans: number;
   printing: Printing;
   /** Where prices and times are changed, for who may. */
-  pricesAt?: string;
+  pricesAt?: string | undefined;
 }) => {
   const each = (of: (work: Work) => string): string | undefined =>
     copies <= 1

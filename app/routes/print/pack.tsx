@@ -192,7 +192,8 @@ export default function Pack({ loaderData, actionData }: Route.ComponentProps) {
     event.preventDefault();
     clearTimeout(later.current);
     const chosen = new URLSearchParams();
-    for (const [name, value] of new FormData(form.current)) chosen.append(name, String(value));
+    for (const [name, value] of new FormData(form.current))
+      if (typeof value === 'string') chosen.append(name, value);
     void submit({ intent: 'draw' }, { method: 'post', action: `/print?index&${chosen}` });
   };
   if (choosable.length === 0) {

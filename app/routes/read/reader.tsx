@@ -11,7 +11,7 @@ import { waysToRead } from '~/core/words/sentences';
 import { endOwnVoice, keepVoice, voicesOf } from '~/data/queries/voices';
 import { addLineChecks } from '~/data/queries/words';
 import { showTime } from '~/server/changes';
-import { byIntent } from '~/server/forms';
+import { byIntent, textIn } from '~/server/forms';
 import { isId } from '~/server/ids';
 import { linesToRead, opened, type ToRead } from '~/server/words/reading';
 import { soundIn } from '~/server/words/sound';
@@ -107,7 +107,7 @@ export async function action({ request, params, context }: Route.ActionArgs) {
     return refuse('The school worded this line anew a moment ago. Read it once more, as it stands now.', 409);
   const { language } = link;
   const said = format(line.message, language, line.args);
-  const better = visible(String(form.get('better') ?? ''), true).trim();
+  const better = visible(textIn(form, 'better'), true).trim();
   return byIntent(form, {
     right: () => say({ right: true, note: '', unsure: false }, 'next'),
     unsure: () => say({ right: false, note: '', unsure: true }, 'next'),

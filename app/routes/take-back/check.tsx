@@ -10,7 +10,7 @@ import { changeDue, findLoan } from '~/data/queries/lending';
 import { takeBack } from '~/data/queries/returns';
 import { weightsOf } from '~/data/queries/store';
 import { readDay } from '~/server/days';
-import { byIntent } from '~/server/forms';
+import { byIntent, textIn } from '~/server/forms';
 import { isId } from '~/server/ids';
 import { countedParts } from '~/server/kits/held';
 import { requireRole } from '~/server/people/session';
@@ -73,18 +73,18 @@ export async function action({ request, params }: Route.ActionArgs) {
         now && now.closedAs === null
           ? `Somebody else made it due on ${showDay(now.dueOn)} meanwhile. Look, and change it again if need be.`
           : 'This copy is home already; its due date stays.';
-      return data({ errors: {} as Record<string, string>, problem }, { status: 409 });
+      return data({ errors: {}, problem }, { status: 409 });
     },
     '': async () => {
       const parts = countedParts((await findCopy(at, { id: loan.copyId }))!);
       const errors: Record<string, string> = {};
       const counts = parts.map((part) => {
-        const text = String(form.get(part.material) ?? '').trim();
+        const text = textIn(form, part.material).trim();
         const number = /^\d{1,4}$/.test(text) ? Number(text) : Number.NaN;
         if (!(number <= 999)) errors[part.material] = 'Count them: a whole number from 0 to 999.';
         if (part.material !== 'card-deck')
           return { material: part.material, expected: part.quantity, counted: number };
-        const { cards, unread } = readCards(String(form.get('lacks') ?? ''));
+        const { cards, unread } = readCards(textIn(form, 'lacks'));
         if (unread.length)
           errors.lacks = `“${unread[0]!.slice(0, 20)}” is no card. Write them like 7H or QS.`;
         return { material: part.material, expected: part.quantity, counted: number, lacks: [...cards] };
@@ -92,7 +92,7 @@ export async function action({ request, params }: Route.ActionArgs) {
       if (Object.keys(errors).length) return data({ errors, problem: undefined }, { status: 400 });
       const found = {
         dirty: form.get('dirty') === 'yes',
-        foreign: visible(String(form.get('foreign') ?? '')).slice(0, 120),
+        foreign: visible(textIn(form, 'foreign')).slice(0, 120),
       };
       if (
         !(await takeBack(at, {
@@ -137,7 +137,7 @@ function Counting({
   today,
   errors,
   problem,
-}: Route.ComponentProps['loaderData'] & { errors: Record<string, string>; problem?: string }) {
+}: Route.ComponentProps['loaderData'] & { errors: Record<string, string>; problem?: string | undefined }) {
   const catalogue = useCatalogue();
   const busy = useSending();
   const submit = useSubmit();

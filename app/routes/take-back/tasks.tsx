@@ -6,7 +6,7 @@ import { count, listed } from '~/core/words/numbers';
 import { makeWhole, undoCare, writeCare } from '~/data/queries/care';
 import { findCopy } from '~/data/queries/copies';
 import { undoMend } from '~/data/queries/counts';
-import { byIntent } from '~/server/forms';
+import { byIntent, textIn } from '~/server/forms';
 import { isId } from '~/server/ids';
 import { tasksOf } from '~/server/kits/care';
 import { requireRole } from '~/server/people/session';
@@ -52,7 +52,7 @@ export async function action({ request }: Route.ActionArgs) {
   return byIntent(form, {
     done: async () => {
       const [copyId, settles] = [form.get('copy'), form.get('settles')];
-      const what = String(form.get('what'));
+      const what = textIn(form, 'what');
       const copy = isId(copyId) ? await findCopy(at, { id: copyId }) : undefined;
       if (!copy || !Object.hasOwn(KINDS, what))
         return refuse('This bag is not there any more. Nothing was changed.');

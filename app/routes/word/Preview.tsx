@@ -74,7 +74,7 @@ export function Preview({
   was: string;
   /** Which of the games and kits that say it is shown first. */
   gameId?: string;
-  kitId?: string;
+  kitId?: string | undefined;
 }) {
   const fetcher = useFetcher<typeof action>();
   const { submit } = fetcher;

@@ -58,7 +58,7 @@ export function Worder({
   target: Language;
   args: Args;
   label: string;
-  error?: string;
+  error?: string | undefined;
 }) {
   const { direction } = aboutLanguage(target);
   const [branch, setBranch] = useState(() => branchOf(begin, english, target));

@@ -22,6 +22,7 @@ import { findKit } from '~/data/queries/kits';
 import { readingAt } from '~/data/queries/wording';
 import { voicesOf } from '~/data/queries/voices';
 import { lineStates, saveLineWords } from '~/data/queries/words';
+import { textIn } from '~/server/forms';
 import { changesOf } from '~/server/changes';
 import { requireWorded } from '~/server/games/find';
 import { isId } from '~/server/ids';
@@ -105,10 +106,10 @@ export async function action({ request, params }: Route.ActionArgs) {
   const form = await request.formData();
   // Of each line the form says what it showed when it was opened: only what was changed since is an opinion.
   const lines = Object.keys(linesOf(reading, game.words)).flatMap((messageId) => {
-    const had = /^([01]) ?([^]*)$/.exec(String(form.get(`had ${messageId}`) ?? ''));
+    const had = /^([01]) ?([^]*)$/.exec(textIn(form, `had ${messageId}`));
     if (!had) return [];
     const right = form.get(`right ${messageId}`) === 'yes';
-    const note = visible(String(form.get(`note ${messageId}`) ?? ''), true).slice(0, MOST_NOTE);
+    const note = visible(textIn(form, `note ${messageId}`), true).slice(0, MOST_NOTE);
     return [{ messageId, right, note, had: { right: had[1] === '1', note: visible(had[2] ?? '', true) } }];
   });
   if (lines.length === 0)

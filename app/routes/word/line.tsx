@@ -10,7 +10,7 @@ import type { Args } from '~/core/words/message';
 import { count } from '~/core/words/numbers';
 import { lineHistory, lineNow, writeLine } from '~/data/queries/wording';
 import { showTime } from '~/server/changes';
-import { byIntent } from '~/server/forms';
+import { byIntent, textIn } from '~/server/forms';
 import { requireWorded } from '~/server/games/find';
 import { isId } from '~/server/ids';
 import { settleIn, unclearIn } from '~/server/listening/unclear';
@@ -104,7 +104,7 @@ export async function action({ request, params }: Route.ActionArgs) {
     throw redirect(`/word/${of.id}/${messageId}?language=${language}&saved=1`);
   };
   const seen = () => settleIn(at, { gameId: of.id, messageId, language });
-  const typed = visible(String(form.get('message') ?? ''), true).trim();
+  const typed = visible(textIn(form, 'message'), true).trim();
   return byIntent(form, {
     // What would become of the sheets and the page with the line as it is typed; nothing is written.
     see: async () => {
@@ -152,7 +152,12 @@ export default function Line({ loaderData, actionData }: Route.ComponentProps) {
   return <OneLine key={`${id} ${messageId} ${target} ${now.message}`} {...{ loaderData, actionData }} />;
 }
 
-function OneLine({ loaderData, actionData }: Pick<Route.ComponentProps, 'loaderData' | 'actionData'>) {
+function OneLine({
+  loaderData,
+  actionData,
+}: Pick<Route.ComponentProps, 'loaderData'> & {
+  actionData: Route.ComponentProps['actionData'] | undefined;
+}) {
   const { id, title, messageId, target: language, now, args, history, unclear } = loaderData;
   const [search] = useSearchParams();
   const busy = useSending();

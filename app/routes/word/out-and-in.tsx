@@ -13,6 +13,7 @@ import { nameOf } from '~/core/words/reading';
 import { listKits } from '~/data/queries/kits';
 import { writeLines } from '~/data/queries/wording';
 import { allStates } from '~/data/queries/words';
+import { textIn } from '~/server/forms';
 import { listIn, MOST_OF_LINES } from '~/server/csv';
 import { readFile, readOutside, TooMuch } from '~/server/outside';
 import { requireRole } from '~/server/people/session';
@@ -132,7 +133,7 @@ export async function action({ request }: Route.ActionArgs) {
       400,
       shown,
     );
-  const readBy = visible(String(form.get('readBy') ?? '')).slice(0, 80);
+  const readBy = visible(textIn(form, 'readBy')).slice(0, 80);
   const done = await writeLines(at, {
     language: to,
     changes: taken.changes.map(({ sourceId, messageId, was, becomes }) => ({

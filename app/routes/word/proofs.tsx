@@ -4,6 +4,7 @@ import { homeOf } from '~/core/lending/school';
 import { aboutLanguage } from '~/core/words/languages';
 import { findKit, listKits } from '~/data/queries/kits';
 import { keepProof, listProofs } from '~/data/queries/proofs';
+import { textIn } from '~/server/forms';
 import { showTime } from '~/server/changes';
 import { isId } from '~/server/ids';
 import { requireRole } from '~/server/people/session';
@@ -31,7 +32,7 @@ export async function action({ request }: Route.ActionArgs) {
   const person = await requireRole(request, 'coordinator', 'reader');
   const { at, school } = person;
   const form = await request.formData();
-  const [kitId, language] = [form.get('kit'), String(form.get('language'))];
+  const [kitId, language] = [form.get('kit'), textIn(form, 'language')];
   const kit = isId(kitId) ? await findKit(at, kitId) : undefined;
   if (!kit || language === 'en' || !school.languages.includes(language))
     return data({ problem: 'Choose a kit and one of the languages of your school.' }, { status: 400 });

@@ -10,7 +10,7 @@ import { nameOf } from '~/core/words/reading';
 import { listKits } from '~/data/queries/kits';
 import { closeReader, inviteReader, listReaders } from '~/data/queries/readers';
 import { showTime } from '~/server/changes';
-import { byIntent } from '~/server/forms';
+import { byIntent, textIn } from '~/server/forms';
 import { isId } from '~/server/ids';
 import { isLoopback, newReaderKey, readerLinkOf } from '~/server/links';
 import { noteSecurity } from '~/server/people/security';
@@ -64,15 +64,15 @@ export async function action({ request }: Route.ActionArgs) {
     close: async () => {
       const id = form.get('reader');
       if (isId(id)) await closeReader(at, id, person.id);
-      return data({ errors: {} as FieldErrors, link: undefined, closed: true });
+      return data({ errors: {}, link: undefined, closed: true });
     },
     '': async () => {
       const checked = checkForm(invitationSchema, form);
       const errors: FieldErrors = checked.ok ? {} : { ...checked.errors };
-      const language = String(form.get('language') ?? '');
+      const language = textIn(form, 'language');
       if (language === 'en' || !school.languages.includes(language))
         errors.language = 'Choose one of the languages of your school.';
-      const [kind, id = ''] = String(form.get('what') ?? '').split(' ');
+      const [kind, id = ''] = textIn(form, 'what').split(' ');
       const kit = kind === 'kit' && (await listKits(at)).find((one) => one.id === id);
       const game = kind === 'game' && SHELF.find((one) => one.id === id);
       if (!kit && !game) errors.what = 'Choose a kit or a game.';
@@ -94,7 +94,7 @@ export async function action({ request }: Route.ActionArgs) {
       const address = readerLinkOf(request, key);
       // Told once: only its hash is kept.
       return data({
-        errors: {} as FieldErrors,
+        errors: {},
         link: { reader, address, onlyHere: isLoopback(address) },
         closed: false,
       });

@@ -49,7 +49,7 @@ const Stepper = styled(Group)`
 
 interface NumberProps extends FieldProps {
   value?: number;
-  defaultValue?: number;
+  defaultValue?: number | undefined;
   onChange?: (value: number) => void;
   min: number;
   max: number;
@@ -67,12 +67,16 @@ export const NumberBox = ({
   min,
   max,
   step = 1,
+  value,
+  defaultValue,
   onChange,
   ...props
 }: NumberProps) => (
   <NumberField
     {...props}
-    onChange={onChange && ((value) => Number.isFinite(value) && onChange(value))}
+    {...(value === undefined ? {} : { value })}
+    {...(defaultValue === undefined ? {} : { defaultValue })}
+    {...(onChange && { onChange: (typed) => void (Number.isFinite(typed) && onChange(typed)) })}
     minValue={min}
     maxValue={max}
     step={step}

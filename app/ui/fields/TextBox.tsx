@@ -13,12 +13,12 @@ const AreaBox = styled.textarea`
 
 interface TextProps extends FieldProps {
   value?: string;
-  defaultValue?: string;
+  defaultValue?: string | undefined;
   onChange?: (value: string) => void;
   onBlur?: (event: FocusEvent) => void;
   inputType?: 'text' | 'password' | 'date' | 'search';
   autoComplete?: string;
-  autoFocus?: boolean;
+  autoFocus?: boolean | undefined;
   lines?: number;
   maxLength?: number;
   placeholder?: string;

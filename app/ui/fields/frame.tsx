@@ -51,9 +51,9 @@ export interface FieldProps {
   name: string;
   label: string;
   /** The label is there for readers only: the place says what it is. */
-  labelHidden?: boolean;
+  labelHidden?: boolean | undefined;
   hint?: ReactNode;
-  error?: string;
+  error?: string | undefined;
 }
 
 /** What a field tells of itself, and the ids by which its control is told. */

@@ -104,7 +104,7 @@ describe('a play of Bigger Pile', () => {
     const params = paramsOf(biggerPile, change) as unknown as PileParams;
     const deck = tally(numbers(params));
     for (const { turns, outcome } of plays(biggerPile, change, 10)) {
-      const { figures } = settle(biggerPile, params as unknown as Params).reckon({
+      const { figures } = settle(biggerPile, params).reckon({
         ageBand: 'g1',
         secondsPerTurn: 25,
       });

@@ -45,8 +45,8 @@ export function steps({ max, op, problems, source, signs, line }: MachineParams)
 
 export const pictures: Pictures<MachineParams, typeof words.en> = {
   'turn.cards': (_, { max }) => cardRow([String(max), '1']),
-  'turn.fill': ({ a, b }) => [...cupOf(16, 12, 30, a!), ...cupOf(56, 12, 30, b!)],
-  'turn.load': ({ a }) => cupOf(34, 10, 32, a!),
+  'turn.fill': ({ a, b }) => [...cupOf(16, 12, 30, a), ...cupOf(56, 12, 30, b)],
+  'turn.load': ({ a }) => cupOf(34, 10, 32, a),
   'turn.pour': () => [
     ...cupOf(6, 6, 20, 3),
     ...cupOf(6, 32, 20, 2),

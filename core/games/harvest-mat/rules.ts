@@ -1,7 +1,7 @@
 import { countValues } from '~/core/cards/deck';
 import { DIE, entries, sum } from '~/core/chance/pmf';
 import type { FieldErrors } from '~/core/check/check';
-import { choices, type Ladder, type Params } from '~/core/games/kit';
+import { choices, type Ladder } from '~/core/games/kit';
 import type { MatParams } from '.';
 
 export const faults = (params: MatParams): FieldErrors =>
@@ -72,7 +72,7 @@ export function ladder(params: MatParams): Ladder {
   const fit = (rung: Ladder['easier']): Ladder['easier'] => {
     if (!rung) return undefined;
     const next = rung.params as unknown as MatParams;
-    return next.source === 'cards' ? rung : { ...rung, params: { ...next, cells: matched(next) } as Params };
+    return next.source === 'cards' ? rung : { ...rung, params: { ...next, cells: matched(next) } };
   };
   return { easier: fit(steps.easier), harder: fit(steps.harder) };
 }

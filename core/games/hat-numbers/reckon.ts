@@ -107,7 +107,7 @@ export function reckon(params: HatParams): Answers {
             ]
               .filter(([known]) => known !== 0)
               .map(([known, hidden]) => ({
-                fact: fact('divide', known! * hidden!, known!),
+                fact: fact('divide', known! * hidden!, known),
                 meetings: rounds * chance,
               })),
           ],

@@ -111,7 +111,7 @@ export interface Game {
 interface Needs {
   parts: readonly PartNeed[];
   stopped: boolean;
-  easier?: Params;
+  easier?: Params | undefined;
 }
 
 /** A game with its parameters set and found right. */

@@ -70,9 +70,9 @@ export function knobsOf(schema: TObject, when: Readonly<Record<string, KnobAbout
     const about: KnobAbout = {
       name,
       title: property.title ?? name,
-      hint: property.description,
       byDefault: property.default as unknown,
-      when: when[name],
+      ...(property.description === undefined ? {} : { hint: property.description }),
+      ...(when[name] ? { when: when[name] } : {}),
     };
     const range = (of: TSchema) => ({ min: of.minimum as number, max: of.maximum as number });
     const items = property.items as TSchema | undefined;

@@ -88,7 +88,7 @@ const tell = (severity: Notice['severity'], code: string, text: string, mend?: N
 /** A mend: the change of parameters that takes the notice away. */
 export const mend = <P extends Params>(label: string, params: P, change: Partial<P>): Notice['mend'] => ({
   label,
-  params: { ...params, ...change } as Params,
+  params: { ...params, ...change },
 });
 
 /** Meetings with facts: equal ones are put together, and those never met are left out. */
@@ -116,7 +116,7 @@ export interface Answers {
   players: Reckoning['players'];
   notices?: (Notice | false | undefined)[];
   ladder: Ladder;
-  simulated?: Pick<Simulated, 'seed' | 'plays'>;
+  simulated?: Pick<Simulated, 'seed' | 'plays'> | undefined;
   pending?: string[];
 }
 

@@ -43,7 +43,7 @@ export function read(knob: Knob, value: ParamValue): string {
     const pair = value as Readonly<Record<string, number>>;
     return 'w' in pair ? `${pair.w} × ${pair.h}` : `${pair.from} to ${pair.to}`;
   }
-  return label(value as string | number);
+  return label(value);
 }
 
 const NONE = '–';

@@ -6,7 +6,7 @@ import type { Show, Step, StepPart, Turn } from './types';
 export type StepId<M extends Messages> = string extends keyof M
   ? string
   : Extract<keyof M, `${StepPart}.${string}`>;
-export type Line<M extends Messages> = readonly [id: StepId<M>, args?: Args, show?: Show];
+export type Line<M extends Messages> = readonly [id: StepId<M>, args?: Args, show?: Show | undefined];
 /** The steps of a game in their order; lines that are `false` are left out. */
 export type Lines<M extends Messages> = readonly (Line<M> | false | undefined)[];
 

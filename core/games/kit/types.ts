@@ -125,8 +125,8 @@ export interface Rung {
   label: string;
 }
 export interface Ladder {
-  easier?: Rung;
-  harder?: Rung;
+  easier?: Rung | undefined;
+  harder?: Rung | undefined;
 }
 
 export interface Space {

@@ -110,7 +110,7 @@ describe('the sheets of Leaf Twins', () => {
 describe('other twins', () => {
   it('stand on the shapes and on the board in the order of the board, each once', () => {
     const letters = ['M', 'A', 'W', 'X'];
-    const [cut, board, ...more] = printed('leaf-twins', { twins: 'letters', letters }) as Sheet[];
+    const [cut, board, ...more] = printed('leaf-twins', { twins: 'letters', letters });
     expect(saidOn(cut!).filter((text) => text.length === 1)).toEqual(['A', 'M', 'W', 'X']);
     expect(saidOn(board!).filter((text) => text.length === 1)).toEqual(['a', 'm', 'w', 'x']);
     expect(more).toEqual([]);

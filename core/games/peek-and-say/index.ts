@@ -2,7 +2,6 @@
 import { pick } from '~/core/chance/random';
 import { OneOf, OneValue, SomeOf, Whole, YesNo } from '~/core/check/schema';
 import { game, type ParamsOf } from '~/core/games/kit';
-import type { Args } from '~/core/words/message';
 import { draw } from './arrange';
 import { play } from './play';
 import { cardsOf, faults, reckon } from './reckon';
@@ -83,7 +82,7 @@ export const peekAndSay = game({
       seconds: params.seconds,
       says:
         b === undefined
-          ? { id: 'turn.say' as const, args: { number: a! } as Args }
+          ? { id: 'turn.say' as const, args: { number: a! } }
           : { id: 'turn.sayTwo' as const, args: { a: a!, b, answer: a! + b } },
     };
   },

@@ -4,7 +4,7 @@ import { holdsTheShelfLaws } from '~/core/games/kit/laws.testing';
 import { inTurn, numbersIn, plays, strangeMeetings } from '~/core/games/kit/plays.testing';
 import { figuresOf, noticesOf, printed } from '~/core/games/kit/testing';
 import { needed, piecesOn } from '~/core/paper/testing';
-import { puzzleHalves, type PuzzleParams } from '.';
+import { puzzleHalves } from '.';
 import { puzzles } from './reckon';
 import { wavesOf } from './sheets';
 
@@ -17,7 +17,7 @@ holdsTheShelfLaws(puzzleHalves, {
 describe('Puzzle Halves', () => {
   it('cuts three pieces from each, and spreads its sums', () => {
     expect(figuresOf('puzzle-halves', { count: 8, max: 5 })).toEqual({ pieces: 24, sheets: 2 });
-    const made = puzzles({ count: 10, max: 10, paper: 'a4', players: 1 } as PuzzleParams);
+    const made = puzzles({ count: 10, max: 10, paper: 'a4', players: 1 });
     expect(new Set(made.map(({ a, b }) => `${a} ${b}`)).size).toBe(10);
     expect(made.every(({ a, b }) => a + b <= 10 && b >= 1)).toBe(true);
     expect(noticesOf('puzzle-halves', { count: 20, max: 3 })).toContain('puzzles-repeat');

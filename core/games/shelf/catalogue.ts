@@ -7,7 +7,7 @@ import type { AgeBand, GameFamily, Place, Traits } from '~/core/games/kit/types'
 export interface PresetEntry {
   id: string;
   name: string;
-  tradition?: string;
+  tradition?: string | undefined;
   ageBand: AgeBand;
   minutes: number;
   skills: Skill[];

@@ -96,7 +96,7 @@ function practice({ sums }: ThreeParams, turns: number): Practised[] {
   );
   const adds = LINES.flatMap((line) =>
     line.map((cell, i) => ({
-      fact: fact('add', SQUARE[cell]!, SQUARE[line[(i + 1) % 3]!]!),
+      fact: fact('add', SQUARE[cell]!, SQUARE[line[(i + 1) % 3]!]),
       meetings: turns / 2 / (3 * LINES.length),
     })),
   );

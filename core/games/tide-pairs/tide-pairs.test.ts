@@ -87,7 +87,7 @@ describe('Tide Pairs', () => {
       missing,
     } as unknown as TideParams;
     for (let seed = 0; seed < 200; seed++) {
-      const turns = [...settle(game, params as never).play(seeded(seed))];
+      const turns = [...settle(game, params).play(seeded(seed))];
       const asked = turns.filter((turn) => turn.id === 'play.gets').length;
       expect(asked).toBeLessThanOrEqual(5);
       expect(turns.every((turn) => turn.id === 'play.gets' || turn.id === 'play.laysAll')).toBe(true);
@@ -100,7 +100,7 @@ describe('Tide Pairs', () => {
       target: 'No two cards of this deck make this target.',
     });
     expect(noticesOf('tide-pairs', { target: 20 })).toContain('not-dealable');
-    expect(refusals('tide-pairs', { target: 4 } as never).target).toMatch(/^Target must be one of: same/);
+    expect(refusals('tide-pairs', { target: 4 }).target).toMatch(/^Target must be one of: same/);
   });
 
   it('is audited with cards missing, and with two decks', () => {

@@ -143,7 +143,9 @@ describe('Two-Tone Spill', () => {
   });
 
   it('has presets for 5, 6, 8 and 10 in both schools', () => {
-    expect(twoToneSpill.presets.map(({ params }) => `${params.counters} ${params.order}`)).toEqual([
+    expect(
+      twoToneSpill.presets.map(({ params }) => `${params.counters as number} ${params.order as string}`),
+    ).toEqual([
       '5 ordered',
       '6 ordered',
       '8 ordered',

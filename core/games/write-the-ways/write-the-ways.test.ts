@@ -67,8 +67,8 @@ describe('a play of Write the Ways', () => {
       { target: 12, ops: ['+', '−', '×', '÷'], upTo: 20 },
       { target: 7, order: 'unordered', zero: false },
     ])
-      for (const { turns } of plays(writeTheWays, change as never, 5)) {
-        const { figures } = setting(writeTheWays, change as never).reckon({
+      for (const { turns } of plays(writeTheWays, change, 5)) {
+        const { figures } = setting(writeTheWays, change).reckon({
           ageBand: 'g2',
           secondsPerTurn: 20,
         });

@@ -17,7 +17,7 @@ export interface Expected {
   /** Knobs that change nothing a person gets at the settings that are tried, with a reason where they stand. */
   alike?: readonly string[];
   /** Shapes of the sheets that may lie across cuts. */
-  across?: (shape: Sheet['shapes'][number]) => boolean;
+  across?: ((shape: Sheet['shapes'][number]) => boolean) | undefined;
 }
 
 /** A game under the laws: every setting that is tried of it. */
