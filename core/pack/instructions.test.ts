@@ -8,7 +8,7 @@ import { gameOf, SHELF } from '~/core/games/shelf';
 import { recipeOf } from '~/core/kits/recipe';
 import { FAMILY_WORDS, type FamilyMessage } from '~/core/words/family';
 import type { Language } from '~/core/words/languages';
-import { ENGLISH, say } from '~/core/words/reading';
+import { ENGLISH, saidIn, say } from '~/core/words/reading';
 import { readingOf } from '~/core/words/readings';
 import { instructionSheets, missingLines, type InstructionSource } from './instructions';
 import { MARGIN_MM, PAPERS, type Shape, type SheetContext } from '~/core/paper/sheet';
@@ -58,12 +58,15 @@ describe.each(SHELF)('the instructions of $id', (game) => {
       const lineOf = ({ id, args }: { id: string; args?: Record<string, unknown> }): string =>
         together(say(readingOf(language), game.words, id, args as never));
       let at = -1;
-      for (const step of source.variant.steps().filter(({ part }) => part === 'turn')) {
+      // What is not worded yet is said in English, in the place of its language.
+      const worded = ({ id }: { id: string }): boolean =>
+        saidIn(readingOf(language), game.words, id) === language;
+      for (const step of source.variant.steps().filter((one) => one.part === 'turn' && worded(one))) {
         const found = words.indexOf(lineOf(step), at + 1);
         expect([step.id, found > at]).toEqual([step.id, true]);
         at = found;
       }
-      const steps = source.variant.steps();
+      const steps = source.variant.steps().filter(worded);
       for (const step of steps.filter((one) => !isCoaching(one))) expect(words).toContain(lineOf(step));
       // What is said while playing stands there too, all of it or, where it would take a third page, none of it.
       const coached = steps.filter(isCoaching).map((step) => words.includes(lineOf(step)));

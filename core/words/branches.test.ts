@@ -1,13 +1,10 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { SHELF } from '~/core/games/shelf';
-import { AROUND } from '~/core/pack/sources';
 import { branchesOf, emptyBranches, messageOf, sentencesOf, withForms, withSentences } from './branches';
 import { argumentsIn, argumentsOf, missingForms } from './inspect';
 import { SHIPPED_LANGUAGES } from './languages';
 import { format } from './message';
-import { messageIn } from './reading';
-import { readingOf } from './readings';
+import { everyLine } from './testing';
 import { turnables } from './turnables';
 
 const texts = (message: string, language = 'en') =>
@@ -38,23 +35,21 @@ describe('a message as sentences', () => {
   });
 
   it.each(SHIPPED_LANGUAGES)('says the same when it is put together again, every line in %s', (language) => {
-    for (const { words } of [...SHELF, ...AROUND])
-      for (const id of Object.keys(words.en)) {
-        const message = messageIn(readingOf(language), words, id)!;
-        const branch = branchesOf(message, language);
-        const again = messageOf(branch);
-        const formed = messageOf(withForms(branch, language));
-        expect(argumentsOf(again)).toEqual(argumentsOf(message));
-        const plain = Object.fromEntries(argumentsIn(message).map(({ name }) => [name, 4]));
-        for (const { name, values } of turnables(message, plain))
-          for (const value of values) {
-            const args = { ...plain, [name]: value };
-            expect(format(again, language, args)).toBe(format(message, language, args));
-            expect(format(formed, language, args)).toBe(format(message, language, args));
-          }
-        // Taken apart again it is as before.
-        expect(sentencesOf(branchesOf(again, language))).toEqual(sentencesOf(branch));
-      }
+    for (const { message } of everyLine(language)) {
+      const branch = branchesOf(message, language);
+      const again = messageOf(branch);
+      const formed = messageOf(withForms(branch, language));
+      expect(argumentsOf(again)).toEqual(argumentsOf(message));
+      const plain = Object.fromEntries(argumentsIn(message).map(({ name }) => [name, 4]));
+      for (const { name, values } of turnables(message, plain))
+        for (const value of values) {
+          const args = { ...plain, [name]: value };
+          expect(format(again, language, args)).toBe(format(message, language, args));
+          expect(format(formed, language, args)).toBe(format(message, language, args));
+        }
+      // Taken apart again it is as before.
+      expect(sentencesOf(branchesOf(again, language))).toEqual(sentencesOf(branch));
+    }
   });
 
   it('keeps whatever is written into a sentence', () => {

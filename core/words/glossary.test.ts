@@ -1,23 +1,15 @@
 import { describe, expect, it } from 'vitest';
-import { SHELF } from '~/core/games/shelf';
-import { AROUND } from '~/core/pack/sources';
 import { glossaryOf, hasWord, otherWords } from './glossary';
 import { literalsOf } from './inspect';
 import { SHIPPED_LANGUAGES } from './languages';
-import { messageIn } from './reading';
-import { readingOf } from './readings';
-
-const everyLine = (language: string): [at: string, message: string][] =>
-  [...SHELF, ...AROUND].flatMap(({ id, words }) =>
-    Object.keys(words.en).map((messageId): [string, string] => [
-      `${id} ${messageId}`,
-      messageIn(readingOf(language), words, messageId)!,
-    ]),
-  );
+import { everyLine } from './testing';
 
 describe('one word for one thing', () => {
   it.each(SHIPPED_LANGUAGES)('is kept by every line that ships in %s', (language) => {
-    const lines = everyLine(language);
+    const lines = everyLine(language).map(({ of, id, message }): [string, string] => [
+      `${of} ${id}`,
+      message,
+    ]);
     expect(
       lines
         .map(([at, message]) => [at, otherWords(message, language)] as const)

@@ -1,10 +1,7 @@
 import { describe, expect, it } from 'vitest';
-import { AROUND } from '~/core/pack/sources';
-import { SHELF } from '~/core/games/shelf';
 import { SHIPPED_LANGUAGES } from './languages';
 import { faultsOfLine, MOST_LINE } from './line';
-import { messageIn } from './reading';
-import { readingOf } from './readings';
+import { everyLine } from './testing';
 
 const english = '{n, plural, one {# cube} other {# cubes}} for {player}';
 const faults = (message: string, language = 'es') => faultsOfLine(message, english, language);
@@ -33,16 +30,10 @@ describe('a line that somebody words', () => {
   });
 
   it('has no fault in any line that ships', () => {
-    for (const { id, words } of [...SHELF, ...AROUND])
-      for (const language of SHIPPED_LANGUAGES)
-        for (const messageId of Object.keys(words.en)) {
-          const message = messageIn(readingOf(language), words, messageId)!;
-          expect([id, messageId, language, faultsOfLine(message, words.en[messageId]!, language)]).toEqual([
-            id,
-            messageId,
-            language,
-            [],
-          ]);
-        }
+    for (const language of SHIPPED_LANGUAGES)
+      for (const { of, words, id, message } of everyLine(language)) {
+        const faults = faultsOfLine(message, words.en[id]!, language);
+        expect([of, id, language, faults]).toEqual([of, id, language, []]);
+      }
   });
 });

@@ -25,7 +25,8 @@ describe('the sentences of a line', () => {
       for (const game of SHELF) {
         const args = exampleArgs(game);
         for (const id of Object.keys(game.words.en)) {
-          const message = messageIn(reading, game.words, id)!;
+          const message = messageIn(reading, game.words, id);
+          if (message === undefined) continue;
           const all = sentencesOf(branchesOf(message, language));
           expect(all.filter((one) => isSaid(one, all, language, args[id] ?? {}))).toHaveLength(1);
           for (const one of all)

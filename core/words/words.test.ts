@@ -15,6 +15,7 @@ import {
   SHIPPED_LANGUAGES,
 } from './languages';
 import { centsIn, count, money, plain, share, unitFor } from './numbers';
+import { OWED } from './owed';
 import { PRINT_WORDS } from './print';
 import { linesOf, messageIn, revised, say, type Source } from './reading';
 import { readingOf } from './readings';
@@ -55,11 +56,13 @@ describe.each(SOURCES)('the wording of %s', (_, source) => {
   const wording = (language: string) => linesOf(readingOf(language), source);
 
   it.each(SHIPPED_LANGUAGES)(
-    'has every line in %s, with the arguments and plural forms it needs',
+    'has every line in %s that is not owed, with the arguments and plural forms it needs',
     (language) => {
       const lines = wording(language);
-      expect(Object.keys(lines)).toEqual(ids);
-      for (const id of ids) {
+      const owed = OWED[source.id]?.includes(language) ?? false;
+      // A source that owes nothing any more comes off the list.
+      expect(ids.filter((id) => !(id in lines)).length > 0).toBe(owed);
+      for (const id of Object.keys(lines)) {
         expect([id, argumentsOf(lines[id]!)]).toEqual([id, argumentsOf(source.en[id]!)]);
         expect([id, digitsIn(lines[id]!)]).toEqual([id, []]);
         expect([id, missingForms(lines[id]!, language)]).toEqual([id, []]);
@@ -69,7 +72,7 @@ describe.each(SOURCES)('the wording of %s', (_, source) => {
 
   it.each(OTHERS)('says the same numbers in %s as in English, whatever the counts', (language) => {
     const lines = wording(language);
-    for (const id of ids)
+    for (const id of Object.keys(lines))
       for (const args of samples(argumentsIn(source.en[id]!)))
         expect([id, args, numbersIn(format(lines[id]!, language, args))]).toEqual([
           id,

@@ -3,7 +3,7 @@ import { Unsafe, type TObject, type TSchema } from '@sinclair/typebox';
 import { DECK } from '~/core/cards/deck';
 import { SIGNS, type Sign } from '~/core/cards/facts';
 import { OneOf, SomeOf, type About } from '~/core/check/schema';
-import type { Params } from './types';
+import type { Params, ParamValue } from './types';
 
 /** Cards of the usual deck, each at most once. */
 export const Cards = (about: About) =>
@@ -39,7 +39,7 @@ interface KnobAbout {
   /** It matters only while every other knob named here has one of these values. */
   when?: Readonly<Record<string, readonly unknown[] | undefined>>;
   /** Values of note other than the default, for what has to be chosen by nobody. */
-  others?: readonly (string | number | boolean)[];
+  others?: readonly ParamValue[];
 }
 export interface KnobOption {
   value: string;
@@ -89,8 +89,11 @@ export function knobsOf(schema: TObject, when: Readonly<Record<string, KnobAbout
       const options = values.map((value) => ({ value: String(value), label: labels[value]! }));
       return { kind: 'choice', ...about, options, values, others: values };
     }
-    if (items?.cards) return { kind: 'cards', ...about };
-    if (items?.labels) return { kind: 'some', ...about, options: optionsOf(items.labels) };
+    if (items?.cards) return { kind: 'cards', ...about, others: [[]] };
+    if (items?.labels) {
+      const options = optionsOf(items.labels);
+      return { kind: 'some', ...about, options, others: [options.map(({ value }) => value)] };
+    }
     if (items?.type === 'integer')
       return {
         kind: 'numbers',
@@ -100,8 +103,14 @@ export function knobsOf(schema: TObject, when: Readonly<Record<string, KnobAbout
         most: property.maxItems as number,
         unique: property.uniqueItems === true,
       };
-    if (inner?.from) return { kind: 'span', ...about, ...range(inner.from) };
-    if (inner?.w) return { kind: 'size', ...about, ...range(inner.w) };
+    if (inner?.from) {
+      const { min, max } = range(inner.from);
+      return { kind: 'span', ...about, min, max, others: [{ from: min, to: max }] };
+    }
+    if (inner?.w) {
+      const { min, max } = range(inner.w);
+      return { kind: 'size', ...about, min, max, others: [max, min].map((side) => ({ w: side, h: side })) };
+    }
     throw new TypeError(`${name}: no knob fits this schema`);
   });
 }

@@ -5,13 +5,13 @@ import { holdsChanges } from './laws/changes.testing';
 import { holdsPaper } from './laws/paper.testing';
 import { holdsParts } from './laws/parts.testing';
 import { holdsRules } from './laws/rules.testing';
-import { tried, type Expected } from './laws/tried.testing';
+import { SEED, tried, type Expected } from './laws/tried.testing';
 import { holdsWords } from './laws/words.testing';
 
 /** Describes every law for one game. */
 export function holdsTheShelfLaws(game: Game, expected: Expected): void {
   const all = tried(game, expected);
-  describe(`the laws of the shelf for ${game.id}`, () => {
+  describe(`the laws of the shelf for ${game.id} (FERN_SEED=${SEED})`, () => {
     holdsRules(all);
     holdsWords(all);
     holdsChanges(all);

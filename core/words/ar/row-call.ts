@@ -24,7 +24,8 @@ export const rowCall: Messages = {
   'say.almost': '«أي عدد تتمنون الآن؟ لماذا؟»',
   'play.call':
     'المنادي يقول {number}؛ {matches, plural, =0 {ليست عند أحد} zero {# ورقة تُقلب} one {ورقة واحدة (#) تُقلب} two {ورقتان (#) تُقلبان} few {# أوراق تُقلب} many {# ورقة تُقلب} other {# ورقة تُقلب}}.',
-  'play.finishes': 'المنادي يقول {number}: أتم اللاعب {player}، بعد {calls} من النداءات.',
+  'play.finishes':
+    'المنادي يقول {number}: أتم اللاعب {player}، بعد {calls, plural, zero {# نداء} one {نداء واحد (#)} two {نداءين (#)} few {# نداءات} many {# نداءً} other {# نداء}}.',
   'play.look': '«هل وجد الجميع أعدادهم؟»',
   'play.none': '«ليست عند أحد. أي عدد تتمنون؟»',
   'play.show': '«أرونا خطكم.»',

@@ -26,7 +26,8 @@ export const rowCall: Messages = {
   'say.almost': '«¿Qué número quieres que salga ahora? ¿Por qué?»',
   'play.call':
     'Quien canta dice {number}; {matches, plural, =0 {nadie lo tiene} one {se voltea # carta} other {se voltean # cartas}}.',
-  'play.finishes': 'Quien canta dice {number}: participante {player} terminó, después de {calls} cartas.',
+  'play.finishes':
+    'Quien canta dice {number}: participante {player} terminó, después de {calls, plural, one {# carta} other {# cartas}}.',
   'play.look': '«¿Todos encontraron las suyas?»',
   'play.none': '«Nadie lo tiene. ¿Qué número quieren que salga?»',
   'play.show': '«Muéstranos tu línea».',

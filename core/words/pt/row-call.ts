@@ -24,7 +24,8 @@ export const rowCall: Messages = {
   'say.almost': '“Que número você quer que saia agora? Por quê?”',
   'play.call':
     'Quem anuncia diz {number}; {matches, plural, =0 {ninguém tem} one {# carta é virada} other {# cartas são viradas}}.',
-  'play.finishes': 'Quem anuncia diz {number}: participante {player} terminou, depois de {calls} chamadas.',
+  'play.finishes':
+    'Quem anuncia diz {number}: participante {player} terminou, depois de {calls, plural, one {# chamada} other {# chamadas}}.',
   'play.look': '“Todos acharam os seus?”',
   'play.none': '“Ninguém tem. Que número você quer que saia?”',
   'play.show': '“Mostre a sua linha.”',

@@ -23,7 +23,8 @@ export const rowCall: Messages = {
   'say.look': 'Giơ lá được hô cạnh lưới: “Có lá nào giống số {number} này không?”',
   'say.almost': '“Bây giờ con mong số nào? Vì sao?”',
   'play.call': 'Người hô nói {number}; {matches, plural, =0 {không ai có} other {# lá được lật}}.',
-  'play.finishes': 'Người hô nói {number}: người chơi {player} đã xong, sau {calls} lần hô.',
+  'play.finishes':
+    'Người hô nói {number}: người chơi {player} đã xong, sau {calls, plural, other {# lần hô}}.',
   'play.look': '“Mọi người tìm được hết chưa?”',
   'play.none': '“Không ai có. Con mong số nào?”',
   'play.show': '“Cho cả nhà xem hàng của con.”',

@@ -23,7 +23,7 @@ export const rowCall: Messages = {
   'say.look': '把报的牌放在格子旁边：“有没有一张跟这个{number}像？”',
   'say.almost': '“你现在想要哪个数？为什么？”',
   'play.call': '报的是{number}；{matches, plural, =0 {谁都没有} other {翻了#张牌}}。',
-  'play.finishes': '报的是{number}：玩家{player}完成了，一共报了{calls}次。',
+  'play.finishes': '报的是{number}：玩家{player}完成了，一共报了{calls, plural, other {#次}}。',
   'play.look': '“大家都找到了吗？”',
   'play.none': '“谁都没有。你想要哪个数？”',
   'play.show': '“给我们看看你的线。”',
