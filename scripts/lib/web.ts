@@ -5,6 +5,7 @@ import { existsSync, mkdirSync, readFileSync, readdirSync, statSync, writeFileSy
 import { createServer } from 'node:net';
 import { join } from 'node:path';
 import { HALL_CACHE } from '../../app/desk/hallCache.ts';
+import { writeNotices } from './notices.ts';
 import { Trouble } from './say.ts';
 import { run } from './system.ts';
 import { generateSW, type GenerateSWOptions } from 'workbox-build';
@@ -18,6 +19,7 @@ const SOURCES = [
   'app',
   'public',
   'scripts/lib/web.ts',
+  'scripts/lib/notices.ts',
   'package-lock.json',
   'vite.config.ts',
   'vite.threads.config.ts',
@@ -86,6 +88,7 @@ export async function ensureBuild(): Promise<void> {
   await run(process.execPath, threads, { env });
   // What the shelf says of its games follows from the code alone: it is reckoned here and never again.
   await run(process.execPath, ['--input-type=module', '--eval', WRITE_SHELF], { env });
+  await writeNotices('build/client/third-party-licences.txt');
   mkdirSync('build', { recursive: true });
   writeFileSync(stamp, now);
 }

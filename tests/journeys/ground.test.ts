@@ -1,4 +1,5 @@
 /** Several people at one thing, drafts, one's own sign-in, and what cannot be opened. */
+import { readFileSync } from 'node:fs';
 import { sql } from 'drizzle-orm';
 import { describe, expect, it } from 'vitest';
 import { daysAfter } from '~/core/lending/due';
@@ -370,4 +371,18 @@ describe('one press too many', () => {
     expect((await listCopies(world.at)).length - there).toBe(4);
     expect(complaints).toEqual([]);
   });
+});
+
+it('says whose work it brings along, and under which licences', async () => {
+  const answer = await fetch(`${ADDRESS}/third-party-licences.txt`);
+  expect([answer.status, answer.headers.get('content-type')]).toEqual([200, 'text/plain; charset=utf-8']);
+  const text = await answer.text();
+  const { dependencies } = JSON.parse(readFileSync('package.json', 'utf8')) as {
+    dependencies: Record<string, string>;
+  };
+  // What is only built or run with, and has no licence file beside it, stands under its package's name all the same.
+  const named = (name: string): boolean => text.includes(`${name}@`);
+  expect(Object.keys(dependencies).filter((name) => !named(name))).toEqual([]);
+  for (const licence of ['SIL OPEN FONT LICENSE', 'Permission is hereby granted', 'Apache License'])
+    expect([licence, text.toUpperCase().includes(licence.toUpperCase())]).toEqual([licence, true]);
 });
