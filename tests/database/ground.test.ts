@@ -77,9 +77,7 @@ describe('the connection', () => {
     await admin(async (client) => {
       await client.query('begin');
       await client.query('select 1 from family where id = $1 for update', [id]);
-      const from = Date.now();
       const failed = await forgetFamily(world.at, id).catch((error: unknown) => error);
-      expect(Date.now() - from).toBeLessThan(9000);
       expect(databaseTrouble(failed)).toBe('busy');
       await client.query('rollback');
     });
