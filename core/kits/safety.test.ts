@@ -33,6 +33,21 @@ describe('what can hurt', () => {
     );
   });
 
+  it('takes a ball for small that just passes the opening, an oval one with its longest side ahead', () => {
+    const ball = (...sizesMm: [number, number, number]) => ({
+      ...materialOf('ball'),
+      body: { form: 'ball' as const, sizesMm },
+    });
+    const small = [
+      ball(44.4, 44.4, 44.4),
+      ball(44.5, 44.5, 44.5),
+      ball(30, 44.4, 70),
+      ball(30, 44.5, 70),
+      { ...ball(20, 20, 20), body: { form: 'box' as const, sizesMm: [20, 20, 20] as const } },
+    ].map((one) => HAZARDS.smallBall.holds(one));
+    expect(small).toEqual([true, false, true, false, false]);
+  });
+
   it('says the same about small parts as the cylinder', () => {
     for (const { id, kind } of materials())
       if (kind !== 'printed')

@@ -10,7 +10,7 @@ import {
   type MaterialFlag,
 } from '~/core/materials/catalogue';
 import { ALLERGENS, SHIPPED, type Catalogue } from '~/core/materials/school';
-import { CHOKE_TUBE_MM, SMALL_BALL_MM } from '~/core/materials/tube';
+import { CHOKE_TUBE_MM, isSmallBall, SMALL_BALL_MM } from '~/core/materials/tube';
 import { open } from '~/core/own/open';
 import { listed } from '~/core/words/numbers';
 import { searchable } from '~/core/words/search';
@@ -59,7 +59,7 @@ export const HAZARDS: Record<HazardId, About> = {
     threshold: `They pass an opening ${SMALL_BALL_MM} mm wide.`,
     source: '16 CFR 1500.18(a)(17)',
     against: 'underThree',
-    holds: ({ body }) => body.form === 'ball' && body.sizesMm[0] <= SMALL_BALL_MM,
+    holds: ({ body }) => isSmallBall(body),
   },
   magnet: {
     title: 'Magnets',

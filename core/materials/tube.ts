@@ -100,6 +100,6 @@ export function fitsTube(body: Body): boolean {
   return fits;
 }
 
-/** Whether it is a ball that passes the opening for small balls. */
+/** Whether it is a ball that passes the opening for small balls: an oval one passes with its longest side ahead. */
 export const isSmallBall = ({ form, sizesMm }: Body): boolean =>
-  form === 'ball' && sizesMm[2] < SMALL_BALL_MM;
+  form === 'ball' && sizesMm[1] <= SMALL_BALL_MM;
