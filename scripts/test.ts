@@ -86,13 +86,13 @@ async function checks(): Promise<void> {
 }
 async function probe(): Promise<void> {
   console.log('Probe: two servers, a database, and what may happen to them');
-  await vitest('probe');
+  await vitest('probe', { PROBE_PATIENCE: PATIENCE });
 }
 
 console.log('Tools');
 await counted('browser and PDF tools', async () => ensureBrowser());
-// The probe waits for servers that are killed and come back: the checks are done meanwhile.
-await Promise.all([wanted('checks') && checks(), wanted('probe') && probe()]);
+if (wanted('checks')) await checks();
+if (wanted('probe')) await probe();
 if (wanted('unit')) {
   console.log('Unit tests');
   await vitest('unit');

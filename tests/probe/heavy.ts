@@ -1,7 +1,7 @@
 /** Settings that take long to reckon, in everything that is shown of them: the server goes on answering others. */
 import { gameOf } from '~/core/games/shelf';
 import type { Field, Row } from './field';
-import { lagOf } from './bodies';
+import { LONGEST_LAG_MS, lagOf } from './bodies';
 
 /** The settings that take longest of all that the knobs of the shelf can be turned to. */
 const SLOW: readonly [gameId: string, change: Record<string, unknown>][] = [
@@ -65,7 +65,7 @@ export async function slowSettings(field: Field, size: number): Promise<Row> {
     const run = /run=([0-9a-f-]{36})/.exec(built.location ?? '')?.[1] ?? '';
     for (const page of [`/print?run=${run}`, '/choose', '/listen', '/fill']) await watched(page);
   }
-  if (longest > 1000) lost.push(`others waited ${longest} ms during ${where}`);
+  if (longest > LONGEST_LAG_MS) lost.push(`others waited ${longest} ms during ${where}`);
   return {
     what: 'settings that take long to reckon',
     tried,

@@ -5,6 +5,7 @@ import { seeded, type Random } from '~/core/chance/random';
 import { randomTag } from '~/core/kits/tag';
 import { today } from '~/server/today';
 import { lendOut } from '../world';
+import { LONGEST_LAG_MS } from './bodies';
 import { many, type Field, type Row } from './field';
 import { raw } from './visitor';
 
@@ -243,7 +244,7 @@ export async function hostileFiles(field: Field, size: number): Promise<Row> {
   const after = await visitor.get('/lend/calendar');
   if (after.status !== 200) lost.push(`the calendar afterwards: ${after.status}`);
   // On a machine that does other things as well, its thread waits for them too: it is judged by the probe alone.
-  if (size >= PROBED && longest > 1000) lost.push(`the server's own thread waited ${longest} ms`);
+  if (size >= PROBED && longest > LONGEST_LAG_MS) lost.push(`the server's own thread waited ${longest} ms`);
   return {
     what: 'files that ask for work without end',
     tried: size,

@@ -106,7 +106,8 @@ export async function behindProxy(field: Field, size: number): Promise<Row> {
   try {
     // One sign-in holds at both servers, and one count of wrong passwords too.
     const desk = new Visitor(proxy.address);
-    await desk.signIn('Coordinator');
+    const signedIn = await desk.signIn('Coordinator');
+    if (signedIn.status !== 302) lost.push(`signing in behind the proxy: ${signedIn.status}`);
     const by = new Set<string | null>();
     for (let i = 0; i < 8; i++) {
       const answer = await fetch(`${proxy.address}/lend`, {

@@ -86,7 +86,7 @@ export class Visitor {
     // A server that is busy says so: whoever wants to sign in presses again.
     for (let times = 1; ; times++) {
       const answer = await this.post('/sign-in', { name, password });
-      if (answer.status !== 503 || times === BUSY_TRIES) return answer;
+      if (![502, 503].includes(answer.status) || times === BUSY_TRIES) return answer;
       await pause(500);
     }
   }

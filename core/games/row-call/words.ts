@@ -26,7 +26,8 @@ export const words = source('row-call', {
   'say.almost': '“Which number do you wish for now? Why?”',
   'play.call':
     'The caller says {number}; {matches, plural, =0 {nobody has it} one {# card is turned} other {# cards are turned}}.',
-  'play.finishes': 'The caller says {number}: player {player} has finished, after {calls, plural, one {# call} other {# calls}}.',
+  'play.finishes':
+    'The caller says {number}: player {player} has finished, after {calls, plural, one {# call} other {# calls}}.',
   'play.look': '“Did everybody find theirs?”',
   'play.none': '“Nobody has it. Which number do you wish for?”',
   'play.show': '“Show us your line.”',
