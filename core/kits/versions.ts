@@ -29,7 +29,7 @@ export function changeBetween(before: KitVersion, now: KitVersion): VersionChang
   const of = ({ parts }: KitVersion, material: string): number =>
     parts.find((part) => part.material === material)?.quantity ?? 0;
   const parts = materials
-    .map((material) => ({ material: material, more: of(now, material) - of(before, material) }))
+    .map((material) => ({ material, more: of(now, material) - of(before, material) }))
     .filter(({ more }) => more !== 0);
   const fresh = now.plan.variants.filter((one) => !before.plan.variants.some((old) => sameGame(old, one)));
   const old = before.plan.variants.filter((one) => !now.plan.variants.some((other) => sameGame(other, one)));

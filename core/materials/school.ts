@@ -262,7 +262,7 @@ function wordsOf(school: readonly SchoolMaterial[]): Source {
       if (message !== undefined) (own[language] ??= {})[id] = message;
     }
   }
-  return { id: MATERIAL_WORDS.id, en: en, own };
+  return { id: MATERIAL_WORDS.id, en, own };
 }
 
 /** A name as it is read with a count, to show it while it is typed. */

@@ -125,7 +125,7 @@ export function makeSchool(
 export const schoolFields = ({ name, paper, languages, timeZone, contact }: School): SchoolFields => ({
   name,
   paper,
-  languages: languages,
+  languages,
   timeZone,
   contact,
 });

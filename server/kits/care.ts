@@ -97,7 +97,7 @@ async function wholeOnes(at: SchoolHandle, shortages: Awaited<ReturnType<typeof 
     from: { id: from, tag: of(from).tag },
     into: { id: into, tag: of(into).tag },
     kitName: of(into).kitName,
-    parts: of(into).parts.map(({ material, quantity }) => ({ material: material, quantity })),
+    parts: of(into).parts.map(({ material, quantity }) => ({ material, quantity })),
     lacks: shortages.filter(({ copyId }) => copyId === into),
   }));
 }

@@ -78,7 +78,7 @@ export function FamilyForm({
           name="language"
           label="Home language"
           value={value.language}
-          onChange={(language) => onChange({ language: language })}
+          onChange={(language) => onChange({ language })}
           error={errors.language}
           options={[...new Set([...languages, value.language])].map((code) => ({
             value: code,
